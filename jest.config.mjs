@@ -1,0 +1,14 @@
+import nextJest from 'next/jest.js'
+
+const createConfig = nextJest({ dir: './' })
+
+export default createConfig({
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/build/', '<rootDir>/dist/'],
+  moduleNameMapper: {
+    '^server-only$': '<rootDir>/tests/emptyModule.ts',
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^@tests/(.*)$': '<rootDir>/tests/$1',
+  },
+})

@@ -1,0 +1,56 @@
+import { compensatedSum } from '../numeric/compensatedSum'
+
+/** Below and above these sizes squares of readings could leave the range of a double. */
+const SMALL = 2 ** -300
+const LARGE = 2 ** 300
+
+export type Moments = Readonly<{
+  sampleSize: number
+  /** The mean, rounded to a double. */
+  mean: number
+  /** What rounding took from the mean: `mean + meanRemainder` has about 32 digits. */
+  meanRemainder: number
+  /** Divisor n − 1, in the readings' unit; absent for fewer than two readings. */
+  standardDeviation?: number
+  /** In the unit squared; absent for fewer than two readings, and where it leaves the range of a double. */
+  variance?: number
+}>
+
+/**
+ * Mean, standard deviation and variance of readings.
+ *
+ * Two passes with compensated sums, so that the figures are right to the last digit or two even where the
+ * readings share many leading digits.
+ *
+ * @param values - at least one finite number, all in one unit
+ * @see T. Chan, G. Golub & R. LeVeque (1983), Algorithms for Computing the Sample Variance
+ */
+export function moments(values: ArrayLike<number>): Moments {
+  const sampleSize = values.length
+  const scale = scaleFor(values)
+  const high = compensatedSum(sampleSize, (i) => values[i]! / scale) / sampleSize
+  const low = compensatedSum(sampleSize, (i) => values[i]! / scale - high) / sampleSize
+  const centre = { sampleSize, mean: high * scale, meanRemainder: low * scale }
+  if (sampleSize < 2) return centre
+
+  const squares = compensatedSum(sampleSize, (i) => (values[i]! / scale - high - low) ** 2)
+  const scaledVariance = squares / (sampleSize - 1)
+  return { ...centre, ...spread(Math.sqrt(scaledVariance) * scale, scaledVariance * scale * scale) }
+}
+
+/** Both figures of spread, without a variance that left the range of a double. */
+export function spread(
+  standardDeviation: number,
+  variance: number,
+): Pick<Moments, 'standardDeviation' | 'variance'> {
+  const isInRange = Number.isFinite(variance) && variance > 0 === standardDeviation > 0
+  return isInRange ? { standardDeviation, variance } : { standardDeviation }
+}
+
+/** 1 for ordinary readings, else near the largest of them. A power of two, so that scaling rounds nothing. */
+function scaleFor(values: ArrayLike<number>): number {
+  let largest = 0
+  for (let i = 0; i < values.length; i += 1) largest = Math.max(largest, Math.abs(values[i]!))
+  if (largest === 0 || (largest > SMALL && largest < LARGE)) return 1
+  return 2 ** Math.max(-1022, Math.floor(Math.log2(largest)))
+}

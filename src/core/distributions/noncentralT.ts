@@ -1,0 +1,58 @@
+import { logPeakIntegral } from '../numeric/peakIntegral'
+import { stirlingError } from '../numeric/stirlingError'
+import { incompleteGamma } from './incompleteGamma'
+import { normal } from './normal'
+import { mirrored, type Tail, type Tails, tailsFromLog } from './tails'
+
+const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
+/** From this noncentrality on, Z never comes near −δ, where the integrand over Z has a kink. */
+const FAR_FROM_ZERO = 12
+
+type NoncentralT = Readonly<{ t: number; degreesOfFreedom: number; noncentrality: number }>
+
+/**
+ * Both tails at t of the noncentral t distribution, that of (Z + δ) / S with S = √(χ²/ν).
+ *
+ * The tail is a mean over S of normal tails, or over Z of chi-square tails, whichever integrand is the smoother. Both
+ * are positive with one peak, so far tails keep their digits, which series that alternate or start from the
+ * centre do not.
+ *
+ * @param input - ν > 0, fractional too; δ and t have no unit
+ * @see N. Johnson, S. Kotz & N. Balakrishnan (1995), Continuous Univariate Distributions 2, ch. 31
+ */
+export function noncentralTTails(input: NoncentralT): Tails {
+  const { t, degreesOfFreedom, noncentrality } = input
+  if (t < 0) return mirrored(noncentralTTails({ degreesOfFreedom, noncentrality: -noncentrality, t: -t }))
+  const tail = t > noncentrality ? 'upper' : 'lower'
+  const isSharp = noncentrality > Math.max(FAR_FROM_ZERO, Math.sqrt(2 * degreesOfFreedom))
+  const isOverZ = isSharp && t > noncentrality / 4
+  const logTail = isOverZ ? logMeanOverZ(input, tail) : logMeanOverS(input, tail)
+  return tailsFromLog(Math.min(0, logTail), tail)
+}
+
+/** ∫ P(Z ≤ or > t s − δ) dP(s), over ln s. */
+function logMeanOverS({ t, degreesOfFreedom: df, noncentrality }: NoncentralT, tail: Tail): number {
+  const sign = tail === 'lower' ? 1 : -1
+  const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
+  return logPeakIntegral({
+    f: (u) =>
+      logScale -
+      0.5 * df * (Math.expm1(2 * u) - 2 * u) +
+      normal.tails(sign * (t * Math.exp(u) - noncentrality)).logLower,
+    near: 0,
+    width: 1 / Math.sqrt(2 * df),
+  })
+}
+
+/** ∫ P(S ≥ or < (z + δ) / t) dP(z). */
+function logMeanOverZ({ t, degreesOfFreedom: df, noncentrality }: NoncentralT, tail: Tail): number {
+  return logPeakIntegral({
+    f: (z) => {
+      const s = Math.max(0, z + noncentrality) / t
+      const tails = incompleteGamma(df / 2, (df * s * s) / 2)
+      return -0.5 * z * z - HALF_LOG_TWO_PI + (tail === 'lower' ? tails.logUpper : tails.logLower)
+    },
+    near: 0,
+    width: 1,
+  })
+}

@@ -1,0 +1,29 @@
+import { studentT } from '../distributions/studentT'
+import { failure, type Outcome, success } from '../outcome'
+import { problems } from '../wording/problems'
+import type { Pivot } from './pivot'
+import type { MeanSample } from './sample'
+
+/**
+ * Student's t for a mean: t = (x̄ − μ₀) / (s / √n), on n − 1 degrees of freedom.
+ *
+ * Assumes independent readings from a near-normal population, whose standard deviation is not known.
+ *
+ * @param sample - n, x̄ and s (divisor n − 1), in one unit
+ * @returns the pivot, or the problem `too-few-readings` (n < 2), `standard-deviation-needed`, or `no-variation`
+ * @see Student (1908), Biometrika 6, 1-25; ISO 2854:1976
+ */
+export function meanT(sample: MeanSample): Outcome<Pivot> {
+  const { sampleSize, standardDeviation } = sample
+  if (sampleSize < 2) return failure(problems.tooFewReadings(sampleSize, 2))
+  if (standardDeviation === undefined) return failure(problems.standardDeviationNeeded())
+  if (standardDeviation === 0) return failure(problems.noVariation(sample.path))
+  return success({
+    method: 't',
+    estimate: sample.mean,
+    estimateRemainder: sample.meanRemainder,
+    standardError: standardDeviation / Math.sqrt(sampleSize),
+    distribution: { name: 't', df: sampleSize - 1 },
+    reference: studentT(sampleSize - 1),
+  })
+}

@@ -1,0 +1,29 @@
+import { normal } from '../distributions/normal'
+import { failure, type Outcome, success } from '../outcome'
+import { problems } from '../wording/problems'
+import type { Pivot } from './pivot'
+import type { MeanSample } from './sample'
+
+/**
+ * The z test of a mean: z = (x̄ − μ₀) / (σ / √n), normal.
+ *
+ * Assumes independent readings, a population standard deviation that is truly known, and a near-normal
+ * population or a large sample.
+ *
+ * @param sample - n and x̄
+ * @param knownStandardDeviation - σ > 0, in the unit of x̄
+ * @returns the pivot, or the problem `too-few-readings` (n < 1) or `known-standard-deviation-needed`
+ * @see ISO 2854:1976
+ */
+export function meanZ(sample: MeanSample, knownStandardDeviation: number | undefined): Outcome<Pivot> {
+  if (knownStandardDeviation === undefined) return failure(problems.knownStandardDeviationNeeded())
+  if (sample.sampleSize < 1) return failure(problems.tooFewReadings(sample.sampleSize, 1))
+  return success({
+    method: 'z',
+    estimate: sample.mean,
+    estimateRemainder: sample.meanRemainder,
+    standardError: knownStandardDeviation / Math.sqrt(sample.sampleSize),
+    distribution: { name: 'normal' },
+    reference: normal,
+  })
+}

@@ -1,0 +1,19 @@
+/**
+ * The sum of `length` terms, as if added in twice the working precision and then rounded.
+ *
+ * @param length - how many terms
+ * @param term - the i-th of them, from 0
+ * @see T. Ogita, S. Rump & S. Oishi (2005), Accurate Sum and Dot Product, algorithm 4.4 (Sum2)
+ */
+export function compensatedSum(length: number, term: (index: number) => number): number {
+  let sum = 0
+  let lost = 0
+  for (let i = 0; i < length; i += 1) {
+    const value = term(i)
+    const next = sum + value
+    const part = next - sum
+    lost += sum - (next - part) + (value - part)
+    sum = next
+  }
+  return sum + lost
+}

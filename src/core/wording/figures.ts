@@ -1,0 +1,67 @@
+const NARROW_SPACE = '\u202f'
+const MINUS = '\u2212'
+/** Beyond these a figure is written with a power of ten. */
+const MOST_DECIMALS = 12
+const LARGEST_PLAIN = 1e15
+
+/** A figure to so many decimals, rounded once from full precision, with a true minus sign. */
+export function formatNumber(value: number, decimals: number): string {
+  const isPlain = decimals <= MOST_DECIMALS && Math.abs(value) < LARGEST_PLAIN
+  const text = isPlain ? value.toFixed(decimals) : value.toExponential(5)
+  return withTrueMinus(/[1-9]/.test(text) ? text : text.replace('-', ''))
+}
+
+/** Every digit of a double: the shortest text that reads back as the same number. */
+export function formatFull(value: number): string {
+  return withTrueMinus(String(value))
+}
+
+export function withUnit(figure: string, unit: string | undefined): string {
+  return unit ? `${figure}${NARROW_SPACE}${unit}` : figure
+}
+
+/** A level between 0 and 1 as a percentage: 0.05 as 5 %. */
+export function formatPercent(level: number): string {
+  return withUnit(formatFull(Number((level * 100).toPrecision(12))), '%')
+}
+
+/**
+ * Decimals at which a mean is worth reading: two significant digits of its standard error, as the Guide to the
+ * Expression of Uncertainty in Measurement (JCGM 100:2008, 7.2.6) writes uncertainties.
+ */
+export function decimalsFor(standardError: number): number {
+  if (!(standardError > 0)) return 3
+  return Math.max(0, 1 - Math.floor(Math.log10(standardError)))
+}
+
+/**
+ * A p-value for display: never 0.000, and never rounded onto the level it is compared with.
+ *
+ * @param pValue - absent where it lies below the range of a double
+ * @param significanceLevel - the level it stands beside
+ */
+export function formatPValue(pValue: number | undefined, significanceLevel: number): string {
+  if (pValue === undefined) return '< 1e-300'
+  if (pValue < 0.001 && significanceLevel >= 0.001) return '< 0.001'
+  for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MOST_DECIMALS; decimals += 1) {
+    const text = pValue.toFixed(decimals)
+    const isTelling = Number(text) > 0 && Number(text) <= significanceLevel === pValue <= significanceLevel
+    if (isTelling && (Number(text) < 1 || pValue === 1)) return text
+  }
+  return formatFull(pValue)
+}
+
+/** The full p-value: every digit, or where a double has no room for it, its power of ten from its log. */
+export function formatFullPValue({
+  pValue,
+  logPValue,
+}: Readonly<{ pValue?: number; logPValue: number }>): string {
+  if (pValue !== undefined) return formatFull(pValue)
+  const exponent = logPValue / Math.LN10
+  const whole = Math.floor(exponent)
+  return `${(10 ** (exponent - whole)).toFixed(6)}e${whole}`.replace('-', MINUS)
+}
+
+function withTrueMinus(text: string): string {
+  return text.replace(/-/g, MINUS)
+}

@@ -1,0 +1,77 @@
+import type { Claim } from '../claim/claim'
+import type { Hypotheses, PointHypothesis, RangeHypothesis } from '../claim/hypotheses'
+import { RELATION_WORDS } from './claimWords'
+import { formatFull, withUnit } from './figures'
+
+const SYMBOL: Readonly<Record<Claim['parameter'], string>> = { mean: 'μ' }
+
+/** A hypothesis in symbols: "μ ≥ 15 kg". */
+export function hypothesisSymbols(
+  hypothesis: PointHypothesis | RangeHypothesis,
+  unit: string | undefined,
+): string {
+  const symbol = SYMBOL[hypothesis.parameter]
+  if (!('lower' in hypothesis)) {
+    return `${symbol} ${hypothesis.relation} ${withUnit(formatFull(hypothesis.value), unit)}`
+  }
+  const [lower, upper] = [formatLimit(hypothesis.lower), withUnit(formatLimit(hypothesis.upper), unit)]
+  return hypothesis.relation === 'inside'
+    ? `${lower} < ${symbol} < ${upper}`
+    : `${symbol} ≤ ${lower} or ${symbol} ≥ ${upper}`
+}
+
+/** Which kind of test the alternative asks for. */
+export function kindOfTest({ alternativeSide }: Hypotheses): string {
+  switch (alternativeSide) {
+    case 'less':
+      return 'left-tailed'
+    case 'greater':
+      return 'right-tailed'
+    case 'two-sided':
+    case 'outside':
+      return 'two-tailed'
+    case 'inside':
+      return 'two one-sided tests'
+    default:
+      return alternativeSide satisfies never
+  }
+}
+
+/** Why the claim is the null or the alternative hypothesis, from its own words. */
+export function hypothesisReason(claim: Claim, hypotheses: Hypotheses): string {
+  const word = `“${capitalised(RELATION_WORDS[claim.relation])}”`
+  const value = formatFull(claim.value)
+  switch (claim.relation) {
+    case 'at-least':
+    case 'at-most':
+      return hypotheses.claimIs === 'null'
+        ? `${word} includes ${value} itself, so the claim is the null hypothesis and only a ${claim.relation === 'at-least' ? 'shortfall' : 'surplus'} can contradict it.`
+        : `${word} must be shown here, so the claim is the alternative hypothesis; equality stays in the null hypothesis.`
+    case 'more-than':
+    case 'less-than':
+      return hypotheses.claimIs === 'alternative'
+        ? `${word} leaves out ${value} itself, so the claim is the alternative hypothesis and has to be shown.`
+        : `${word} stands here unless contradicted; equality stays in the null hypothesis, on the claim’s side.`
+    case 'equal-to':
+      return hypotheses.burden === 'challenge'
+        ? `${word} is equality itself, so the claim is the null hypothesis and a gap either way can contradict it.`
+        : 'Equality within a tolerance must be shown, so the claim is the alternative hypothesis.'
+    case 'different-from':
+      return `${word} leaves out ${value} itself, so the claim is the alternative hypothesis and has to be shown.`
+    case 'within':
+      return hypotheses.burden === 'challenge'
+        ? 'The claim stands unless contradicted, so being inside the tolerance is the null hypothesis.'
+        : 'Being inside the tolerance must be shown, so the claim is the alternative hypothesis.'
+    default:
+      return claim.relation satisfies never
+  }
+}
+
+/** Limits are sums of typed figures; the digits that adding doubles makes up are left off. */
+function formatLimit(limit: number): string {
+  return formatFull(Number(limit.toPrecision(15)))
+}
+
+function capitalised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

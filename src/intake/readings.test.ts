@@ -1,0 +1,33 @@
+import fc from 'fast-check'
+import { readReadings } from './readings'
+
+test('reads a column, and values apart by tabs, spaces and semicolons', () => {
+  expect(readReadings('14.93\r\n15.02\t14.88; 15.01 15\n', 'point').values).toEqual([
+    14.93, 15.02, 14.88, 15.01, 15,
+  ])
+})
+
+test('points at what is no number by its line, and reads the rest', () => {
+  const { values, unread } = readReadings('Mass\n14.93\n\n14,88\n15.0x 15.01', 'point')
+  expect(values).toEqual([14.93, 15.01])
+  expect(unread).toEqual([
+    { line: 1, text: 'Mass', reason: 'not-a-number' },
+    { line: 4, text: '14,88', reason: 'other-decimal-mark' },
+    { line: 5, text: '15.0x', reason: 'not-a-number' },
+  ])
+})
+
+test('nothing typed is no readings', () => {
+  expect(readReadings('', 'point')).toEqual({ values: [], unread: [], lineCount: 1 })
+})
+
+test('what is written with any separator is read back', () => {
+  const separator = fc.constantFrom('\n', '\r\n', '\t', ' ', ';', '; ', '\u00a0')
+  // JavaScript writes −0 as 0.
+  const value = fc.double({ noNaN: true, noDefaultInfinity: true }).map((any) => any + 0)
+  fc.assert(
+    fc.property(fc.array(value), separator, (values, between) => {
+      expect(readReadings(values.map(String).join(between), 'point')).toMatchObject({ values, unread: [] })
+    }),
+  )
+})
