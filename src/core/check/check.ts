@@ -1,4 +1,4 @@
-import { deriveHypotheses, isRange } from '../claim/hypotheses'
+import { deriveHypotheses, type Hypotheses, isRange } from '../claim/hypotheses'
 import { findingOutcome } from '../claim/finding'
 import { meanConditions } from '../conditions/meanConditions'
 import { decide, waysToDecide } from '../inference/decision'
@@ -6,7 +6,7 @@ import { meanEffectSize } from '../inference/effectSize'
 import { testLocation } from '../inference/locationTest'
 import { meanT } from '../inference/meanT'
 import { meanZ } from '../inference/meanZ'
-import { differenceFrom, type Pivot } from '../inference/pivot'
+import { differenceFrom, type Pivot, statisticAt } from '../inference/pivot'
 import type { MeanSample } from '../inference/sample'
 import { testTolerance } from '../inference/toleranceTest'
 import { failure, type Outcome, success } from '../outcome'
@@ -35,46 +35,75 @@ export function check(document: unknown): CheckAnswer {
   return { ...id, ...answer.value }
 }
 
+type Prepared = Readonly<{
+  request: CheckRequest
+  hypotheses: Hypotheses
+  sample: MeanSample
+  pivot: Pivot
+  confidenceLevel: number
+}>
+
 function answerTo(request: CheckRequest): Outcome<CheckResult> {
+  const prepared = prepare(request)
+  if (!prepared.ok) return prepared
+  const result = compute(prepared.value)
+  return isAllFinite(result) ? success(result) : failure(problems.figuresOutOfRange())
+}
+
+/** Everything that can keep a check from being made is met here. */
+function prepare(request: CheckRequest): Outcome<Prepared> {
   const hypotheses = deriveHypotheses(request.claim, request.test.alternative)
   if (!hypotheses.ok) return hypotheses
   const sample = sampleOf(request.evidence)
   if (!sample.ok) return sample
   const pivot = pivotOf(request, sample.value)
   if (!pivot.ok) return pivot
+  const limits = isRange(hypotheses.value)
+    ? [hypotheses.value.null.lower, hypotheses.value.null.upper]
+    : [hypotheses.value.null.value]
+  if (!limits.every((limit) => Number.isFinite(statisticAt(pivot.value, limit)))) {
+    return failure(problems.figuresOutOfRange())
+  }
   const confidenceLevel = confidenceLevelOf(request.test, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(request.test.significanceLevel))
-
-  const { claim, test: options } = request
-  const { significanceLevel } = options
-  const { standardError } = pivot.value
-  const difference = differenceFrom(pivot.value, claim.value)
-  const test = testFigures(hypotheses.value, pivot.value, significanceLevel)
-  const outcome = findingOutcome({
-    relation: claim.relation,
+  return success({
+    request,
     hypotheses: hypotheses.value,
-    decision: test.decision,
-    difference,
+    sample: sample.value,
+    pivot: pivot.value,
+    confidenceLevel,
   })
-  const estimate = sample.value.mean
-  const result: CheckResult = {
+}
+
+function compute({ request, hypotheses, sample, pivot, confidenceLevel }: Prepared): CheckResult {
+  const { claim } = request
+  const { significanceLevel } = request.test
+  const { standardError } = pivot
+  const estimate = sample.mean
+  const difference = differenceFrom(pivot, claim.value)
+  const test = testFigures(hypotheses, pivot, significanceLevel)
+  const { decision } = test
+  const outcome = findingOutcome({ relation: claim.relation, hypotheses, decision, difference })
+  const figures = {
+    sample: sampleFigures(sample, standardError),
+    test,
+    ...effectSizeFigures({ sample, difference, confidenceLevel }),
+  }
+  return {
     ok: true,
     coreVersion: CORE_VERSION,
-    hypotheses: hypotheses.value,
-    sample: sampleFigures(sample.value, standardError),
-    test,
+    hypotheses,
+    ...figures,
     estimate: { parameter: claim.parameter, value: estimate, difference },
-    ...intervalFigures({ request, pivot: pivot.value, confidenceLevel }),
-    ...effectSizeFigures({ sample: sample.value, difference, confidenceLevel }),
-    conditions: meanConditions(sample.value, pivot.value),
+    ...intervalFigures({ request, pivot, confidenceLevel }),
+    conditions: meanConditions(sample, pivot),
     finding: {
       outcome,
       sentence: findingSentence({ outcome, claim, significanceLevel, estimate, difference, standardError }),
       limits: findingLimits(outcome, significanceLevel),
     },
-    warnings: checkWarnings(request, hypotheses.value, test),
+    warnings: checkWarnings(request, hypotheses, figures),
   }
-  return isAllFinite(result) ? success(result) : failure(problems.figuresOutOfRange())
 }
 
 function pivotOf(request: CheckRequest, sample: MeanSample): Outcome<Pivot> {

@@ -52,5 +52,5 @@ function scaleFor(values: ArrayLike<number>): number {
   let largest = 0
   for (let i = 0; i < values.length; i += 1) largest = Math.max(largest, Math.abs(values[i]!))
   if (largest === 0 || (largest > SMALL && largest < LARGE)) return 1
-  return 2 ** Math.max(-1022, Math.floor(Math.log2(largest)))
+  return 2 ** Math.min(1023, Math.max(-1022, Math.floor(Math.log2(largest))))
 }

@@ -25,7 +25,7 @@ export function noncentralTTails(input: NoncentralT): Tails {
   if (t < 0) return mirrored(noncentralTTails({ degreesOfFreedom, noncentrality: -noncentrality, t: -t }))
   const tail = t > noncentrality ? 'upper' : 'lower'
   const isSharp = noncentrality > Math.max(FAR_FROM_ZERO, Math.sqrt(2 * degreesOfFreedom))
-  const isOverZ = isSharp && t > noncentrality / 4
+  const isOverZ = isSharp && t > Math.min(noncentrality / 4, Math.sqrt(degreesOfFreedom))
   const logTail = isOverZ ? logMeanOverZ(input, tail) : logMeanOverS(input, tail)
   return tailsFromLog(Math.min(0, logTail), tail)
 }
@@ -39,7 +39,8 @@ function logMeanOverS({ t, degreesOfFreedom: df, noncentrality }: NoncentralT, t
       logScale -
       0.5 * df * (Math.expm1(2 * u) - 2 * u) +
       normal.tails(sign * (t * Math.exp(u) - noncentrality)).logLower,
-    near: 0,
+    // For a large t the normal tail vanishes long before s = 1: start where it does not.
+    near: Math.min(0, Math.log((Math.abs(noncentrality) + Math.sqrt(df)) / t)),
     width: 1 / Math.sqrt(2 * df),
   })
 }

@@ -4,6 +4,9 @@ import { bracketedRoot } from '../numeric/bracketedRoot'
 import { stirlingError } from '../numeric/stirlingError'
 import type { MeanSample } from './sample'
 
+/** Leaves room for the farther limit, which may be many times √n · d. */
+const LARGEST = 1e300
+
 export type EffectSize = Readonly<{
   /** (x̄ − c) / s */
   cohenD: number
@@ -21,7 +24,7 @@ export type EffectSize = Readonly<{
  *
  * @param input.difference - x̄ − c
  * @param input.confidenceLevel - below 1
- * @returns nothing where the sample has no spread
+ * @returns nothing for a single reading, where the sample has no spread, or so little that its limits could leave the range of a double
  * @see L. Hedges (1981), J. Educational Statistics 6, 107-128; J. Steiger & R. Fouladi (1997), in What If There
  *   Were No Significance Tests?, ch. 9
  */
@@ -29,8 +32,9 @@ export function meanEffectSize(
   input: Readonly<{ sample: MeanSample; difference: number; confidenceLevel: number }>,
 ): EffectSize | undefined {
   const { sampleSize, standardDeviation } = input.sample
-  if (!standardDeviation) return undefined
+  if (!standardDeviation || sampleSize < 2) return undefined
   const cohenD = input.difference / standardDeviation
+  if (!(Math.abs(cohenD * Math.sqrt(sampleSize)) < LARGEST)) return undefined
   const degreesOfFreedom = sampleSize - 1
   return {
     cohenD,
@@ -49,16 +53,18 @@ function biasFactor(degreesOfFreedom: number): number {
 function interval(input: Readonly<{ cohenD: number; sampleSize: number; beyond: number }>) {
   if (input.beyond <= 0) return {}
   const root = Math.sqrt(input.sampleSize)
-  const t = input.cohenD * root
-  const degreesOfFreedom = input.sampleSize - 1
-  const tail = input.beyond / 2
-  return {
-    lower: noncentralityAt({ t, degreesOfFreedom, tail, side: 'upper' }) / root,
-    upper: noncentralityAt({ t, degreesOfFreedom, tail, side: 'lower' }) / root,
+  const sign = input.cohenD < 0 ? -1 : 1
+  const shared = {
+    t: Math.abs(input.cohenD) * root,
+    degreesOfFreedom: input.sampleSize - 1,
+    tail: input.beyond / 2,
   }
+  const near = (sign * noncentralityAt({ ...shared, side: 'upper' })) / root
+  const far = (sign * noncentralityAt({ ...shared, side: 'lower' })) / root
+  return sign < 0 ? { lower: far, upper: near } : { lower: near, upper: far }
 }
 
-/** The noncentrality under which t leaves the probability `tail` on the given side. */
+/** The noncentrality under which t ≥ 0 leaves the probability `tail` on the given side. */
 function noncentralityAt(
   input: Readonly<{ t: number; degreesOfFreedom: number; tail: number; side: 'lower' | 'upper' }>,
 ): number {
@@ -68,10 +74,11 @@ function noncentralityAt(
     const tails = noncentralTTails({ t, degreesOfFreedom, noncentrality })
     return (side === 'upper' ? tails.logUpper : tails.logLower) - target
   }
-  const spread = Math.sqrt(1 + (t * t) / (2 * degreesOfFreedom))
+  const spread = Math.hypot(1, t / Math.sqrt(2 * degreesOfFreedom))
   const towards = side === 'upper' ? -1 : 1
-  // The normal approximation is near the root; f falls in the direction `towards`.
-  const guess = t + towards * normal.quantile(input.tail, 'upper') * spread
+  const z = normal.quantile(input.tail, 'upper')
+  // The normal approximation is near the root, which never lies below −z: there Z alone leaves the tail above 0.
+  const guess = Math.max(-z, t + towards * z * spread)
   let reach = 0.05 * spread
   const isBefore = f(guess) > 0
   const direction = isBefore ? towards : -towards

@@ -17,7 +17,7 @@ export function deviance(k: number, m: number): number {
   for (let odd = 3; ; odd += 2) {
     term *= square
     const next = sum + term / odd
-    if (next === sum) return sum
+    if (!(Math.abs(next - sum) > 0)) return next
     sum = next
   }
 }

@@ -1,6 +1,6 @@
 import { claimSide, type Hypotheses, isRange } from '../claim/hypotheses'
 import type { CheckRequest } from '../check/request'
-import type { TestFigures, Warning } from '../check/result'
+import type { CheckResult, Warning } from '../check/result'
 import { RELATION_WORDS } from './claimWords'
 import { formatFull } from './figures'
 
@@ -8,7 +8,7 @@ import { formatFull } from './figures'
 export function checkWarnings(
   request: CheckRequest,
   hypotheses: Hypotheses,
-  test: TestFigures,
+  { test, effectSize, sample }: Pick<CheckResult, 'test' | 'effectSize' | 'sample'>,
 ): readonly Warning[] {
   const { claim, test: options } = request
   const warnings: Warning[] = []
@@ -35,6 +35,14 @@ export function checkWarnings(
     warn(
       'no-interval',
       `At the significance level ${formatFull(options.significanceLevel)} the confidence level would round to 1, so no interval is given. State a confidence level below 1.`,
+    )
+  }
+  if (!effectSize) {
+    warn(
+      'no-effect-size',
+      sample.standardDeviation
+        ? 'The sample’s standard deviation is too small beside the gap, or rests on too few readings, to measure the gap by it; no effect size is given.'
+        : 'The sample has no standard deviation above 0 to measure the gap by; no effect size is given.',
     )
   }
   return warnings
