@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { BURDENS, RELATIONS } from './claim'
 
 /** Longer than any label or unit, shorter than a nuisance. */
-const words = z.string().max(500)
+const words = storedText(500)
 /** Holds a million readings of fifteen characters. */
 const READINGS_LENGTH = 16_000_000
 
@@ -32,7 +32,7 @@ export const claimDraftSchema = z.strictObject({
   knownStandardDeviation: words,
   /** For display; empty: from the standard error. */
   decimals: words,
-  readings: z.string().max(READINGS_LENGTH),
+  readings: storedText(READINGS_LENGTH),
   decimalMark: z.enum(DECIMAL_MARKS),
 })
 
@@ -54,4 +54,12 @@ export const EMPTY_DRAFT: ClaimDraft = {
   decimals: '',
   readings: '',
   decimalMark: 'point',
+}
+
+/** Text that a database can keep: any characters but NUL, which PostgreSQL has no room for. */
+export function storedText(longest: number) {
+  return z
+    .string()
+    .max(longest)
+    .refine((value) => !value.includes('\0'), 'a text without the character NUL')
 }

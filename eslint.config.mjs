@@ -1,0 +1,90 @@
+import { readdirSync } from 'node:fs'
+import coreWebVitals from 'eslint-config-next/core-web-vitals'
+import nextTypescript from 'eslint-config-next/typescript'
+import { defineConfig, globalIgnores } from 'eslint/config'
+
+/** Who may import whom: docs/ARCHITECTURE.md has the same table in words. */
+const FLOORS = {
+  app: ['features', 'ui', 'server'],
+  features: ['ui', 'workers', 'intake', 'core'],
+  cli: ['server', 'intake', 'core'],
+  server: ['data', 'intake', 'core'],
+  ui: ['intake', 'core'],
+  workers: ['intake', 'core'],
+  data: ['core'],
+  intake: ['core'],
+  core: [],
+}
+const NAMES = Object.keys(FLOORS)
+/** Files of a feature that run on the server only. */
+const SERVER_FILES = ['src/features/**/actions.ts']
+
+const forbidden = (regex, message) => ({ regex, message })
+
+function patternsFor(floor, allowed) {
+  const others = NAMES.filter((name) => name !== floor && !allowed.includes(name)).join('|')
+  return [
+    forbidden(`^@/(${others})/`, `src/${floor} may import only: ${allowed.join(', ') || 'itself and zod'}.`),
+    forbidden(`^(\\.\\./)+(${NAMES.join('|')})/`, 'Import another floor by its name: @/floor/file.'),
+  ]
+}
+
+const withPatterns = (files, patterns, ignores = ['**/*.test.ts', '**/*.test.tsx']) => ({
+  files,
+  ignores,
+  rules: { 'no-restricted-imports': ['error', { patterns }] },
+})
+
+const features = readdirSync('src/features', { withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map((entry) => entry.name)
+
+function patternsForFeature(feature, allowed) {
+  const others = features.filter((name) => name !== feature).join('|')
+  return [
+    ...patternsFor('features', allowed),
+    forbidden(
+      `^(@/features|\\.\\.)/(${others})/`,
+      'A feature imports no other feature: move what both need down a floor.',
+    ),
+  ]
+}
+
+const floorRules = Object.entries(FLOORS)
+  .filter(([floor]) => floor !== 'core' && floor !== 'features')
+  .map(([floor, allowed]) => withPatterns([`src/${floor}/**/*.{ts,tsx}`], patternsFor(floor, allowed)))
+
+const featureRules = features.flatMap((feature) => {
+  const files = [`src/features/${feature}/**/*.{ts,tsx}`]
+  const onServer = SERVER_FILES.map((pattern) => pattern.replace('**', feature))
+  return [
+    withPatterns(files, patternsForFeature(feature, FLOORS.features)),
+    withPatterns(onServer, patternsForFeature(feature, [...FLOORS.features, 'server'])),
+  ]
+})
+
+const coreRules = {
+  ...withPatterns(
+    ['src/core/**/*.ts'],
+    [
+      forbidden('^(?!\\./|\\.\\./|zod$).+', 'The core imports nothing outside itself but zod.'),
+      ...patternsFor('core', []),
+    ],
+  ),
+}
+coreRules.rules['no-restricted-globals'] = ['error', 'Date', 'performance', 'console', 'fetch', 'setTimeout']
+coreRules.rules['no-restricted-properties'] = [
+  'error',
+  { object: 'Math', property: 'random', message: 'The core takes a seed as an argument.' },
+]
+
+export default defineConfig([
+  globalIgnores(['.next/**', 'build/**', 'dist/**', 'data/**', 'next-env.d.ts']),
+  ...coreWebVitals,
+  ...nextTypescript,
+  { rules: { 'max-lines': ['error', { max: 250, skipBlankLines: true }] } },
+  { files: ['**/*.test.ts', '**/*.mjs'], rules: { 'max-lines': 'off' } },
+  ...floorRules,
+  ...featureRules,
+  coreRules,
+])

@@ -1,0 +1,8 @@
+import 'server-only'
+import { v7, validate } from 'uuid'
+
+/** Identifiers sort by the time they were made. */
+export const newIdentifier = (): string => v7()
+
+/** Whether a text from an address can be an identifier at all; the database refuses any other. */
+export const isIdentifier = (text: string): boolean => validate(text)

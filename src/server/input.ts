@@ -1,0 +1,16 @@
+import 'server-only'
+import type { z } from 'zod'
+import { failure, type Outcome, success } from '@/core/outcome'
+
+/** Parses what came from outside, or says what of it was not as it has to be. */
+export function readInput<T>(schema: z.ZodType<T>, input: unknown): Outcome<T> {
+  const parsed = schema.safeParse(input)
+  if (parsed.success) return success(parsed.data)
+  const [issue] = parsed.error.issues
+  const path = issue?.path.join('.') ?? ''
+  return failure({
+    code: 'invalid',
+    path,
+    message: `What was sent cannot be stored: ${path}: ${issue?.message}.`,
+  })
+}

@@ -1,0 +1,18 @@
+import 'server-only'
+import type { Problem } from '@/core/outcome'
+
+export function notFound(kind: 'case' | 'claim', id: string): Problem {
+  return {
+    code: 'not-found',
+    path: `${kind}Id`,
+    message: `There is no ${kind} ${id.slice(0, 60)}. Look for it on the docket.`,
+  }
+}
+
+export function changedElsewhere(): Problem {
+  return {
+    code: 'changed-elsewhere',
+    path: 'revision',
+    message: 'This claim was changed in another window since it was read here, so nothing was overwritten.',
+  }
+}

@@ -1,0 +1,47 @@
+import 'server-only'
+import { z } from 'zod'
+import { check } from '@/core/check/check'
+import { type ClaimDraft, claimDraftSchema } from '@/core/claim/draft'
+import type { FindingOutcome } from '@/core/claim/finding'
+import { failure, type Outcome, success } from '@/core/outcome'
+import { updateCase } from '@/data/caseRepository'
+import { findClaim, updateClaim } from '@/data/claimRepository'
+import { readDraft } from '@/intake/readDraft'
+import { database } from './database'
+import { isIdentifier } from './identifier'
+import { readInput } from './input'
+import { changedElsewhere, notFound } from './problems'
+
+const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive() })
+
+export type Saved = Readonly<{ revision: number; savedAt: string }>
+
+/**
+ * Stores a claim as it stands, with the outcome that its check comes to.
+ *
+ * @param input - `{ draft, revision }`: the claim as typed, and the revision that it was read as
+ * @returns the new revision, or the problem `invalid`, `not-found` or `changed-elsewhere`
+ */
+export async function saveClaim(claimId: string, input: unknown, now: Date): Promise<Outcome<Saved>> {
+  const change = readInput(changeSchema, input)
+  if (!change.ok) return change
+  if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
+  const { draft, revision } = change.value
+  const db = await database()
+  return db.transaction(async (transaction): Promise<Outcome<Saved>> => {
+    const stored = await findClaim(transaction, claimId)
+    if (!stored) return failure(notFound('claim', claimId))
+    const outcome = outcomeOf(draft)
+    const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })
+    if (next === undefined) return failure(changedElsewhere())
+    await updateCase(transaction, stored.caseId, { updatedAt: now })
+    return success({ revision: next, savedAt: now.toISOString() })
+  })
+}
+
+/** What the draft's check comes to; null while there is nothing to check. */
+export function outcomeOf(draft: ClaimDraft): FindingOutcome | null {
+  const { document } = readDraft(draft)
+  const answer = document && check(document)
+  return answer?.ok ? answer.finding.outcome : null
+}
