@@ -12,6 +12,8 @@ export type DraftReading = Readonly<{
   problems: readonly FieldProblem[]
   /** What has to be stated before anything can be computed. */
   missing: readonly FieldProblem[]
+  /** Present when the claim's own words can be read, whatever else is missing. */
+  claim?: CheckDocument['claim']
   /** Present when nothing is missing and everything stated can be read. */
   document?: CheckDocument
   /** For display; absent: chosen from the standard error. */
@@ -38,28 +40,33 @@ export function readDraft(draft: ClaimDraft): DraftReading {
   const knownStandardDeviation = fields.number('knownStandardDeviation', 'known standard deviation')
   const decimals = fields.decimals()
   const missing = missingFrom(draft, readings)
-  const reading = {
-    readings,
-    problems: fields.problems,
-    missing,
-    ...(decimals === undefined ? {} : { decimals }),
-  }
-  if (value === undefined || missing.length > 0 || fields.problems.length > 0) return reading
+  const { problems } = fields
+  const claim = value === undefined ? undefined : claimOf(draft, { value, below, above })
+  const reading = { readings, problems, missing, ...stated({ claim, decimals }) }
+  if (!claim || missing.length > 0 || problems.length > 0) return reading
 
-  const tolerance = needsTolerance(draft) ? { tolerance: { below: below ?? 0, above: above ?? 0 } } : {}
   const document: CheckDocument = {
-    claim: {
-      parameter: 'mean',
-      relation: draft.relation,
-      value,
-      ...tolerance,
-      ...(draft.burden ? { burden: draft.burden } : {}),
-      ...stated({ unit: draft.unit, quantity: draft.quantity, wording: draft.wording }),
-    },
+    claim,
     evidence: { kind: 'readings', values: [...readings.values] },
     test: { ...stated({ significanceLevel, confidenceLevel, knownStandardDeviation }) },
   }
   return { ...reading, document }
+}
+
+type Numbers = Readonly<{ value: number; below: number | undefined; above: number | undefined }>
+
+/** The claim; without its tolerance while a limit of it is missing. */
+function claimOf(draft: ClaimDraft, { value, below, above }: Numbers): CheckDocument['claim'] {
+  const { relation, unit, quantity, wording } = draft
+  const isTolerated = needsTolerance(draft) && below !== undefined && above !== undefined
+  return {
+    parameter: 'mean',
+    relation,
+    value,
+    ...(isTolerated ? { tolerance: { below, above } } : {}),
+    ...(draft.burden ? { burden: draft.burden } : {}),
+    ...stated({ unit, quantity, wording }),
+  }
 }
 
 /** Whether the claim's words ask for a tolerance: "within", and "equal to" that must be shown. */
@@ -151,7 +158,7 @@ export function needed(
 type Stated<T> = { [K in keyof T]?: Exclude<T[K], undefined | ''> }
 
 /** Leaves out what was not stated. */
-function stated<T extends Record<string, string | number | undefined>>(fields: T): Stated<T> {
+function stated<T extends Record<string, unknown>>(fields: T): Stated<T> {
   return Object.fromEntries(
     Object.entries(fields).filter(([, value]) => value !== undefined && value !== ''),
   ) as Stated<T>

@@ -4,6 +4,8 @@ import { type NumberReading, readNumber } from './number'
 export type UnreadEntry = Readonly<{
   /** Counted from 1. */
   line: number
+  /** Where the entry begins in the whole text, counted from 0. */
+  start: number
   text: string
   reason: Extract<NumberReading, { ok: false }>['reason']
 }>
@@ -15,20 +17,23 @@ export type Readings = Readonly<{
   lineCount: number
 }>
 
-const SEPARATORS = /[\t ;\u00a0\u2009\u202f]+/
+/** An entry, or the end of a line. Entries stand apart by tabs, spaces (thin and unbreakable ones too) or semicolons. */
+const PIECE = /\r\n|\r|\n|[^\r\n\t ;\u00a0\u2009\u202f]+/g
+const LINE_END = /^[\r\n]/
 
 /** Reads typed or pasted readings: one a line, or separated by tabs, spaces or semicolons. */
 export function readReadings(text: string, decimalMark: DecimalMark): Readings {
   const values: number[] = []
   const unread: UnreadEntry[] = []
-  const lines = text.split(/\r\n|\r|\n/)
-  for (const [index, line] of lines.entries()) {
-    for (const entry of line.split(SEPARATORS)) {
-      if (entry === '') continue
-      const reading = readNumber(entry, decimalMark)
-      if (reading.ok) values.push(reading.value)
-      else unread.push({ line: index + 1, text: entry, reason: reading.reason })
+  let line = 1
+  for (const { 0: piece, index: start } of text.matchAll(PIECE)) {
+    if (LINE_END.test(piece)) {
+      line += 1
+      continue
     }
+    const reading = readNumber(piece, decimalMark)
+    if (reading.ok) values.push(reading.value)
+    else unread.push({ line, start, text: piece, reason: reading.reason })
   }
-  return { values, unread, lineCount: lines.length }
+  return { values, unread, lineCount: line }
 }

@@ -1,8 +1,10 @@
 import 'server-only'
+import { failure, type Outcome, success } from '@/core/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { database } from './database'
 import { isIdentifier } from './identifier'
+import { notFound } from './problems'
 
 /** A claim with the case that it belongs to. */
 export async function readClaim(
@@ -14,4 +16,13 @@ export async function readClaim(
   const claim = await findClaim(db, claimId)
   const ownCase = claim?.caseId === caseId ? await findCase(db, caseId) : undefined
   return claim && ownCase ? { claim, ownCase } : undefined
+}
+
+/** A claim as it is stored, and its revision. */
+export async function readDraftOf(
+  claimId: string,
+): Promise<Outcome<Pick<StoredClaim, 'draft' | 'revision'>>> {
+  const claim = isIdentifier(claimId) ? await findClaim(await database(), claimId) : undefined
+  if (!claim) return failure(notFound('claim', claimId))
+  return success({ draft: claim.draft, revision: claim.revision })
 }

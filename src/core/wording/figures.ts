@@ -11,6 +11,18 @@ export function formatNumber(value: number, decimals: number): string {
   return withTrueMinus(/[1-9]/.test(text) ? text : text.replace('-', ''))
 }
 
+/**
+ * Two figures that stand side by side to be compared, with as many more decimals as it takes not to look equal where
+ * they differ.
+ */
+export function formatApart(value: number, limit: number, decimals: number): readonly [string, string] {
+  for (let more = decimals; more <= MOST_DECIMALS; more += 1) {
+    const pair = [formatNumber(value, more), formatNumber(limit, more)] as const
+    if (pair[0] !== pair[1] || value === limit) return pair
+  }
+  return [formatFull(value), formatFull(limit)]
+}
+
 /** Every digit of a double: the shortest text that reads back as the same number. */
 export function formatFull(value: number): string {
   return withTrueMinus(String(value))

@@ -3,11 +3,12 @@ import type { FindingOutcome } from '../claim/finding'
 import { claimClause, subjectOf } from './claimWords'
 import { decimalsFor, formatNumber, formatPercent, withUnit } from './figures'
 
-export const OUTCOME_WORDS: Readonly<Record<FindingOutcome, string>> = {
+export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
   'not-contradicted': 'Not contradicted',
   supported: 'Supported',
   'not-supported': 'Not supported',
+  open: 'Open',
 }
 
 const VERB: Readonly<Record<FindingOutcome, string>> = {

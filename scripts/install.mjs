@@ -1,0 +1,37 @@
+// Installs the packages of the lock file where they are missing or older than it.
+import { spawnSync } from 'node:child_process'
+import { statSync } from 'node:fs'
+import path from 'node:path'
+
+export const ROOT = path.resolve(import.meta.dirname, '..')
+
+const LEAST_NODE = [20, 20]
+
+export function ensureInstalled() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) {
+    throw new Error(
+      `This is Node ${process.versions.node}; True Weight needs ${LEAST_NODE.join('.')} or later.`,
+    )
+  }
+  const installed = modifiedAt('node_modules/.package-lock.json')
+  if (installed >= modifiedAt('package-lock.json')) return
+  console.error('Installing packages …')
+  run('npm', ['ci', '--ignore-scripts', '--loglevel=error'])
+}
+
+/** Runs a command to its end; what it prints goes to standard error, which programs do not read. */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 2, 2],
+    env: { ...process.env, ...env },
+  })
+  if (error) throw error
+  if (status !== 0)
+    throw new Error(`${command} ${args.join(' ')} ended with ${status}; its output above says why.`)
+}
+
+function modifiedAt(file) {
+  return statSync(path.join(ROOT, file), { throwIfNoEntry: false })?.mtimeMs ?? 0
+}

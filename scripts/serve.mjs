@@ -1,0 +1,119 @@
+// Serves the application: `npm start` with the user's own data, `npm run demo` with the demo's.
+import { createServer } from 'node:net'
+import { homedir } from 'node:os'
+import path from 'node:path'
+import { setTimeout as wait } from 'node:timers/promises'
+import { parseArgs } from 'node:util'
+import { build, SERVER } from './build.mjs'
+import { ensureInstalled, ROOT, run } from './install.mjs'
+
+const FIRST_PORT = 4180
+const MOST_PORTS = 50
+const USAGE = `Options:
+  --data FOLDER      where the data are kept
+  --port NUMBER      listen there (else the first free one from ${FIRST_PORT})
+  --host ADDRESS     listen on this address (else 127.0.0.1, which only this machine reaches)
+  --allow-host NAME  answer to this host name too, with its port: may be given more than once
+  --demo             serve the demo, in a data folder of its own
+  --dev              serve the sources as they change, for developers`
+
+const { values: options } = readOptions()
+
+try {
+  await serve()
+} catch (error) {
+  console.error(error.message)
+  process.exit(1)
+}
+
+async function serve() {
+  if (options.help) return console.log(USAGE)
+  const host = options.host
+  const port = await choosePort(host)
+  const data = path.resolve(options.data ?? process.env.TRUE_WEIGHT_DATA ?? ownFolder())
+  Object.assign(process.env, {
+    TRUE_WEIGHT_DATA: data,
+    TRUE_WEIGHT_DEMO: options.demo ? '1' : '0',
+    TRUE_WEIGHT_HOSTS: [`${host}:${port}`, ...options['allow-host']].join(','),
+    NEXT_TELEMETRY_DISABLED: '1',
+    HOSTNAME: host,
+    PORT: String(port),
+  })
+  if (options.dev) {
+    ensureInstalled()
+    return run('npx', ['--no-install', 'next', 'dev', '--hostname', host, '--port', String(port)])
+  }
+  await build()
+  process.env.NODE_ENV = 'production'
+  await import(SERVER)
+  await untilAnswered(`http://${bracketed(host)}:${port}/`)
+  console.log(
+    `\nTrue Weight is at http://${bracketed(host)}:${port}/\nIts data are in ${data}\nCtrl+C ends it.`,
+  )
+}
+
+function readOptions() {
+  try {
+    return parseArgs({
+      options: {
+        data: { type: 'string' },
+        port: { type: 'string' },
+        host: { type: 'string', default: '127.0.0.1' },
+        'allow-host': { type: 'string', multiple: true, default: [] },
+        demo: { type: 'boolean', default: false },
+        dev: { type: 'boolean', default: false },
+        help: { type: 'boolean', default: false },
+      },
+    })
+  } catch (error) {
+    console.error(`${error.message}\n${USAGE}`)
+    process.exit(2)
+  }
+}
+
+/** The demo lives with the checkout, the user's own data outlive it. */
+function ownFolder() {
+  if (options.demo) return path.join(ROOT, 'data/demo')
+  return path.join(process.env.XDG_DATA_HOME ?? path.join(homedir(), '.local/share'), 'true-weight')
+}
+
+async function choosePort(host) {
+  if (options.port !== undefined) {
+    const port = Number(options.port)
+    if (!Number.isInteger(port) || port < 1 || port > 65535) {
+      throw new Error(`--port is “${options.port}”; it has to be a whole number from 1 to 65535.`)
+    }
+    if (await isFree(host, port)) return port
+    throw new Error(`Port ${port} on ${host} is taken. Name another with --port, or leave --port out.`)
+  }
+  for (let port = FIRST_PORT; port < FIRST_PORT + MOST_PORTS; port += 1) {
+    if (await isFree(host, port)) return port
+  }
+  throw new Error(
+    `No port from ${FIRST_PORT} to ${FIRST_PORT + MOST_PORTS - 1} is free on ${host}. Name one with --port.`,
+  )
+}
+
+function isFree(host, port) {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', (error) => (error.code === 'EADDRINUSE' ? resolve(false) : reject(error)))
+    probe.listen({ host, port }, () => probe.close(() => resolve(true)))
+  })
+}
+
+async function untilAnswered(address) {
+  for (;;) {
+    try {
+      const { ok } = await fetch(address)
+      if (ok) return
+    } catch {
+      // It does not listen yet.
+    }
+    await wait(100)
+  }
+}
+
+function bracketed(host) {
+  return host.includes(':') ? `[${host}]` : host
+}

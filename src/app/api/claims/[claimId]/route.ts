@@ -1,0 +1,16 @@
+import { answerWith, readBody } from '@/server/answer'
+import { readDraftOf } from '@/server/readClaim'
+import { saveClaim } from '@/server/saveClaim'
+
+type Context = Readonly<{ params: Promise<{ claimId: string }> }>
+
+export async function GET(_: Request, { params }: Context) {
+  const { claimId } = await params
+  return answerWith(await readDraftOf(claimId))
+}
+
+export async function PUT(request: Request, { params }: Context) {
+  const { claimId } = await params
+  const body = await readBody(request)
+  return answerWith(body.ok ? await saveClaim(claimId, body.value, new Date()) : body)
+}

@@ -1,0 +1,40 @@
+import { once } from 'node:events'
+import { createInterface } from 'node:readline'
+import type { Readable, Writable } from 'node:stream'
+import { check } from '@/core/check/check'
+import type { CheckAnswer } from '@/core/check/result'
+import { summary } from '@/core/wording/summary'
+
+const BYTE_ORDER_MARK = /^\ufeff/
+
+/**
+ * Answers check documents, one a line, in order. Empty lines are passed over.
+ *
+ * @returns 0 when every document was answered, 1 when one was refused
+ */
+export async function answerLines(
+  streams: Readonly<{ input: Readable; output: Writable; style: 'json' | 'pretty' }>,
+): Promise<0 | 1> {
+  const { input, output, style } = streams
+  let isRefused = false
+  for await (const line of createInterface({ input, crlfDelay: Infinity })) {
+    const text = line.replace(BYTE_ORDER_MARK, '')
+    if (text.trim() === '') continue
+    const answer = answerTo(text)
+    isRefused ||= !answer.ok
+    const written = style === 'pretty' ? summary(answer) : JSON.stringify(answer)
+    if (!output.write(`${written}\n`)) await once(output, 'drain')
+  }
+  return isRefused ? 1 : 0
+}
+
+function answerTo(line: string): CheckAnswer {
+  try {
+    return check(JSON.parse(line))
+  } catch (error) {
+    if (!(error instanceof SyntaxError)) throw error
+    const seen = line.length > 60 ? `${line.slice(0, 60)}…` : line
+    const message = `The line is not JSON: ${seen} (${error.message}). Write one whole check document on a line.`
+    return { ok: false, error: { code: 'not-json', path: '', message } }
+  }
+}

@@ -1,0 +1,21 @@
+import { open } from 'node:fs/promises'
+import type { Readable } from 'node:stream'
+
+/** A file to read, or standard input for "-". Throws a message for people where the file can't be read. */
+export async function openInput(file: string): Promise<Readable> {
+  if (file === '-') return process.stdin
+  try {
+    const handle = await open(file)
+    if ((await handle.stat()).isDirectory()) throw new Error('it is a folder')
+    return handle.createReadStream()
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException
+    const reason = code === 'ENOENT' ? 'there is no such file' : message
+    throw new Error(
+      `${file} cannot be read: ${reason}. Name a file of check documents, or - for standard input.`,
+      {
+        cause: error,
+      },
+    )
+  }
+}

@@ -1,0 +1,39 @@
+import type { CheckAnswer, CheckResult } from '../check/result'
+import { intervalWords } from './claimLineWords'
+import { decimalsFor, formatFullPValue, formatNumber, formatPValue } from './figures'
+import { OUTCOME_WORDS } from './findingWords'
+import { hypothesisSymbols } from './hypothesisWords'
+import { distributionWords, STATISTIC } from './methodWords'
+import { wayWords } from './waysWords'
+
+const STATISTIC_DECIMALS = 3
+
+/** An answer in a few lines of plain text, for a person at a terminal. */
+export function summary(answer: CheckAnswer): string {
+  const name = answer.id === undefined ? '' : `${answer.id}: `
+  if (!answer.ok) return `${name}Refused. ${answer.error.message}\n`
+  const lines = [
+    `${name}${OUTCOME_WORDS[answer.finding.outcome]}. ${answer.finding.sentence}`,
+    ...linesOf(answer),
+  ]
+  return `${lines.join('\n  ')}\n`
+}
+
+function linesOf({ hypotheses, sample, test, interval, finding, warnings }: CheckResult): readonly string[] {
+  const decimals = decimalsFor(sample.standardError)
+  const letter = STATISTIC[test.method]
+  const formats = { statistic: letter, unit: undefined, decimals, plainDecimals: STATISTIC_DECIMALS }
+  const statistics =
+    test.statistic === undefined ? (test.parts ?? []).map((part) => part.statistic) : [test.statistic]
+  return [
+    `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
+    `n = ${sample.n}, mean ${formatNumber(sample.mean, decimals)}, standard error ${formatNumber(sample.standardError, decimals)}`,
+    `${letter} = ${statistics.map((value) => formatNumber(value, STATISTIC_DECIMALS)).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
+    ...(interval ? [intervalWords(interval, decimals)] : []),
+    ...test.ways.map(
+      (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
+    ),
+    finding.limits,
+    ...warnings.map(({ message }) => `Note: ${message}`),
+  ]
+}

@@ -1,0 +1,82 @@
+import type { Hypotheses } from '../claim/hypotheses'
+import type { WayToDecide } from '../inference/decision'
+import { formatApart, formatFull, formatPercent, formatPValue, withUnit } from './figures'
+
+type Formats = Readonly<{
+  /** The statistic's letter. */
+  statistic: string
+  unit: string | undefined
+  /** Of figures in the claim's unit. */
+  decimals: number
+  /** Of the statistic. */
+  plainDecimals: number
+}>
+
+/** One way to decide as a comparison that can be checked: "t −3.245 ≤ −1.714". */
+export function wayWords(way: WayToDecide, hypotheses: Hypotheses, formats: Formats): string {
+  switch (way.way) {
+    case 'p-value':
+      return `p-value ${formatPValue(way.pValue, way.limit)} ${way.rejects ? '≤' : '>'} ${formatFull(way.limit)}`
+    case 'statistic':
+      return statisticWords(way, hypotheses, formats)
+    case 'interval':
+      return way.against.length === 1 ? boundWords(way, formats) : toleranceWords(way, hypotheses, formats)
+    default:
+      return way satisfies never
+  }
+}
+
+type StatisticWay = Extract<WayToDecide, { way: 'statistic' }>
+type IntervalWay = Extract<WayToDecide, { way: 'interval' }>
+
+const OPPOSITE = { '≤': '>', '≥': '<' } as const
+
+function statisticWords(way: StatisticWay, { alternativeSide }: Hypotheses, formats: Formats): string {
+  const { statistic: t, plainDecimals } = formats
+  const compare = (value: number, wanted: '≤' | '≥', limit: number, name = t) => {
+    const [shown, against] = formatApart(value, limit, plainDecimals)
+    const holds = wanted === '≤' ? value <= limit : value >= limit
+    return `${name} ${shown} ${holds ? wanted : OPPOSITE[wanted]} ${against}`
+  }
+  const [first, last] = [way.statistics[0]!, way.statistics.at(-1)!]
+  const [lower, upper] = [way.limits[0]!, way.limits.at(-1)!]
+  switch (alternativeSide) {
+    case 'less':
+      return compare(first, '≤', lower)
+    case 'greater':
+      return compare(first, '≥', upper)
+    case 'two-sided':
+      return compare(Math.abs(first), '≥', upper, `|${t}|`)
+    case 'outside':
+      return `${compare(first, '≤', lower)} or ${compare(last, '≥', upper)}`
+    case 'inside':
+      return `${compare(first, '≥', lower)} and ${compare(last, '≤', upper)}`
+    default:
+      return alternativeSide satisfies never
+  }
+}
+
+function boundWords(way: IntervalWay, { unit, decimals }: Formats): string {
+  const value = way.against[0]!
+  const level = formatPercent(way.level)
+  const claimed = withUnit(formatFull(value), unit)
+  const apart = (end: number) => formatApart(end, value, decimals)[0]
+  if (way.sides === 'upper')
+    return `${level} upper bound ${apart(way.upper!)} ${way.rejects ? '≤' : '>'} ${claimed}`
+  if (way.sides === 'lower')
+    return `${level} lower bound ${apart(way.lower!)} ${way.rejects ? '≥' : '<'} ${claimed}`
+  const ends = `${apart(way.lower!)} to ${apart(way.upper!)}`
+  return `${level} interval ${ends} ${way.rejects ? 'leaves out' : 'holds'} ${claimed}`
+}
+
+function toleranceWords(
+  way: IntervalWay,
+  { alternativeSide }: Hypotheses,
+  { unit, decimals }: Formats,
+): string {
+  const [lowest, highest] = [way.against[0]!, way.against[1]!]
+  const ends = `${formatApart(way.lower!, lowest, decimals)[0]} to ${formatApart(way.upper!, highest, decimals)[0]}`
+  const limits = `${formatFull(Number(lowest.toPrecision(15)))} to ${withUnit(formatFull(Number(highest.toPrecision(15))), unit)}`
+  const lies = alternativeSide === 'inside' ? 'inside' : 'outside'
+  return `${formatPercent(way.level)} interval ${ends} ${way.rejects ? 'lies' : 'does not lie wholly'} ${lies} ${limits}`
+}

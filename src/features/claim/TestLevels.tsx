@@ -1,0 +1,64 @@
+'use client'
+
+import { chakra, Flex } from '@chakra-ui/react'
+import { formatPercent } from '@/core/wording/figures'
+import { InlineText } from '@/ui/inline/InlineText'
+import { FieldProblems } from '@/ui/workbench/FieldProblems'
+import { useField } from '@/ui/workbench/useField'
+import { useFormats } from '@/ui/workbench/useFormats'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+
+const FIELDS = ['significanceLevel', 'confidenceLevel', 'knownStandardDeviation', 'decimals'] as const
+const Item = chakra('div', {
+  base: { whiteSpace: 'nowrap', '& input, & span': { fontFamily: 'mono' }, '& > b': { fontWeight: '400' } },
+})
+
+/** The levels of the test and of the intervals, the standard deviation it takes, and the decimals that are shown. */
+export function TestLevels() {
+  const { answer } = useWorkbench()
+  const { decimals } = useFormats()
+  const level = answer?.ok ? answer.interval?.level : undefined
+  return (
+    <>
+      <Flex wrap="wrap" gap="6px 24px" marginTop="14px" role="group" aria-label="Levels">
+        <Item>
+          <b>Significance level </b>
+          <InlineText
+            label="Significance level"
+            placeholder="level"
+            inputMode="decimal"
+            {...useField('significanceLevel')}
+          />
+        </Item>
+        <Item>
+          <b>Confidence level </b>
+          <InlineText
+            label="Confidence level"
+            placeholder={level === undefined ? 'follows' : formatPercent(level)}
+            inputMode="decimal"
+            {...useField('confidenceLevel')}
+          />
+        </Item>
+        <Item>
+          <b>Standard deviation </b>
+          <InlineText
+            label="Known standard deviation"
+            placeholder="from the sample"
+            inputMode="decimal"
+            {...useField('knownStandardDeviation')}
+          />
+        </Item>
+        <Item>
+          <b>Decimals </b>
+          <InlineText
+            label="Decimals"
+            placeholder={answer?.ok ? `${decimals}` : 'fitting'}
+            inputMode="decimal"
+            {...useField('decimals')}
+          />
+        </Item>
+      </Flex>
+      <FieldProblems fields={FIELDS} />
+    </>
+  )
+}

@@ -1,0 +1,10 @@
+'use server'
+
+import { redirect } from 'next/navigation'
+import { openCase } from '@/server/changeCase'
+
+/** Opens an empty case and shows it. */
+export async function openNewCase(): Promise<void> {
+  const { caseId } = await openCase(new Date())
+  redirect(`/cases/${caseId}`)
+}

@@ -1,0 +1,55 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import type { RefObject } from 'react'
+import type { DecimalMark } from '@/core/claim/draft'
+import { needed } from '@/intake/readDraft'
+import type { Readings, UnreadEntry } from '@/intake/readings'
+
+export const UNREAD_ID = 'unread-readings'
+/** More than these are counted, not listed. */
+const MOST_LISTED = 8
+
+const LineButton = chakra('button', {
+  base: {
+    padding: 0,
+    border: 0,
+    bg: 'transparent',
+    color: 'brass',
+    textDecoration: 'underline',
+    cursor: 'pointer',
+  },
+})
+
+/** Entries that are no numbers, each with the line that it stands on; choosing the line marks the entry there. */
+export function UnreadList({
+  readings,
+  decimalMark,
+  field,
+}: Readonly<{ readings: Readings; decimalMark: DecimalMark; field: RefObject<HTMLTextAreaElement | null> }>) {
+  const { unread } = readings
+  if (unread.length === 0) return null
+  const more = unread.length - MOST_LISTED
+  return (
+    <Box as="ul" id={UNREAD_ID} role="alert" marginTop="8px">
+      {unread.slice(0, MOST_LISTED).map((entry) => (
+        <li key={entry.start}>
+          <LineButton type="button" onClick={() => select(field.current, entry)}>
+            Line {entry.line}
+          </LineButton>
+          : “{entry.text.slice(0, 40)}” is no number; {needed(entry.reason, decimalMark)}.
+        </li>
+      ))}
+      {more > 0 && <li>and {more} more like these.</li>}
+    </Box>
+  )
+}
+
+function select(field: HTMLTextAreaElement | null, { start, text }: UnreadEntry): void {
+  if (!field) return
+  // A text field counts every line end as one character, as the stored text does.
+  field.focus()
+  field.setSelectionRange(start, start + text.length)
+  const before = field.value.slice(0, start).split('\n').length - 1
+  field.scrollTop = Math.max(0, before * 20 - 80)
+}

@@ -1,0 +1,30 @@
+import 'server-only'
+import { failure, type Outcome } from '@/core/outcome'
+
+const STATUS: Readonly<Record<string, number>> = {
+  'not-found': 404,
+  'changed-elsewhere': 409,
+  'too-large': 413,
+}
+/** Holds the largest draft that is kept, with room for its characters beyond ASCII. */
+const LARGEST_BODY = 32 * 1024 * 1024
+
+/** An outcome as an HTTP answer: 200, or the status that fits its problem. */
+export function answerWith(outcome: Outcome<unknown>): Response {
+  const status = outcome.ok ? 200 : (STATUS[outcome.problem.code] ?? 400)
+  return Response.json(outcome, { status, headers: { 'Cache-Control': 'no-store' } })
+}
+
+/** Reads a request's JSON, or says why it cannot be read. */
+export async function readBody(request: Request): Promise<Outcome<unknown>> {
+  const length = Number(request.headers.get('content-length') ?? 0)
+  if (length > LARGEST_BODY) {
+    const message = `The request is ${length} bytes long; at most ${LARGEST_BODY} are taken.`
+    return failure({ code: 'too-large', path: '', message })
+  }
+  try {
+    return { ok: true, value: await request.json() }
+  } catch {
+    return failure({ code: 'not-json', path: '', message: 'The request is not JSON. Send a JSON object.' })
+  }
+}

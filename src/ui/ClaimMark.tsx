@@ -1,0 +1,25 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { FindingOutcome } from '@/core/claim/finding'
+import { claimTitle, type ClaimWords } from '@/core/wording/claimTitle'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { BalanceMark, MARK_COLOUR } from './BalanceMark'
+
+/** A claim in a line, with the mark of its finding and the word for it. */
+export function ClaimMark({
+  claim,
+}: Readonly<{ claim: ClaimWords & Readonly<{ outcome: FindingOutcome | null }> }>) {
+  const mark = claim.outcome ?? 'open'
+  return (
+    <Flex align="center" gap="12px" paddingBlock="2px">
+      <BalanceMark mark={mark} height={18} />
+      <Box minWidth="0" flex="1">
+        {claimTitle(claim)}
+      </Box>
+      <chakra.span color={MARK_COLOUR[mark]} fontWeight="600" whiteSpace="nowrap">
+        {OUTCOME_WORDS[mark]}
+      </chakra.span>
+    </Flex>
+  )
+}

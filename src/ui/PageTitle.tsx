@@ -1,0 +1,7 @@
+'use client'
+
+import { chakra } from '@chakra-ui/react'
+
+export const PageTitle = chakra('h1', {
+  base: { fontFamily: 'heading', fontSize: '28px', fontWeight: '600', lineHeight: '1.3' },
+})

@@ -1,0 +1,52 @@
+'use client'
+
+import { chakra } from '@chakra-ui/react'
+import { type KeyboardEvent, useRef } from 'react'
+import { InlineFrame, inlineControl } from './InlineFrame'
+
+const Input = chakra('input', { base: inlineControl })
+
+/**
+ * A word of a sentence that is typed in place. Enter leaves it, Escape puts back what stood there before.
+ *
+ * @param placeholder - what stands there while nothing is typed
+ */
+export function InlineText(
+  props: Readonly<{
+    label: string
+    value: string
+    placeholder: string
+    onChange: (value: string) => void
+    isInvalid?: boolean
+    describedBy?: string
+    inputMode?: 'decimal' | 'text'
+    maxLength?: number
+  }>,
+) {
+  const { label, value, placeholder, onChange, isInvalid = false, describedBy, inputMode = 'text' } = props
+  const before = useRef(value)
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key !== 'Enter' && event.key !== 'Escape') return
+    if (event.key === 'Escape') onChange(before.current)
+    event.currentTarget.blur()
+  }
+  return (
+    <InlineFrame shown={value || placeholder} isInvalid={isInvalid}>
+      <Input
+        aria-label={label}
+        aria-invalid={isInvalid || undefined}
+        aria-describedby={describedBy}
+        autoComplete="off"
+        spellCheck={false}
+        htmlSize={1}
+        maxLength={props.maxLength ?? 500}
+        inputMode={inputMode}
+        value={value}
+        placeholder={placeholder}
+        onFocus={() => (before.current = value)}
+        onChange={(event) => onChange(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+    </InlineFrame>
+  )
+}

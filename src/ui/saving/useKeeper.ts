@@ -1,0 +1,34 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { Keeper, type SaveState, type Send } from './Keeper'
+
+/**
+ * Stores a value as it changes, also when the page is left in the middle of a word.
+ *
+ * @param send - the first one given is kept
+ */
+export function useKeeper<T>(value: T, send: Send<T>): Readonly<{ keeper: Keeper<T>; state: SaveState }> {
+  const router = useRouter()
+  const [state, setState] = useState<SaveState>({ kind: 'saved' })
+  const [keeper] = useState(() => new Keeper({ value, send, onState: setState }))
+
+  useEffect(() => keeper.change(value), [keeper, value])
+  useEffect(() => {
+    const leave = () => void keeper.flush()
+    const warn = (event: BeforeUnloadEvent) => {
+      if (keeper.isUnsaved()) event.preventDefault()
+    }
+    addEventListener('pagehide', leave)
+    addEventListener('beforeunload', warn)
+    return () => {
+      removeEventListener('pagehide', leave)
+      removeEventListener('beforeunload', warn)
+      // Pages that were read before the last change was stored would show what was there before.
+      void keeper.flush().then(() => router.refresh())
+    }
+  }, [keeper, router])
+
+  return { keeper, state }
+}

@@ -1,0 +1,21 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useWorkbench } from './WorkbenchProvider'
+
+/** What keeps anything from being computed: what is missing, what can't be read, or why the check was refused. */
+export function NothingComputed() {
+  const { reading, answer } = useWorkbench()
+  const refusal = answer?.ok === false ? [{ field: answer.error.path, message: answer.error.message }] : []
+  const reasons = [...reading.missing, ...reading.problems, ...refusal]
+  return (
+    <Box color="quiet">
+      Nothing is computed yet.
+      <ul>
+        {reasons.map(({ field, message }) => (
+          <li key={`${field} ${message}`}>{message}</li>
+        ))}
+      </ul>
+    </Box>
+  )
+}

@@ -1,0 +1,23 @@
+'use client'
+
+import { Flex } from '@chakra-ui/react'
+import { QuietButton } from '../Button'
+import { SaveLine } from '../saving/SaveLine'
+import { useWorkbench } from './WorkbenchProvider'
+
+/** Whether the claim is stored as it stands here; where another window changed it, which of the two is to stand. */
+export function SaveStatus() {
+  const { state, takeStored, storeThis } = useWorkbench().saving
+  if (state.kind !== 'changed-elsewhere') return <SaveLine state={state} />
+  return (
+    <Flex role="alert" gap="8px" align="center" color="warning" paddingBlock="6px">
+      Changed in another window; what is typed here is no longer stored.
+      <QuietButton type="button" onClick={() => void takeStored()}>
+        Show the stored one
+      </QuietButton>
+      <QuietButton type="button" onClick={() => void storeThis()}>
+        Store this one
+      </QuietButton>
+    </Flex>
+  )
+}

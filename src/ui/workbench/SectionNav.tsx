@@ -1,0 +1,61 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { useEffect, useState } from 'react'
+
+export type SectionEntry = Readonly<{ id: string; title: string }>
+
+const Link = chakra('a', {
+  base: {
+    display: 'block',
+    padding: '6px 0 6px 12px',
+    borderLeft: '2px solid',
+    borderColor: 'rule',
+    color: 'quiet',
+    textDecoration: 'none',
+    _hover: { color: 'ink' },
+    '&[aria-current]': { color: 'ink', fontWeight: '600', borderColor: 'accent' },
+  },
+})
+
+/** The sections of the workbench; the one being read is marked. */
+export function SectionNav({ sections }: Readonly<{ sections: readonly SectionEntry[] }>) {
+  const current = useSectionInView(sections)
+  return (
+    <Box as="nav" aria-label="Sections" position="sticky" top="72px" hideBelow="lg">
+      <ol>
+        {sections.map(({ id, title }, index) => (
+          <li key={id}>
+            <Link href={`#${id}`} aria-current={id === current ? 'true' : undefined}>
+              {index + 1}&ensp;{title}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </Box>
+  )
+}
+
+function useSectionInView(sections: readonly SectionEntry[]): string | undefined {
+  const [current, setCurrent] = useState(sections[0]?.id)
+  useEffect(() => {
+    const seen = new Set<string>()
+    const observer = new IntersectionObserver(
+      (entries) => {
+        for (const { target, isIntersecting } of entries) {
+          if (isIntersecting) seen.add(target.id)
+          else seen.delete(target.id)
+        }
+        const first = sections.find(({ id }) => seen.has(id))
+        if (first) setCurrent(first.id)
+      },
+      { rootMargin: '-72px 0px -60% 0px' },
+    )
+    for (const { id } of sections) {
+      const element = document.getElementById(id)
+      if (element) observer.observe(element)
+    }
+    return () => observer.disconnect()
+  }, [sections])
+  return current
+}

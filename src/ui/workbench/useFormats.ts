@@ -1,0 +1,32 @@
+'use client'
+
+import { decimalsFor, formatNumber, withUnit } from '@/core/wording/figures'
+import { useWorkbench } from './WorkbenchProvider'
+
+export type Formats = Readonly<{
+  unit: string | undefined
+  decimals: number
+  /** Decimals of figures without a unit, such as a test statistic. */
+  plainDecimals: number
+  /** A figure in the claim's unit. */
+  inUnit: (value: number) => string
+  plain: (value: number) => string
+}>
+
+const USUAL_DECIMALS = 3
+
+/** How the figures of this claim are displayed: the decimals chosen once for it, else those that fit the standard error. */
+export function useFormats(): Formats {
+  const { draft, reading, answer } = useWorkbench()
+  const unit = draft.unit || undefined
+  const standardError = answer?.ok ? answer.sample.standardError : 0
+  const decimals = reading.decimals ?? decimalsFor(standardError)
+  const plainDecimals = reading.decimals ?? USUAL_DECIMALS
+  return {
+    unit,
+    decimals,
+    plainDecimals,
+    inUnit: (value) => withUnit(formatNumber(value, decimals), unit),
+    plain: (value) => formatNumber(value, plainDecimals),
+  }
+}
