@@ -5,7 +5,7 @@ const createConfig = nextJest({ dir: './' })
 export default createConfig({
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
-  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/build/', '<rootDir>/dist/'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: {
     '^server-only$': '<rootDir>/tests/emptyModule.ts',
     '^@/(.*)$': '<rootDir>/src/$1',

@@ -8,12 +8,12 @@ test('reads a column, and values apart by tabs, spaces and semicolons', () => {
 })
 
 test('points at what is no number by its line, and reads the rest', () => {
-  const { values, unread } = readReadings('Mass\n14.93\n\n14,88\n15.0x 15.01', 'point')
+  const { values, unread } = readReadings('Net mass\n14.93\n\n14,88\n15.0x 15.01', 'point')
   expect(values).toEqual([14.93, 15.01])
   expect(unread).toEqual([
-    { line: 1, text: 'Mass', reason: 'not-a-number' },
-    { line: 4, text: '14,88', reason: 'other-decimal-mark' },
-    { line: 5, text: '15.0x', reason: 'not-a-number' },
+    { line: 1, start: 0, text: 'Net mass', reason: 'not-a-number' },
+    { line: 4, start: 16, text: '14,88', reason: 'other-decimal-mark' },
+    { line: 5, start: 22, text: '15.0x', reason: 'not-a-number' },
   ])
 })
 

@@ -33,7 +33,20 @@ export function readReadings(text: string, decimalMark: DecimalMark): Readings {
     }
     const reading = readNumber(piece, decimalMark)
     if (reading.ok) values.push(reading.value)
-    else unread.push({ line, start, text: piece, reason: reading.reason })
+    else addUnread(unread, { line, start, text: piece, reason: reading.reason }, text)
   }
   return { values, unread, lineCount: line }
+}
+
+/** Words that stand side by side, "half a reading", make one entry. */
+function addUnread(unread: UnreadEntry[], entry: UnreadEntry, text: string): void {
+  const last = unread.at(-1)
+  const end = last ? last.start + last.text.length : 0
+  const isOneText =
+    last?.line === entry.line &&
+    last.reason === 'not-a-number' &&
+    entry.reason === 'not-a-number' &&
+    /^ +$/.test(text.slice(end, entry.start))
+  if (!isOneText) unread.push(entry)
+  else unread[unread.length - 1] = { ...last, text: text.slice(last.start, entry.start + entry.text.length) }
 }

@@ -12,8 +12,11 @@ import { useField } from '@/ui/workbench/useField'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 const Sentence = chakra('h1', {
-  base: { fontFamily: 'heading', fontSize: '28px', fontWeight: '400', lineHeight: '1.45' },
+  base: { fontFamily: 'heading', fontSize: '26px', fontWeight: '400', lineHeight: '1.45' },
 })
+
+/** A value and its unit stay on one line. */
+const Together = chakra('span', { base: { whiteSpace: 'nowrap' } })
 
 const FIELDS = [
   'source',
@@ -40,13 +43,15 @@ export function ClaimSentence() {
           onChange={(relation) => setField('relation', relation)}
         />{' '}
         {needsTolerance(draft) && <Tolerance />}
-        <InlineText
-          label="Claimed value"
-          placeholder="value"
-          inputMode="decimal"
-          {...useField('claimedValue')}
-        />{' '}
-        <InlineText label="Unit" placeholder="unit" {...useField('unit')} />.
+        <Together>
+          <InlineText
+            label="Claimed value"
+            placeholder="value"
+            inputMode="decimal"
+            {...useField('claimedValue')}
+          />{' '}
+          <InlineText label="Unit" placeholder="unit" {...useField('unit')} />.
+        </Together>
       </Sentence>
       <Box color="quiet" marginTop="4px">
         In its own words: “

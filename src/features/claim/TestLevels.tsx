@@ -20,7 +20,7 @@ export function TestLevels() {
   const level = answer?.ok ? answer.interval?.level : undefined
   return (
     <>
-      <Flex wrap="wrap" gap="6px 24px" marginTop="14px" role="group" aria-label="Levels">
+      <Flex wrap="wrap" gap="6px 20px" marginTop="14px" role="group" aria-label="Levels">
         <Item>
           <b>Significance level </b>
           <InlineText

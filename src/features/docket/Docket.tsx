@@ -53,12 +53,12 @@ function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
           key={entry.id}
           templateColumns={{ base: '1fr', md: '110px 1fr 1.6fr' }}
           gap="4px 24px"
-          alignItems="baseline"
+          alignItems="start"
           paddingBlock="14px"
           borderTop="1px solid"
           borderColor="rule"
         >
-          <Box fontFamily="mono" color="quiet">
+          <Box fontFamily="mono" color="quiet" lineHeight="26px">
             {entry.reference || 'No reference'}
           </Box>
           <div>

@@ -31,16 +31,18 @@ export function UnreadList({
   if (unread.length === 0) return null
   const more = unread.length - MOST_LISTED
   return (
-    <Box as="ul" id={UNREAD_ID} role="alert" marginTop="8px">
-      {unread.slice(0, MOST_LISTED).map((entry) => (
-        <li key={entry.start}>
-          <LineButton type="button" onClick={() => select(field.current, entry)}>
-            Line {entry.line}
-          </LineButton>
-          : “{entry.text.slice(0, 40)}” is no number; {needed(entry.reason, decimalMark)}.
-        </li>
-      ))}
-      {more > 0 && <li>and {more} more like these.</li>}
+    <Box id={UNREAD_ID} role="alert" marginTop="8px">
+      <ul>
+        {unread.slice(0, MOST_LISTED).map((entry) => (
+          <li key={entry.start}>
+            <LineButton type="button" onClick={() => select(field.current, entry)}>
+              Line {entry.line}
+            </LineButton>
+            : “{entry.text.slice(0, 40)}” is no number; {needed(entry.reason, decimalMark)}.
+          </li>
+        ))}
+        {more > 0 && <li>and {more} more like these.</li>}
+      </ul>
     </Box>
   )
 }

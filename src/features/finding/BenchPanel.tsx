@@ -12,16 +12,15 @@ import { Ways } from './Ways'
 const Panel = chakra('aside', {
   base: {
     bg: 'surface',
-    borderColor: 'rule',
     padding: { base: '8px 24px', md: '20px 26px 32px' },
     position: 'sticky',
     bottom: { base: 0, md: 'auto' },
     top: { base: 'auto', md: '46px' },
     height: { base: 'auto', md: 'calc(100vh - 46px)' },
     overflowY: 'auto',
-    borderTop: { base: '1px solid', md: 0 },
-    borderLeft: { base: 0, md: '1px solid' },
-    '@media (max-width: 899px)': { borderColor: 'rule' },
+    borderStyle: 'solid',
+    borderColor: 'rule',
+    borderWidth: { base: '1px 0 0', md: '0 0 0 1px' },
   },
 })
 

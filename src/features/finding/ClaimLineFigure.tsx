@@ -31,7 +31,10 @@ export function ClaimLineFigure() {
       labels: {
         unit: shown.unit ?? '',
         interval: result?.interval ? intervalWords(result.interval, shown.decimals) : '',
-        claimed: claimed.map((value) => `${isTolerance(result) ? 'limit' : 'claimed'} ${formatFull(value)}`),
+        claimed: claimed.map(
+          (value) =>
+            `${isTolerance(result) ? 'limit' : 'claimed'} ${withUnit(formatFull(value), shown.unit)}`,
+        ),
         reading: (value: number) => withUnit(formatFull(value), shown.unit),
       },
       description: claimLineWords({ values, result, unit: shown.unit, decimals: shown.decimals }),

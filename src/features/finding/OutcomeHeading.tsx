@@ -24,7 +24,7 @@ export function OutcomeHeading() {
         </Word>
         {answer?.ok && (
           <chakra.p color="quiet">
-            p ={' '}
+            p-value{' '}
             <Figure
               name="p-value"
               shown={formatPValue(answer.test.pValue, answer.test.significanceLevel)}

@@ -8,8 +8,6 @@ import { useFormats } from '@/ui/workbench/useFormats'
 
 const Verdict = chakra('span', {
   base: {
-    fontFamily: 'mono',
-    fontSize: '13px',
     whiteSpace: 'nowrap',
     color: 'finding.undecided',
     '&[data-rejects=true]': { color: 'finding.contradicted' },

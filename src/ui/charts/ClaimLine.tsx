@@ -8,18 +8,20 @@ import {
   type Plugin,
   PointElement,
   ScatterController,
+  type Tick,
   Tooltip,
 } from 'chart.js'
 import { memo, useMemo } from 'react'
 import { Scatter } from 'react-chartjs-2'
 import { chakra } from '@chakra-ui/react'
+import { formatNumber, withUnit } from '@/core/wording/figures'
 import { type ClaimLineFigures, claimLineData, INTERVAL_ROW } from './claimLineData'
 import { type Colours, useColours } from './useColours'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip)
 
 /** Fixed, so that the picture does not push the page about while it is drawn. */
-const Frame = chakra('div', { base: { position: 'relative', height: '210px' } })
+const Frame = chakra('div', { base: { position: 'relative', height: '220px' } })
 
 export type ClaimLineLabels = Readonly<{
   /** Of the claimed value, or of each limit of a tolerance. */
@@ -80,14 +82,14 @@ function optionsOf(colours: Colours, { x, y }: Drawing, labels: ClaimLineLabels)
         ...x,
         border: { color: colours.ink },
         grid: { display: false },
-        ticks: { color: colours.quiet, font, maxTicksLimit: 5, includeBounds: false, maxRotation: 0 },
-        title: {
-          display: labels.unit !== '',
-          text: labels.unit,
+        ticks: {
           color: colours.quiet,
           font,
-          align: 'end',
-          padding: 0,
+          maxTicksLimit: 5,
+          includeBounds: false,
+          maxRotation: 0,
+          callback: (value, index, ticks) =>
+            axisWords(Number(value), ticks, index === ticks.length - 1 ? labels.unit : ''),
         },
       },
       y: { type: 'linear', ...y, display: false },
@@ -102,6 +104,12 @@ function optionsOf(colours: Colours, { x, y }: Drawing, labels: ClaimLineLabels)
       },
     },
   }
+}
+
+/** A tick of the axis, with as many decimals as the steps between ticks need; the last one carries the unit. */
+function axisWords(value: number, ticks: readonly Tick[], unit: string): string {
+  const step = Math.abs((ticks[1]?.value ?? value) - (ticks[0]?.value ?? 0)) || 1
+  return withUnit(formatNumber(value, Math.max(0, -Math.floor(Math.log10(step) + 1e-9))), unit)
 }
 
 /** Writes the claimed value above its line and the interval below its bar, each kept inside the picture. */
@@ -134,7 +142,7 @@ function labelPlugin(
         )
       })
       if (figures.mean !== undefined) {
-        const below = scales.y!.getPixelForValue(INTERVAL_ROW) + 21
+        const below = scales.y!.getPixelForValue(INTERVAL_ROW) + 22
         write(labels.interval, scales.x!.getPixelForValue(figures.mean), below, colours.ink)
       }
       ctx.restore()

@@ -16,8 +16,8 @@ type Row = ChartDataset<'scatter'>
 /** Columns of dots that fit side by side into the picture. */
 const COLUMNS = 44
 /** Rows below the dots, for the interval and its label. */
-export const INTERVAL_ROW = -2.2
-const LOWEST_ROW = -3.6
+export const INTERVAL_ROW = -2
+const LOWEST_ROW = -5
 /** Few dots stay as round as many would: the picture has room for at least so many rows. */
 const LEAST_ROWS = 7
 

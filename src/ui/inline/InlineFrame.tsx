@@ -25,8 +25,9 @@ const Sizer = chakra('span', {
 })
 
 export const inlineControl = {
-  width: '100%',
-  minWidth: 0,
+  // No width of its own: a list would else be as wide as its longest word.
+  width: 0,
+  minWidth: '100%',
   padding: 0,
   paddingInline: '1px',
   border: 0,

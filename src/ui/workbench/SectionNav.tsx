@@ -49,7 +49,7 @@ function useSectionInView(sections: readonly SectionEntry[]): string | undefined
         const first = sections.find(({ id }) => seen.has(id))
         if (first) setCurrent(first.id)
       },
-      { rootMargin: '-72px 0px -60% 0px' },
+      { rootMargin: '-80px 0px -60% 0px' },
     )
     for (const { id } of sections) {
       const element = document.getElementById(id)

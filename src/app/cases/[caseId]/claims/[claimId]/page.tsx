@@ -44,11 +44,11 @@ export default async function ClaimPage({ params }: Props) {
       >
         <SaveStatus />
       </PageHeader>
-      <Grid templateColumns={{ base: '1fr', md: '1fr 380px', lg: '152px 1fr 420px' }} alignItems="start">
+      <Grid templateColumns={{ base: '1fr', md: '1fr 380px', lg: '152px 1fr 412px' }} alignItems="start">
         <Box paddingLeft="24px" paddingTop="26px" position="sticky" top="46px" hideBelow="lg">
           <SectionNav sections={NAV} />
         </Box>
-        <Box as="main" minWidth="0" padding="26px 36px 48px 24px">
+        <Box as="main" minWidth="0" padding="26px 32px 48px 24px">
           {SECTIONS.map(({ id, Part }, index) => (
             <Part key={id} number={index + 1} />
           ))}

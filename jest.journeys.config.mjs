@@ -1,0 +1,13 @@
+import nextJest from 'next/jest.js'
+
+const createConfig = nextJest({ dir: './' })
+
+/** Journeys through the production build in a real browser: one after the other, since each starts a server. */
+export default createConfig({
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
+  testTimeout: 120_000,
+  maxWorkers: 1,
+})

@@ -1,0 +1,54 @@
+// The one test command: installs what is missing, then type-check, lint, unit tests and browser journeys.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { build } from './build.mjs'
+import { ensureBrowser } from './ensureBrowser.mjs'
+import { ensureInstalled, ROOT } from './install.mjs'
+
+const REPORTS = mkdtempSync(path.join(tmpdir(), 'true-weight-test-'))
+let passed = 0
+let failed = 0
+
+/** A step that passes or fails as a whole. */
+async function step(name, run) {
+  console.log(`\n== ${name}`)
+  try {
+    await run()
+    passed += 1
+  } catch (error) {
+    failed += 1
+    console.error(`${name} failed: ${error.message}`)
+  }
+}
+
+function npm(...args) {
+  const { status } = spawnSync('npm', ['run', '--silent', ...args], { cwd: ROOT, stdio: ['ignore', 1, 2] })
+  if (status !== 0) throw new Error(`npm run ${args.join(' ')} ended with ${status}`)
+}
+
+/** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
+function suite(name, script) {
+  console.log(`\n== ${name}`)
+  const report = path.join(REPORTS, `${script}.json`)
+  const { status } = spawnSync('npm', ['run', '--silent', script, '--', '--json', `--outputFile=${report}`], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 2],
+  })
+  const result = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : undefined
+  passed += result?.numPassedTests ?? 0
+  const broken = (result?.numFailedTests ?? 0) + (result?.numRuntimeErrorTestSuites ?? 1)
+  failed += broken > 0 || status === 0 ? broken : 1
+}
+
+ensureInstalled()
+await step('Types', () => npm('typecheck'))
+await step('Lint', () => npm('lint'))
+suite('Unit tests', 'unit')
+await step('Production build', build)
+await step('Browser', ensureBrowser)
+suite('Journeys', 'journey')
+
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed === 0 ? 0 : 1)

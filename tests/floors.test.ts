@@ -1,0 +1,57 @@
+import { execFileSync } from 'node:child_process'
+
+type Case = readonly [file: string, code: string]
+
+// docs/ARCHITECTURE.md, the table of who may import whom.
+const FORBIDDEN: readonly Case[] = [
+  ['src/core/claim/a.ts', "import React from 'react'"],
+  ['src/core/claim/a.ts', "import { readFileSync } from 'node:fs'"],
+  ['src/core/claim/a.ts', "import { a } from '@/intake/number'"],
+  ['src/core/claim/a.ts', "import { a } from '../../intake/number'"],
+  ['src/core/claim/a.ts', 'export const now = () => new Date()'],
+  ['src/core/claim/a.ts', 'export const any = () => Math.random()'],
+  ['src/intake/a.ts', "import { a } from '@/data/client'"],
+  ['src/data/a.ts', "import { a } from '@/server/database'"],
+  ['src/server/a.ts', "import { a } from '@/features/docket/Docket'"],
+  ['src/ui/a.ts', "import { a } from '@/server/docket'"],
+  ['src/features/docket/a.ts', "import { a } from '@/features/case/CaseView'"],
+  ['src/features/docket/a.ts', "import { a } from '../case/CaseView'"],
+  ['src/features/docket/a.ts', "import { a } from '@/server/docket'"],
+  ['src/app/a.ts', "import { a } from '@/core/check/check'"],
+]
+const ALLOWED: readonly Case[] = [
+  [
+    'src/core/claim/a.ts',
+    "import { z } from 'zod'\nimport { a } from '../outcome'\nimport { b } from './claim'",
+  ],
+  ['src/features/docket/actions.ts', "import { a } from '@/server/docket'"],
+  ['src/features/docket/a.tsx', "import { a } from '@/ui/Button'\nimport { b } from '@/core/outcome'"],
+  ['src/server/a.ts', "import { a } from '@/data/client'\nimport { b } from '@/intake/number'"],
+  ['src/app/a.tsx', "import { a } from '@/features/docket/Docket'\nimport { b } from '@/server/docket'"],
+]
+
+/** Jest cannot load ESLint's configuration into its own sandbox, so one process lints all cases. */
+const LINT = `
+  import { ESLint } from 'eslint'
+  const eslint = new ESLint()
+  const counts = []
+  for (const [filePath, code] of JSON.parse(process.argv[1])) {
+    const [{ messages }] = await eslint.lintText(code, { filePath })
+    counts.push(messages.filter(({ ruleId }) => ruleId?.startsWith('no-restricted')).length)
+  }
+  console.log(JSON.stringify(counts))`
+
+const cases = [...FORBIDDEN, ...ALLOWED]
+let refusals: readonly number[]
+beforeAll(() => {
+  const script = ['--input-type=module', '-e', LINT, JSON.stringify(cases)]
+  refusals = JSON.parse(execFileSync(process.execPath, script, { encoding: 'utf8' })) as number[]
+}, 60_000)
+
+test.each(FORBIDDEN)('%s may not: %s', (...row) => {
+  expect(refusals[cases.findIndex(([file, code]) => file === row[0] && code === row[1])]).toBe(1)
+})
+
+test.each(ALLOWED)('%s may: %s', (...row) => {
+  expect(refusals[cases.findIndex(([file, code]) => file === row[0] && code === row[1])]).toBe(0)
+})

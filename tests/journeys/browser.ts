@@ -1,0 +1,123 @@
+import AxeBuilder from '@axe-core/webdriverjs'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { Builder, By, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver'
+import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
+
+const ARGUMENTS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-dev-shm-usage',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--window-size=1280,900',
+]
+
+/** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
+export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<Driver> {
+  const options = new Options()
+  options.setChromeBinaryPath('/usr/bin/chromium')
+  const profile = mkdtempSync(path.join(tmpdir(), 'true-weight-profile-'))
+  options.addArguments(...ARGUMENTS, `--user-data-dir=${profile}`)
+  const logs = new logging.Preferences()
+  logs.setLevel(logging.Type.BROWSER, logging.Level.ALL)
+  options.setLoggingPrefs(logs)
+  const driver = (await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+    .build()) as Driver
+  const features = [{ name: 'prefers-color-scheme', value: colours }]
+  await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })
+  return driver
+}
+
+/** The one visible control with this name. */
+export function control(driver: WebDriver, name: string): Promise<WebElement> {
+  return driver.wait(
+    async () => {
+      const [found] = await driver.findElements(By.css(`main [aria-label="${name}"]`))
+      return found ?? null
+    },
+    10_000,
+    `There is no control named ${name}`,
+  ) as Promise<WebElement>
+}
+
+/** Types a text in place of the one that a control holds. */
+export async function type(driver: WebDriver, name: string, text: string): Promise<void> {
+  const field = await control(driver, name)
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
+  if (text !== '') await field.sendKeys(text)
+}
+
+export async function choose(driver: WebDriver, name: string, words: string): Promise<void> {
+  const list = await control(driver, name)
+  await list.findElement(By.xpath(`./option[normalize-space()="${words}"]`)).click()
+}
+
+/** Puts a text into a control at once, as pasting does. */
+export async function paste(driver: WebDriver, name: string, text: string): Promise<void> {
+  const field = await control(driver, name)
+  await driver.executeScript('arguments[0].focus(); arguments[0].select()', field)
+  await driver.executeScript('document.execCommand("insertText", false, arguments[0])', text)
+}
+
+/** Waits until a text stands on the page, and fails with what stood there instead. */
+export async function see(driver: WebDriver, text: string | RegExp, within = 'body'): Promise<void> {
+  let shown = ''
+  const isShown = async () => {
+    shown = plain(await textOf(driver, within))
+    return typeof text === 'string' ? shown.includes(text) : text.test(shown)
+  }
+  await driver.wait(isShown, 10_000).catch(() => {
+    throw new Error(`“${text}” did not appear within ${within}. What stood there:\n${shown}`)
+  })
+}
+
+export async function textOf(driver: WebDriver, selector: string): Promise<string> {
+  const [found] = await driver.findElements(By.css(selector))
+  return found ? found.getText().catch(() => '') : ''
+}
+
+/** Thin and unbreakable spaces as plain ones. */
+export function plain(text: string): string {
+  return text.replace(/[\u00a0\u2002\u2009\u202f]/g, ' ')
+}
+
+/** A figure of a table, by its name. */
+export async function figure(driver: WebDriver, table: string, name: string): Promise<string> {
+  const cell = await driver.findElement(
+    By.xpath(
+      `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]/td`,
+    ),
+  )
+  return plain(await cell.getText())
+}
+
+export async function untilSaved(driver: WebDriver): Promise<void> {
+  await driver.wait(
+    async () => (await driver.findElements(By.css('[data-saving=saved]'))).length === 1,
+    10_000,
+    'The page never said that it is saved',
+  )
+}
+
+/** What keeps a page from being usable by everyone, as axe-core sees it: nothing, one hopes. */
+export async function violations(driver: WebDriver): Promise<readonly string[]> {
+  const { violations: found } = await new AxeBuilder(driver).analyze()
+  return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`))
+}
+
+/** What the browser complained of since it was last asked: errors, and breaches of the content policy. */
+export async function complaints(driver: WebDriver): Promise<readonly string[]> {
+  const entries = await driver.manage().logs().get(logging.Type.BROWSER)
+  return entries
+    .filter(({ level }) => level.value >= logging.Level.WARNING.value)
+    .map(({ message }) => message)
+}

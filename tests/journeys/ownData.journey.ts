@@ -1,0 +1,104 @@
+import { By } from 'selenium-webdriver'
+import type { Driver } from 'selenium-webdriver/chrome'
+import { choose, complaints, control, openBrowser, paste, see, type, untilSaved } from './browser'
+import { kill, serve, type Served } from './server'
+
+let server: Served
+let driver: Driver
+
+beforeAll(async () => {
+  server = await serve([])
+  driver = await openBrowser()
+})
+afterAll(async () => {
+  await driver?.quit()
+  await kill(server)
+})
+
+test('the user’s own docket is empty at first, and a case is opened, named and given claims', async () => {
+  await driver.get(server.address)
+  await see(driver, 'The docket is empty.')
+  await driver.findElement(By.xpath('//button[.="Open a case"]')).click()
+  await type(driver, 'Subject', 'Stove fans')
+  await type(driver, 'Reference', 'WH-020')
+  await untilSaved(driver)
+  await driver.findElement(By.xpath('//button[.="Add a claim"]')).click()
+  await see(driver, 'says the mean', 'main h1')
+  await see(driver, 'Claim 2 of 2', 'header')
+  await see(driver, 'State the claimed value.', 'aside')
+})
+
+test('a claim is written, measured and found from nothing', async () => {
+  await type(driver, 'Quantity', 'sound level')
+  await choose(driver, 'Relation', 'less than')
+  await type(driver, 'Claimed value', '42')
+  await type(driver, 'Unit', 'dB')
+  await paste(driver, 'Readings', '41.2\n40.8\n41.5\n41.1')
+  await see(driver, 'Supported', 'aside')
+  await untilSaved(driver)
+  await driver.findElement(By.partialLinkText('Stove fans')).click()
+  await see(driver, 'Mean sound level less than', 'main ol')
+  await see(driver, 'Supported', 'main ol')
+  expect(await (await control(driver, 'Reference')).getAttribute('value')).toBe('WH-020')
+})
+
+test('markup in a name is shown as text', async () => {
+  await type(driver, 'Subject', '<img src=x onerror=alert(1)>')
+  await untilSaved(driver)
+  await driver.findElement(By.linkText('Docket')).click()
+  await see(driver, '<img src=x onerror=alert(1)>', 'main')
+  expect(await complaints(driver)).toEqual([])
+})
+
+test('an address that leads nowhere says so', async () => {
+  await driver.get(`${server.address}/cases/nowhere`)
+  await see(driver, 'There is nothing at this address.')
+})
+
+const claimAddress = () => `${server.address}/api/claims/00000000-0000-7000-8000-000000000000`
+
+test('pages are sent with a strict content policy and the usual headers, from this machine only', async () => {
+  const { headers } = await fetch(server.address)
+  const policy = headers.get('content-security-policy') ?? ''
+  expect(policy).toContain("default-src 'self'")
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'(;|$)/)
+  expect(policy).not.toContain('unsafe')
+  expect(headers.get('x-content-type-options')).toBe('nosniff')
+  expect(headers.get('x-frame-options')).toBe('DENY')
+  expect(headers.get('referrer-policy')).toBe('no-referrer')
+  expect(headers.get('x-powered-by')).toBeNull()
+})
+
+test('another site can change nothing, and another host name gets nothing', async () => {
+  const put = (extra: Record<string, string>) =>
+    fetch(claimAddress(), {
+      method: 'PUT',
+      body: '{}',
+      headers: { 'Content-Type': 'application/json', ...extra },
+    })
+  expect((await put({ Origin: 'http://elsewhere.example' })).status).toBe(403)
+  expect((await put({ Origin: 'null' })).status).toBe(403)
+  expect((await put({ Origin: server.address })).status).toBe(400)
+  const { request } = await import('node:http')
+  const status = await new Promise((resolve, reject) => {
+    request(server.address, { headers: { Host: 'elsewhere.example' } }, (answer) =>
+      resolve(answer.statusCode),
+    )
+      .on('error', reject)
+      .end()
+  })
+  expect(status).toBe(403)
+})
+
+test('what is malformed or too large is refused with what is wrong', async () => {
+  const put = async (body: string) => {
+    const answer = await fetch(claimAddress(), { method: 'PUT', body })
+    return {
+      status: answer.status,
+      code: ((await answer.json()) as { problem: { code: string } }).problem.code,
+    }
+  }
+  expect(await put('{')).toEqual({ status: 400, code: 'not-json' })
+  expect(await put('{"draft": 1}')).toEqual({ status: 400, code: 'invalid' })
+  expect(await put(`"${'x'.repeat(33 * 1024 * 1024)}"`)).toEqual({ status: 413, code: 'too-large' })
+})
