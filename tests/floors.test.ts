@@ -49,7 +49,7 @@ beforeAll(() => {
 }, 60_000)
 
 test.each(FORBIDDEN)('%s may not: %s', (...row) => {
-  expect(refusals[cases.findIndex(([file, code]) => file === row[0] && code === row[1])]).toBe(1)
+  expect(refusals[cases.findIndex(([file, code]) => file === row[0] && code === row[1])]).toBeGreaterThan(0)
 })
 
 test.each(ALLOWED)('%s may: %s', (...row) => {

@@ -2,7 +2,15 @@ import AxeBuilder from '@axe-core/webdriverjs'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { Builder, By, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver'
+import {
+  Builder,
+  By,
+  Key,
+  logging,
+  until as conditions,
+  type WebDriver,
+  type WebElement,
+} from 'selenium-webdriver'
 import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
 const ARGUMENTS = [
@@ -47,6 +55,11 @@ export function control(driver: WebDriver, name: string): Promise<WebElement> {
     10_000,
     `There is no control named ${name}`,
   ) as Promise<WebElement>
+}
+
+/** Clicks the link whose words begin so, once it is there. */
+export async function follow(driver: WebDriver, words: string): Promise<void> {
+  await driver.wait(conditions.elementLocated(By.partialLinkText(words)), 10_000).click()
 }
 
 /** Types a text in place of the one that a control holds. */

@@ -3,6 +3,7 @@ import type { Driver } from 'selenium-webdriver/chrome'
 import { readReference } from '@tests/reference/reference'
 import {
   choose,
+  follow,
   complaints,
   control,
   figure,
@@ -14,7 +15,7 @@ import {
   type,
   violations,
 } from './browser'
-import { kill, serve, type Served } from './server'
+import { killAll, serve, type Served } from './server'
 
 let server: Served
 let driver: Driver
@@ -25,16 +26,16 @@ beforeAll(async () => {
 })
 afterAll(async () => {
   await driver?.quit()
-  await kill(server)
+  await killAll()
 })
 
 test('from the docket to the workbench of a claim', async () => {
   await driver.get(server.address)
   await see(driver, 'Brackwater pellet sacks', 'main')
   await see(driver, 'Contradicted', 'main')
-  await driver.findElement(By.linkText('Brackwater pellet sacks')).click()
+  await follow(driver, 'Brackwater pellet sacks')
   await see(driver, 'Claims made by')
-  await driver.findElement(By.partialLinkText('Mean net mass at least')).click()
+  await follow(driver, 'Mean net mass at least')
   await see(driver, 'says the mean', 'main h1')
   expect(await (await control(driver, 'Quantity')).getAttribute('value')).toBe('net mass')
 })
@@ -193,10 +194,10 @@ test.each(['light', 'dark'] as const)('axe finds nothing on any view, in %s colo
     await other.get(server.address)
     await see(other, 'Docket', 'main h1')
     expect(await violations(other)).toEqual([])
-    await other.findElement(By.css('main ul a')).click()
+    await follow(other, 'Brackwater pellet sacks')
     await see(other, 'Claims made by')
     expect(await violations(other)).toEqual([])
-    await other.findElement(By.css('main ol a')).click()
+    await follow(other, 'Mean net mass')
     await see(other, 'says the mean', 'main h1')
     await paste(other, 'Readings', '12.1\n13.9\nhalf a reading\n14.0')
     await type(other, 'Claimed value', '12.5')

@@ -2,8 +2,19 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { By } from 'selenium-webdriver'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { choose, complaints, control, openBrowser, paste, see, textOf, type, untilSaved } from './browser'
-import { kill, launch, serve, type Served, until } from './server'
+import {
+  choose,
+  follow,
+  complaints,
+  control,
+  openBrowser,
+  paste,
+  see,
+  textOf,
+  type,
+  untilSaved,
+} from './browser'
+import { kill, launch, killAll, serve, type Served, until } from './server'
 
 let server: Served
 let driver: Driver
@@ -14,13 +25,13 @@ beforeAll(async () => {
 })
 afterAll(async () => {
   await driver?.quit()
-  await kill(server)
+  await killAll()
 })
 
 test('a claim is there to be changed', async () => {
   await driver.get(server.address)
-  await driver.findElement(By.linkText('Brackwater pellet sacks')).click()
-  await driver.findElement(By.css('main ol a')).click()
+  await follow(driver, 'Brackwater pellet sacks')
+  await follow(driver, 'Mean net mass')
   await see(driver, 'Contradicted', 'aside')
 })
 
@@ -81,7 +92,7 @@ test('a second window that has not seen the last change overwrites nothing', asy
 
 test('a change made just before leaving is on the docket', async () => {
   await type(driver, 'Claimed value', '')
-  await driver.findElement(By.linkText('Docket')).click()
+  await follow(driver, 'Docket')
   await see(driver, 'Claim without a value', 'main')
   await driver.navigate().back()
   expect(await (await control(driver, 'Claimed value')).getAttribute('value')).toBe('')

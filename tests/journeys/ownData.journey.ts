@@ -1,7 +1,7 @@
 import { By } from 'selenium-webdriver'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { choose, complaints, control, openBrowser, paste, see, type, untilSaved } from './browser'
-import { kill, serve, type Served } from './server'
+import { choose, follow, complaints, control, openBrowser, paste, see, type, untilSaved } from './browser'
+import { killAll, serve, type Served } from './server'
 
 let server: Served
 let driver: Driver
@@ -12,7 +12,7 @@ beforeAll(async () => {
 })
 afterAll(async () => {
   await driver?.quit()
-  await kill(server)
+  await killAll()
 })
 
 test('the user’s own docket is empty at first, and a case is opened, named and given claims', async () => {
@@ -36,7 +36,7 @@ test('a claim is written, measured and found from nothing', async () => {
   await paste(driver, 'Readings', '41.2\n40.8\n41.5\n41.1')
   await see(driver, 'Supported', 'aside')
   await untilSaved(driver)
-  await driver.findElement(By.partialLinkText('Stove fans')).click()
+  await follow(driver, 'Stove fans')
   await see(driver, 'Mean sound level less than', 'main ol')
   await see(driver, 'Supported', 'main ol')
   expect(await (await control(driver, 'Reference')).getAttribute('value')).toBe('WH-020')
@@ -45,7 +45,7 @@ test('a claim is written, measured and found from nothing', async () => {
 test('markup in a name is shown as text', async () => {
   await type(driver, 'Subject', '<img src=x onerror=alert(1)>')
   await untilSaved(driver)
-  await driver.findElement(By.linkText('Docket')).click()
+  await follow(driver, 'Docket')
   await see(driver, '<img src=x onerror=alert(1)>', 'main')
   expect(await complaints(driver)).toEqual([])
 })

@@ -15,6 +15,8 @@ export type Served = Readonly<{
   output: () => string
 }>
 
+const running = new Set<ChildProcess>()
+
 export const newDataFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-journey-'))
 
 /** Starts the production build as a user does, with a data folder and a port of its own, and waits for its first page. */
@@ -32,6 +34,8 @@ export async function serve(options: readonly string[], data = newDataFolder()):
 
 export function launch(options: readonly string[]) {
   const child = spawn(process.execPath, [path.join(ROOT, 'scripts/serve.mjs'), ...options], { cwd: ROOT })
+  running.add(child)
+  child.once('exit', () => running.delete(child))
   let printed = ''
   child.stdout.on('data', (chunk) => (printed += chunk))
   child.stderr.on('data', (chunk) => (printed += chunk))
@@ -44,6 +48,11 @@ export async function kill({ process: child }: Pick<Served, 'process'>): Promise
   const ended = new Promise((resolve) => child.once('exit', resolve))
   child.kill('SIGKILL')
   await ended
+}
+
+/** Ends every server that a journey has started. */
+export async function killAll(): Promise<void> {
+  for (const child of running) await kill({ process: child })
 }
 
 export async function until(isTrue: () => boolean | Promise<boolean>, limit: number): Promise<void> {
