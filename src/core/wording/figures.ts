@@ -3,12 +3,25 @@ const MINUS = '\u2212'
 /** Beyond these a figure is written with a power of ten. */
 const MOST_DECIMALS = 12
 const LARGEST_PLAIN = 1e15
+/** So many digits of a decimal number survive its way through a double. */
+const DECIMAL_DIGITS = 15
 
 /** A figure to so many decimals, rounded once from full precision, with a true minus sign. */
 export function formatNumber(value: number, decimals: number): string {
   const isPlain = decimals <= MOST_DECIMALS && Math.abs(value) < LARGEST_PLAIN
-  const text = isPlain ? value.toFixed(decimals) : value.toExponential(5)
+  const text = isPlain ? roundedAsByHand(value, decimals) : value.toExponential(5)
   return withTrueMinus(/[1-9]/.test(text) ? text : text.replace('-', ''))
+}
+
+/**
+ * Halves go away from zero, as they do by hand: the mean of 41.2, 40.8, 41.1 and 42.0 is 41.275, which is 41.28 to two
+ * decimals, though the double nearest to it lies a little below.
+ */
+function roundedAsByHand(value: number, decimals: number): string {
+  const [digits, exponent = 0] = Math.abs(value).toPrecision(DECIMAL_DIGITS).split('e')
+  const shifted = Math.round(Number(`${digits}e${Number(exponent) + decimals}`))
+  if (!Number.isSafeInteger(shifted)) return value.toFixed(decimals)
+  return (Math.sign(value) * Number(`${shifted}e-${decimals}`)).toFixed(decimals)
 }
 
 /**
@@ -56,9 +69,11 @@ export function formatPValue(pValue: number | undefined, significanceLevel: numb
   if (pValue === undefined) return '< 1e-300'
   if (pValue < 0.001 && significanceLevel >= 0.001) return '< 0.001'
   for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MOST_DECIMALS; decimals += 1) {
-    const text = pValue.toFixed(decimals)
-    const isTelling = Number(text) > 0 && Number(text) <= significanceLevel === pValue <= significanceLevel
-    if (isTelling && (Number(text) < 1 || pValue === 1)) return text
+    const text = roundedAsByHand(pValue, decimals)
+    const shown = Number(text)
+    const isTelling =
+      shown > 0 && Math.sign(shown - significanceLevel) === Math.sign(pValue - significanceLevel)
+    if (isTelling && (shown < 1 || pValue === 1)) return text
   }
   return formatFull(pValue)
 }

@@ -34,7 +34,7 @@ export function TestLevels() {
           <b>Confidence level </b>
           <InlineText
             label="Confidence level"
-            placeholder={level === undefined ? 'follows' : formatPercent(level)}
+            placeholder={level === undefined ? 'automatic' : formatPercent(level)}
             inputMode="decimal"
             {...useField('confidenceLevel')}
           />
@@ -52,7 +52,7 @@ export function TestLevels() {
           <b>Decimals </b>
           <InlineText
             label="Decimals"
-            placeholder={answer?.ok ? `${decimals}` : 'fitting'}
+            placeholder={answer?.ok ? `${decimals}` : 'automatic'}
             inputMode="decimal"
             {...useField('decimals')}
           />

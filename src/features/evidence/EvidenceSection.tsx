@@ -20,7 +20,7 @@ export function EvidenceSection({ number }: Readonly<{ number: number }>) {
   return (
     <Section id="evidence" number={number} title="Evidence">
       <Counted aria-live="polite">
-        {values.length === 1 ? '1 reading' : `${values.length} readings`}
+        {countOf(values.length)}
         {draft.unit && ` in ${draft.unit}`}, written with a{' '}
         <InlineChoice
           label="Decimal mark"
@@ -44,4 +44,9 @@ export function EvidenceSection({ number }: Readonly<{ number: number }>) {
       <UnreadList readings={reading.readings} decimalMark={draft.decimalMark} field={field} />
     </Section>
   )
+}
+
+function countOf(count: number): string {
+  if (count === 0) return 'No readings yet'
+  return count === 1 ? '1 reading' : `${count} readings`
 }

@@ -5,7 +5,6 @@ import {
   type ChartOptions,
   LinearScale,
   LineElement,
-  type Plugin,
   PointElement,
   ScatterController,
   type Tick,
@@ -15,10 +14,11 @@ import { memo, useMemo } from 'react'
 import { Scatter } from 'react-chartjs-2'
 import { chakra } from '@chakra-ui/react'
 import { formatNumber, withUnit } from '@/core/wording/figures'
-import { type ClaimLineFigures, claimLineData, INTERVAL_ROW } from './claimLineData'
+import { type ClaimLineFigures, claimLineData } from './claimLineData'
+import { labelPlugin } from './labelPlugin'
 import { type Colours, useColours } from './useColours'
 
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip)
+Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, labelPlugin)
 
 /** Fixed, so that the picture does not push the page about while it is drawn. */
 const Frame = chakra('div', { base: { position: 'relative', height: '220px' } })
@@ -44,22 +44,15 @@ export const ClaimLine = memo(function ClaimLine({
   const colours = useColours()
   const drawing = useMemo(() => colours && claimLineData(figures, colours), [figures, colours])
   const options = useMemo(
-    () => colours && drawing && optionsOf(colours, drawing, labels),
-    [colours, drawing, labels],
-  )
-  const plugins = useMemo(
-    () => (colours ? [labelPlugin(figures, labels, colours)] : []),
-    [figures, labels, colours],
+    () => colours && drawing && optionsOf({ colours, drawing, labels, figures }),
+    [colours, drawing, labels, figures],
   )
   if (!drawing || !options) return <Frame />
   return (
     <Frame>
-      {/* A plugin is fixed when a chart is made, so another label makes another chart. */}
       <Scatter
-        key={JSON.stringify([labels.claimed, labels.interval, colours])}
         data={{ datasets: drawing.datasets }}
         options={options}
-        plugins={plugins}
         role="img"
         aria-label={description}
         data-testid="claim-line"
@@ -70,7 +63,16 @@ export const ClaimLine = memo(function ClaimLine({
 
 type Drawing = ReturnType<typeof claimLineData>
 
-function optionsOf(colours: Colours, { x, y }: Drawing, labels: ClaimLineLabels): ChartOptions<'scatter'> {
+function optionsOf(
+  input: Readonly<{
+    colours: Colours
+    drawing: Drawing
+    labels: ClaimLineLabels
+    figures: ClaimLineFigures
+  }>,
+): ChartOptions<'scatter'> {
+  const { colours, labels, figures } = input
+  const { x, y, intervalRow } = input.drawing
   const font = { family: '"IBM Plex Mono"', size: 11 }
   return {
     animation: false,
@@ -95,6 +97,23 @@ function optionsOf(colours: Colours, { x, y }: Drawing, labels: ClaimLineLabels)
       y: { type: 'linear', ...y, display: false },
     },
     plugins: {
+      labels: {
+        background: colours.surface,
+        labels: [
+          ...figures.claimed.map((value, index) => ({
+            text: labels.claimed[index] ?? '',
+            x: value,
+            // The limits of a tolerance may be close: their labels stand away from each other.
+            ...(figures.claimed.length === 2
+              ? { side: index === 0 ? ('left' as const) : ('right' as const) }
+              : {}),
+            colour: colours.brass,
+          })),
+          ...(figures.mean === undefined
+            ? []
+            : [{ text: labels.interval, x: figures.mean, y: intervalRow, colour: colours.ink }]),
+        ],
+      },
       tooltip: {
         displayColors: false,
         callbacks: {
@@ -110,42 +129,4 @@ function optionsOf(colours: Colours, { x, y }: Drawing, labels: ClaimLineLabels)
 function axisWords(value: number, ticks: readonly Tick[], unit: string): string {
   const step = Math.abs((ticks[1]?.value ?? value) - (ticks[0]?.value ?? 0)) || 1
   return withUnit(formatNumber(value, Math.max(0, -Math.floor(Math.log10(step) + 1e-9))), unit)
-}
-
-/** Writes the claimed value above its line and the interval below its bar, each kept inside the picture. */
-function labelPlugin(
-  figures: ClaimLineFigures,
-  labels: ClaimLineLabels,
-  colours: Colours,
-): Plugin<'scatter'> {
-  return {
-    id: 'labels',
-    afterDatasetsDraw({ ctx, chartArea, scales }) {
-      const write = (text: string, x: number, y: number, colour: string) => {
-        const half = ctx.measureText(text).width / 2
-        const centre = Math.min(chartArea.right - half, Math.max(chartArea.left + half, x))
-        ctx.fillStyle = colours.surface
-        ctx.fillRect(centre - half - 3, y - 8, 2 * half + 6, 16)
-        ctx.fillStyle = colour
-        ctx.fillText(text, centre, y)
-      }
-      ctx.save()
-      ctx.font = '12px "IBM Plex Mono"'
-      ctx.textAlign = 'center'
-      ctx.textBaseline = 'middle'
-      figures.claimed.forEach((value, index) => {
-        write(
-          labels.claimed[index] ?? '',
-          scales.x!.getPixelForValue(value),
-          chartArea.top - 9,
-          colours.brass,
-        )
-      })
-      if (figures.mean !== undefined) {
-        const below = scales.y!.getPixelForValue(INTERVAL_ROW) + 22
-        write(labels.interval, scales.x!.getPixelForValue(figures.mean), below, colours.ink)
-      }
-      ctx.restore()
-    },
-  }
 }

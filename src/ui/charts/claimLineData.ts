@@ -1,5 +1,5 @@
 import type { ChartDataset } from 'chart.js'
-import { stackReadings } from './stackReadings'
+import { type Dot, stackReadings } from './stackReadings'
 import type { Colours } from './useColours'
 
 export type ClaimLineFigures = Readonly<{
@@ -13,28 +13,33 @@ export type ClaimLineFigures = Readonly<{
 
 type Row = ChartDataset<'scatter'>
 
-/** Columns of dots that fit side by side into the picture. */
-const COLUMNS = 44
-/** Rows below the dots, for the interval and its label. */
-export const INTERVAL_ROW = -2
+/** The width of the picture in dots of one pixel. */
+const WIDTH = 352
+/** Rows of dots that the picture has room for before they have to overlap. */
+const ROWS = 7
+/** Below the dots, in rows where those have room: the interval, and the end of the picture. */
+const INTERVAL_ROW = -2
 const LOWEST_ROW = -5
-/** Few dots stay as round as many would: the picture has room for at least so many rows. */
-const LEAST_ROWS = 7
 
 /** What is drawn, and the ranges that hold it. */
 export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
   const x = rangeOf(figures)
-  const dots = stackReadings(figures.values, (x.max - x.min) / COLUMNS)
+  const radius = radiusFor(figures.values.length)
+  const dots = stackReadings(figures.values, ((x.max - x.min) * 2 * radius) / WIDTH)
   const highest = dots.reduce((most, dot) => Math.max(most, dot.y), 0)
-  const y = { min: LOWEST_ROW, max: Math.max(LEAST_ROWS, highest + 1.5) }
+  const max = Math.max(ROWS, highest + 1.5)
+  const scale = max / ROWS
+  const y = { min: LOWEST_ROW * scale, max }
+  const intervalRow = INTERVAL_ROW * scale
   return {
     x,
     y,
+    intervalRow,
     datasets: [
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
-      readingDots(dots, colours),
-      ...intervalBar(figures, colours),
-      ...meanTick(figures, colours),
+      readingDots(dots, radius, colours),
+      ...intervalBar(figures, intervalRow, colours),
+      ...meanTick(figures, intervalRow, colours),
     ] as Row[],
   }
 }
@@ -54,15 +59,21 @@ function rangeOf({ values, lower, upper, mean, claimed }: ClaimLineFigures) {
   return { min: min - margin, max: max + margin }
 }
 
-function readingDots(dots: readonly Readonly<{ x: number; y: number }>[], colours: Colours): Row {
+/** In pixels: the more readings, the smaller. */
+function radiusFor(count: number): number {
+  if (count <= 300) return 4
+  return count <= 3000 ? 2.5 : 1.5
+}
+
+function readingDots(dots: readonly Dot[], radius: number, colours: Colours): Row {
   return {
     label: 'Reading',
     data: [...dots],
     pointStyle: 'circle',
-    pointRadius: 4,
-    pointHoverRadius: 5,
+    pointRadius: radius,
+    pointHoverRadius: radius + 1,
     borderColor: colours.ink,
-    borderWidth: 1.25,
+    borderWidth: radius / 3.2,
     pointBackgroundColor: 'transparent',
   }
 }
@@ -84,12 +95,12 @@ function claimedLine(x: number, y: Readonly<{ min: number; max: number }>, colou
 
 const tick = { pointStyle: 'line', pointRotation: 90 } as const
 
-function intervalBar({ lower, upper }: ClaimLineFigures, colours: Colours): readonly Row[] {
+function intervalBar({ lower, upper }: ClaimLineFigures, y: number, colours: Colours): readonly Row[] {
   const ends = [lower, upper].filter((end) => end !== undefined)
   return [
     {
       label: 'Interval',
-      data: ends.map((x) => ({ x, y: INTERVAL_ROW })),
+      data: ends.map((x) => ({ x, y })),
       showLine: true,
       borderColor: colours.accent,
       borderWidth: 4,
@@ -101,12 +112,12 @@ function intervalBar({ lower, upper }: ClaimLineFigures, colours: Colours): read
   ]
 }
 
-function meanTick({ mean }: ClaimLineFigures, colours: Colours): readonly Row[] {
+function meanTick({ mean }: ClaimLineFigures, y: number, colours: Colours): readonly Row[] {
   if (mean === undefined) return []
   return [
     {
       label: 'Mean',
-      data: [{ x: mean, y: INTERVAL_ROW }],
+      data: [{ x: mean, y }],
       borderColor: colours.ink,
       ...tick,
       pointRadius: 12,
