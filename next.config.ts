@@ -25,6 +25,8 @@ const config: NextConfig = {
   ],
   poweredByHeader: false,
   reactStrictMode: true,
+  // A keystroke then renders again only what it changes.
+  reactCompiler: true,
   devIndicators: false,
   experimental: { optimizePackageImports: ['@chakra-ui/react'] },
 }

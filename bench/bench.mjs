@@ -1,0 +1,13 @@
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- start|keystroke|size` for one.
+import { measureKeystroke } from './keystroke.mjs'
+import { measureSize } from './size.mjs'
+import { measureStart } from './start.mjs'
+
+const BENCHES = { start: measureStart, keystroke: measureKeystroke, size: measureSize }
+const wanted = process.argv.slice(2)
+const unknown = wanted.find((name) => !(name in BENCHES))
+if (unknown) {
+  console.error(`There is no bench “${unknown}”. Name one of: ${Object.keys(BENCHES).join(', ')}.`)
+  process.exit(2)
+}
+for (const name of wanted.length > 0 ? wanted : Object.keys(BENCHES)) await BENCHES[name]()

@@ -1,0 +1,49 @@
+// From a keystroke in the readings to the new finding on the page: the script time that it takes.
+import { By, Key } from 'selenium-webdriver'
+import { withWorkbench } from './workbench.mjs'
+
+const GOALS = [
+  [24, 16],
+  [10_000, 50],
+]
+const KEYSTROKES = 30
+
+export async function measureKeystroke() {
+  await withWorkbench(async (driver) => {
+    await driver.setPermission('clipboard-read', 'granted')
+    await driver.setPermission('clipboard-write', 'granted')
+    const field = await driver.findElement(By.css('[aria-label=Readings]'))
+    for (const [count, goal] of GOALS) {
+      const readings = Array.from({ length: count }, (_, i) =>
+        (14.9 + Math.sin(i * 12.9898) * 0.1).toFixed(3),
+      )
+      await driver.executeScript('return navigator.clipboard.writeText(arguments[0])', readings.join('\n'))
+      await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.chord(Key.CONTROL, 'v'))
+      await driver.executeScript(OBSERVE)
+      // A digit comes and goes behind the last reading, so that every keystroke changes the figures.
+      for (let i = 0; i < KEYSTROKES; i += 1) {
+        await field.sendKeys(i % 2 === 0 ? '9' : Key.BACK_SPACE)
+        await driver.sleep(500)
+      }
+      const times = await driver.executeScript('return window.keystrokes')
+      const sorted = times.toSorted((a, b) => a - b)
+      const [middle, worst] = [sorted[Math.floor(sorted.length / 2)], sorted.at(-1)]
+      console.log(
+        `keystroke to finding, ${count} readings: median ${middle.toFixed(1)} ms, worst ${worst.toFixed(1)} ms ` +
+          `of ${times.length} (goal: under ${goal} ms)`,
+      )
+    }
+  })
+}
+
+/** The page changes within the task of the input event, so from its start to the change is script time. */
+const OBSERVE = `
+  window.keystrokes = []
+  window.observer?.disconnect()
+  window.observing ??= addEventListener('input', () => { window.began = performance.now() }, { capture: true }) ?? true
+  window.observer = new MutationObserver(() => {
+    if (window.began === undefined) return
+    window.keystrokes.push(performance.now() - window.began)
+    window.began = undefined
+  })
+  window.observer.observe(document.querySelector('table[aria-label="Key figures"]'), { subtree: true, characterData: true, childList: true, attributes: true })`
