@@ -4,6 +4,7 @@ const createConfig = nextJest({ dir: './' })
 
 export default createConfig({
   testEnvironment: 'node',
+  testTimeout: 180_000,
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: {

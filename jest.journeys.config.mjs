@@ -8,6 +8,6 @@ export default createConfig({
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   maxWorkers: 1,
 })

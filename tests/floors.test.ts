@@ -46,7 +46,7 @@ let refusals: readonly number[]
 beforeAll(() => {
   const script = ['--input-type=module', '-e', LINT, JSON.stringify(cases)]
   refusals = JSON.parse(execFileSync(process.execPath, script, { encoding: 'utf8' })) as number[]
-}, 60_000)
+})
 
 test.each(FORBIDDEN)('%s may not: %s', (...row) => {
   expect(refusals[cases.findIndex(([file, code]) => file === row[0] && code === row[1])]).toBeGreaterThan(0)

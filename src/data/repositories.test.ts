@@ -11,7 +11,7 @@ const draft = { ...EMPTY_DRAFT, claimedValue: '15.0', readings: '14.93\n15,x\n',
 let db: Database
 beforeAll(async () => {
   db = await openMemoryDatabase()
-}, 60_000)
+})
 afterAll(() => db.$client.close())
 
 async function newCase(reference = 'WH-014') {

@@ -15,7 +15,7 @@ const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Da
 beforeAll(async () => {
   kept.trueWeightDatabase = openMemoryDatabase()
   await kept.trueWeightDatabase
-}, 60_000)
+})
 afterAll(async () => (await kept.trueWeightDatabase)?.$client.close())
 
 function valueOf<T>(outcome: Outcome<T>): T {
@@ -95,4 +95,4 @@ test('the demo fills an empty database once, with a contradicted claim', async (
   const cases = await empty.query.cases.findMany({ with: { claims: true } })
   expect(cases).toMatchObject([{ reference: 'WH-014', claims: [{ outcome: 'contradicted' }] }])
   await empty.$client.close()
-}, 60_000)
+})

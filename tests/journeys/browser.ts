@@ -26,6 +26,9 @@ const ARGUMENTS = [
   '--window-size=1280,900',
 ]
 
+/** Far longer than anything takes, on a machine that is busy with something else too. */
+const PATIENCE_MS = 40_000
+
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
 export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<Driver> {
   const options = new Options()
@@ -52,14 +55,14 @@ export function control(driver: WebDriver, name: string): Promise<WebElement> {
       const [found] = await driver.findElements(By.css(`main [aria-label="${name}"]`))
       return found ?? null
     },
-    10_000,
+    PATIENCE_MS,
     `There is no control named ${name}`,
   ) as Promise<WebElement>
 }
 
 /** Clicks the link whose words begin so, once it is there. */
 export async function follow(driver: WebDriver, words: string): Promise<void> {
-  await driver.wait(conditions.elementLocated(By.partialLinkText(words)), 10_000).click()
+  await driver.wait(conditions.elementLocated(By.partialLinkText(words)), PATIENCE_MS).click()
 }
 
 /** Types a text in place of the one that a control holds. */
@@ -88,7 +91,7 @@ export async function see(driver: WebDriver, text: string | RegExp, within = 'bo
     shown = plain(await textOf(driver, within))
     return typeof text === 'string' ? shown.includes(text) : text.test(shown)
   }
-  await driver.wait(isShown, 10_000).catch(() => {
+  await driver.wait(isShown, PATIENCE_MS).catch(() => {
     throw new Error(`“${text}” did not appear within ${within}. What stood there:\n${shown}`)
   })
 }
@@ -116,7 +119,7 @@ export async function figure(driver: WebDriver, table: string, name: string): Pr
 export async function untilSaved(driver: WebDriver): Promise<void> {
   await driver.wait(
     async () => (await driver.findElements(By.css('[data-saving=saved]'))).length === 1,
-    10_000,
+    PATIENCE_MS,
     'The page never said that it is saved',
   )
 }

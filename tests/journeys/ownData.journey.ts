@@ -1,3 +1,4 @@
+import { networkInterfaces } from 'node:os'
 import { By } from 'selenium-webdriver'
 import type { Driver } from 'selenium-webdriver/chrome'
 import { choose, follow, complaints, control, openBrowser, paste, see, type, untilSaved } from './browser'
@@ -67,6 +68,15 @@ test('pages are sent with a strict content policy and the usual headers, from th
   expect(headers.get('x-frame-options')).toBe('DENY')
   expect(headers.get('referrer-policy')).toBe('no-referrer')
   expect(headers.get('x-powered-by')).toBeNull()
+})
+
+test('the server listens on this machine’s own address only', async () => {
+  const others = Object.values(networkInterfaces())
+    .flatMap((addresses) => addresses ?? [])
+    .filter(({ internal, family }) => !internal && family === 'IPv4')
+  for (const { address } of others) {
+    await expect(fetch(`http://${address}:${new URL(server.address).port}`)).rejects.toThrow('fetch failed')
+  }
 })
 
 test('another site can change nothing, and another host name gets nothing', async () => {

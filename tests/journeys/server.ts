@@ -4,7 +4,8 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 
-const STARTING_MS = 60_000
+/** A new data folder takes 5 to 10 s on an idle machine. */
+export const STARTING_MS = 180_000
 const ROOT = path.resolve(__dirname, '../..')
 
 export type Served = Readonly<{
