@@ -7,21 +7,8 @@ import path from 'node:path'
 import { Builder, By, until } from 'selenium-webdriver'
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js'
 import { build } from '../scripts/build.mjs'
-import { ensureBrowser } from '../scripts/ensureBrowser.mjs'
+import { CHROMIUM, ensureBrowser } from '../scripts/ensureBrowser.mjs'
 import { ROOT } from '../scripts/install.mjs'
-
-const ARGUMENTS = [
-  '--headless=new',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-dev-shm-usage',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--window-size=1280,800',
-]
 
 export const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
 
@@ -35,9 +22,9 @@ export async function withWorkbench(measure) {
   try {
     const address = await addressOf(server)
     const options = new Options()
-    options.setChromeBinaryPath('/usr/bin/chromium')
-    options.addArguments(...ARGUMENTS, `--user-data-dir=${newFolder()}`)
-    const service = new ServiceBuilder('/usr/bin/chromedriver')
+    options.setChromeBinaryPath(CHROMIUM.binary)
+    options.addArguments(...CHROMIUM.arguments, `--user-data-dir=${newFolder()}`)
+    const service = new ServiceBuilder(CHROMIUM.driver)
     const driver = await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(options)

@@ -55,6 +55,25 @@ test('asks for the tolerance of a claim that needs one', () => {
   expect(readDraft(within).document?.claim.tolerance).toEqual({ below: 0.1, above: 0.2 })
 })
 
+test.each([
+  ['significanceLevel', '0'],
+  ['significanceLevel', '1'],
+  ['significanceLevel', '5'],
+  ['confidenceLevel', '100 %'],
+  ['knownStandardDeviation', '0'],
+  ['toleranceBelow', '-0.1'],
+] as const)('a %s of %p is out of range: what was typed and what would do', (field, text) => {
+  const { document, problems } = readDraft({ ...draft, relation: 'within', [field]: text })
+  expect(document).toBeUndefined()
+  expect(problems).toMatchObject([{ field, message: expect.stringContaining(`“${text}”; it has to`) }])
+})
+
+test('the claim is read while readings are missing, so that its hypotheses can stand', () => {
+  const { claim, document } = readDraft({ ...draft, readings: '' })
+  expect(claim).toMatchObject({ relation: 'at-least', value: 15 })
+  expect(document).toBeUndefined()
+})
+
 test.each(['1.5', '-1', '13', 'two'])('refuses %p decimals', (decimals) => {
   expect(readDraft({ ...draft, decimals }).problems[0]?.field).toBe('decimals')
 })

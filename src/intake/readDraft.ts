@@ -26,19 +26,19 @@ const MOST_DECIMALS = 12
 /**
  * Makes a check document of a draft.
  *
- * An empty claimed value is never 0: it is missing. Ranges are left to the check itself, so that the rules stand
- * in one place.
+ * An empty claimed value is never 0: it is missing. A number out of range is pointed at here by its name on the page;
+ * the check would name it by its path.
  */
 export function readDraft(draft: ClaimDraft): DraftReading {
   const readings = readReadings(draft.readings, draft.decimalMark)
   const fields = new FieldReader(draft)
-  const value = fields.number('claimedValue', 'claimed value')
-  const below = fields.number('toleranceBelow', 'tolerance below')
-  const above = fields.number('toleranceAbove', 'tolerance above')
+  const value = fields.number('claimedValue', 'claimed value', ANY)
+  const below = fields.number('toleranceBelow', 'tolerance below', NOT_NEGATIVE)
+  const above = fields.number('toleranceAbove', 'tolerance above', NOT_NEGATIVE)
   const significanceLevel = fields.level('significanceLevel', 'significance level')
   const confidenceLevel = fields.level('confidenceLevel', 'confidence level')
-  const knownStandardDeviation = fields.number('knownStandardDeviation', 'known standard deviation')
-  const decimals = fields.decimals()
+  const knownStandardDeviation = fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
+  const decimals = fields.number('decimals', 'number of decimals', DECIMALS)
   const missing = missingFrom(draft, readings)
   const { problems } = fields
   const claim = value === undefined ? undefined : claimOf(draft, { value, below, above })
@@ -92,7 +92,21 @@ function missingFrom(draft: ClaimDraft, { values }: Readings): readonly FieldPro
   return missing
 }
 
-/** Reads the draft's texts as numbers and gathers what can't be read. An empty text is no number and no problem. */
+type Range = Readonly<{ holds: (value: number) => boolean; needed: string }>
+
+const ANY: Range = { holds: () => true, needed: '' }
+const NOT_NEGATIVE: Range = { holds: (value) => value >= 0, needed: 'it has to be 0 or more' }
+const POSITIVE: Range = { holds: (value) => value > 0, needed: 'it has to be more than 0' }
+const LEVEL: Range = {
+  holds: (value) => value > 0 && value < 1,
+  needed: 'it has to lie between 0 and 1, written such as 0.05 or 5 %',
+}
+const DECIMALS: Range = {
+  holds: (value) => Number.isInteger(value) && value >= 0 && value <= MOST_DECIMALS,
+  needed: `it has to be a whole number from 0 to ${MOST_DECIMALS}`,
+}
+
+/** Reads the draft's texts as numbers and gathers what can't be used. An empty text is no number and no problem. */
 class FieldReader {
   readonly problems: FieldProblem[] = []
   private readonly draft: ClaimDraft
@@ -101,37 +115,27 @@ class FieldReader {
     this.draft = draft
   }
 
-  number(field: keyof ClaimDraft, name: string): number | undefined {
-    return this.read(field, String(this.draft[field]), name)
+  number(field: keyof ClaimDraft, name: string, range: Range): number | undefined {
+    const text = String(this.draft[field]).trim()
+    return this.read({ field, name, range, text, divisor: 1 })
   }
 
   /** A level as a share or a percentage: 0.95 or 95 %. */
   level(field: keyof ClaimDraft, name: string): number | undefined {
     const text = String(this.draft[field]).trim()
-    if (!text.endsWith('%')) return this.read(field, text, name)
-    const percent = this.read(field, text.slice(0, -1), name)
-    return percent === undefined ? undefined : percent / 100
+    const [digits, divisor] = text.endsWith('%') ? [text.slice(0, -1), 100] : [text, 1]
+    return this.read({ field, name, range: LEVEL, text: digits, divisor })
   }
 
-  decimals(): number | undefined {
-    const value = this.read('decimals', this.draft.decimals, 'number of decimals')
-    if (value === undefined) return undefined
-    if (Number.isInteger(value) && value >= 0 && value <= MOST_DECIMALS) return value
-    this.problems.push({
-      field: 'decimals',
-      message: `The number of decimals is ${value}; it has to be a whole number from 0 to ${MOST_DECIMALS}.`,
-    })
-    return undefined
-  }
-
-  private read(field: keyof ClaimDraft, text: string, name: string): number | undefined {
-    if (text.trim() === '') return undefined
+  private read(
+    input: Readonly<{ field: keyof ClaimDraft; name: string; range: Range; text: string; divisor: number }>,
+  ): number | undefined {
+    const { field, name, range, text, divisor } = input
+    if (text === '') return undefined
     const reading = readTypedNumber(text, this.draft.decimalMark)
-    if (reading.ok) return reading.value
-    this.problems.push({
-      field,
-      message: `The ${name} is “${text}”; ${needed(reading.reason, this.draft.decimalMark)}.`,
-    })
+    if (reading.ok && range.holds(reading.value / divisor)) return reading.value / divisor
+    const wanted = reading.ok ? range.needed : needed(reading.reason, this.draft.decimalMark)
+    this.problems.push({ field, message: `The ${name} is “${String(this.draft[field])}”; ${wanted}.` })
     return undefined
   }
 }

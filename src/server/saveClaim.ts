@@ -1,15 +1,13 @@
 import 'server-only'
 import { z } from 'zod'
-import { check } from '@/core/check/check'
-import { type ClaimDraft, claimDraftSchema } from '@/core/claim/draft'
-import type { FindingOutcome } from '@/core/claim/finding'
+import { claimDraftSchema } from '@/core/claim/draft'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { updateCase } from '@/data/caseRepository'
 import { findClaim, updateClaim } from '@/data/claimRepository'
-import { readDraft } from '@/intake/readDraft'
 import { database } from './database'
 import { isIdentifier } from './identifier'
 import { readInput } from './input'
+import { outcomeOf } from './outcomeOf'
 import { changedElsewhere, notFound } from './problems'
 
 const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive() })
@@ -37,11 +35,4 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     await updateCase(transaction, stored.caseId, { updatedAt: now })
     return success({ revision: next, savedAt: now.toISOString() })
   })
-}
-
-/** What the draft's check comes to; null while there is nothing to check. */
-export function outcomeOf(draft: ClaimDraft): FindingOutcome | null {
-  const { document } = readDraft(draft)
-  const answer = document && check(document)
-  return answer?.ok ? answer.finding.outcome : null
 }

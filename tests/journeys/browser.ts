@@ -1,3 +1,4 @@
+import chromium from '../../scripts/chromium.json'
 import AxeBuilder from '@axe-core/webdriverjs'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -13,35 +14,22 @@ import {
 } from 'selenium-webdriver'
 import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
-const ARGUMENTS = [
-  '--headless=new',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-dev-shm-usage',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--window-size=1280,900',
-]
-
 /** Far longer than anything takes, on a machine that is busy with something else too. */
 const PATIENCE_MS = 40_000
 
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
 export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<Driver> {
   const options = new Options()
-  options.setChromeBinaryPath('/usr/bin/chromium')
+  options.setChromeBinaryPath(chromium.binary)
   const profile = mkdtempSync(path.join(tmpdir(), 'true-weight-profile-'))
-  options.addArguments(...ARGUMENTS, `--user-data-dir=${profile}`)
+  options.addArguments(...chromium.arguments, `--user-data-dir=${profile}`)
   const logs = new logging.Preferences()
   logs.setLevel(logging.Type.BROWSER, logging.Level.ALL)
   options.setLoggingPrefs(logs)
   const driver = (await new Builder()
     .forBrowser('chrome')
     .setChromeOptions(options)
-    .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+    .setChromeService(new ServiceBuilder(chromium.driver))
     .build()) as Driver
   const features = [{ name: 'prefers-color-scheme', value: colours }]
   await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })

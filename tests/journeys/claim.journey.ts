@@ -1,5 +1,4 @@
 import { By, Key } from 'selenium-webdriver'
-import type { Driver } from 'selenium-webdriver/chrome'
 import { readReference } from '@tests/reference/reference'
 import {
   choose,
@@ -15,33 +14,23 @@ import {
   type,
   violations,
 } from './browser'
-import { killAll, serve, type Served } from './server'
+import { startJourney } from './journey'
 
-let server: Served
-let driver: Driver
-
-beforeAll(async () => {
-  server = await serve(['--demo'])
-  driver = await openBrowser()
-})
-afterAll(async () => {
-  await driver?.quit()
-  await killAll()
-})
+const journey = startJourney(['--demo'])
 
 test('from the docket to the workbench of a claim', async () => {
-  await driver.get(server.address)
-  await see(driver, 'Brackwater pellet sacks', 'main')
-  await see(driver, 'Contradicted', 'main')
-  await follow(driver, 'Brackwater pellet sacks')
-  await see(driver, 'Claims made by')
-  await follow(driver, 'Mean net mass at least')
-  await see(driver, 'says the mean', 'main h1')
-  expect(await (await control(driver, 'Quantity')).getAttribute('value')).toBe('net mass')
+  await journey.driver.get(journey.server.address)
+  await see(journey.driver, 'Brackwater pellet sacks', 'main')
+  await see(journey.driver, 'Contradicted', 'main')
+  await follow(journey.driver, 'Brackwater pellet sacks')
+  await see(journey.driver, 'Claims made by')
+  await follow(journey.driver, 'Mean net mass at least')
+  await see(journey.driver, 'says the mean', 'main h1')
+  expect(await (await control(journey.driver, 'Quantity')).getAttribute('value')).toBe('net mass')
 })
 
 test('the hypotheses stand under the claim, with the reason', async () => {
-  const hypotheses = plain(await textOf(driver, '[aria-label=Hypotheses]'))
+  const hypotheses = plain(await textOf(journey.driver, '[aria-label=Hypotheses]'))
   expect(hypotheses).toContain('μ ≥ 15 kg')
   expect(hypotheses).toContain('μ < 15 kg')
   expect(hypotheses).toContain('“At least” includes 15 itself, so the claim is the null hypothesis')
@@ -49,9 +38,9 @@ test('the hypotheses stand under the claim, with the reason', async () => {
 
 // The demo's 24 readings: figures computed from them in exact rational arithmetic and with mpmath 1.2.1 at 50 digits.
 test('the figures of the demo are right to the last digit shown', async () => {
-  await see(driver, 'Contradicted', 'aside')
-  const key = (name: string) => figure(driver, 'Key figures', name)
-  const test = (name: string) => figure(driver, 'Figures of the test', name)
+  await see(journey.driver, 'Contradicted', 'aside')
+  const key = (name: string) => figure(journey.driver, 'Key figures', name)
+  const test = (name: string) => figure(journey.driver, 'Figures of the test', name)
   expect(await key('Readings tested')).toBe('24')
   expect(await key('Mean')).toBe('14.929 kg')
   expect(await key('Standard deviation')).toBe('0.107 kg')
@@ -63,16 +52,16 @@ test('the figures of the demo are right to the last digit shown', async () => {
   expect(await test('Critical value of the mean')).toBe('14.963 kg')
   expect(await test('95 % interval, lower end')).toBe('14.884 kg')
   expect(await test('95 % interval, upper end')).toBe('14.974 kg')
-  await see(driver, 'All three ways agree', 'aside')
-  await see(driver, 'At the 5 % significance level the sample contradicts the claim', 'aside')
+  await see(journey.driver, 'All three ways agree', 'aside')
+  await see(journey.driver, 'At the 5 % significance level the sample contradicts the claim', 'aside')
 })
 
 test('the claim line shows every reading, and says so to those who do not see it', async () => {
-  const canvas = await driver.findElement(By.css('[data-testid=claim-line]'))
+  const canvas = await journey.driver.findElement(By.css('[data-testid=claim-line]'))
   expect(plain((await canvas.getAttribute('aria-label')) ?? '')).toBe(
     'Claim line: 24 readings from 14.52 kg to 15.06 kg. Mean 14.929 kg, 95 % interval 14.884 to 14.974. Claimed value 15 kg.',
   )
-  const colours = await driver.executeScript<number>(
+  const colours = await journey.driver.executeScript<number>(
     `const {width, height} = arguments[0]
      const pixels = new Uint32Array(arguments[0].getContext('2d').getImageData(0, 0, width, height).data.buffer)
      return new Set(pixels).size`,
@@ -82,73 +71,75 @@ test('the claim line shows every reading, and says so to those who do not see it
 })
 
 test('every word of the claim is changed in place, and the finding follows', async () => {
-  await choose(driver, 'Relation', 'more than')
-  await see(driver, 'μ > 15 kg', '[aria-label=Hypotheses]')
-  await see(driver, 'Not supported', 'aside')
-  await choose(driver, 'Relation', 'at least')
-  await type(driver, 'Claimed value', '14.9')
-  await see(driver, 'Not contradicted', 'aside')
-  await type(driver, 'Significance level', '0.9')
-  await see(driver, '10 % interval, lower end', 'main')
-  await type(driver, 'Confidence level', '99 %')
-  await see(driver, '99 % interval, lower end', 'main')
-  await type(driver, 'Unit', 'kilograms')
-  await see(driver, '14.929 kilograms', 'aside')
+  await choose(journey.driver, 'Relation', 'more than')
+  await see(journey.driver, 'μ > 15 kg', '[aria-label=Hypotheses]')
+  await see(journey.driver, 'Not supported', 'aside')
+  await choose(journey.driver, 'Relation', 'at least')
+  await type(journey.driver, 'Claimed value', '14.9')
+  await see(journey.driver, 'Not contradicted', 'aside')
+  await type(journey.driver, 'Significance level', '0.9')
+  await see(journey.driver, '10 % interval, lower end', 'main')
+  await type(journey.driver, 'Confidence level', '99 %')
+  await see(journey.driver, '99 % interval, lower end', 'main')
+  await type(journey.driver, 'Unit', 'kilograms')
+  await see(journey.driver, '14.929 kilograms', 'aside')
 })
 
 test('Escape puts back what stood there before', async () => {
-  const field = await control(driver, 'Claimed value')
+  const field = await control(journey.driver, 'Claimed value')
   await field.click()
   await field.sendKeys('99', Key.ESCAPE)
-  expect(await (await control(driver, 'Claimed value')).getAttribute('value')).toBe('14.9')
+  expect(await (await control(journey.driver, 'Claimed value')).getAttribute('value')).toBe('14.9')
 })
 
 test('a known standard deviation makes it a z test', async () => {
-  await type(driver, 'Known standard deviation', '0.1')
-  await see(driver, 'One-sample z test', 'main')
-  await type(driver, 'Known standard deviation', '')
-  await see(driver, 'One-sample t test', 'main')
+  await type(journey.driver, 'Known standard deviation', '0.1')
+  await see(journey.driver, 'One-sample z test', 'main')
+  await type(journey.driver, 'Known standard deviation', '')
+  await see(journey.driver, 'One-sample t test', 'main')
 })
 
 test('within a tolerance asks for the tolerance and tests both limits', async () => {
-  await choose(driver, 'Relation', 'within')
-  await see(driver, 'State the tolerance below the claimed value.', 'aside')
-  await type(driver, 'Tolerance below', '0.1')
-  await type(driver, 'Tolerance above', '0.1')
-  await see(driver, 'two one-sided tests', '[aria-label=Hypotheses]')
-  await choose(driver, 'Relation', 'at least')
+  await choose(journey.driver, 'Relation', 'within')
+  await see(journey.driver, 'State the tolerance below the claimed value.', 'aside')
+  await type(journey.driver, 'Tolerance below', '0.1')
+  await type(journey.driver, 'Tolerance above', '0.1')
+  await see(journey.driver, 'two one-sided tests', '[aria-label=Hypotheses]')
+  await choose(journey.driver, 'Relation', 'at least')
 })
 
 test('without a claimed value nothing is computed, and the page says what is missing', async () => {
-  await type(driver, 'Claimed value', '')
-  await see(driver, 'State the claimed value.', 'aside')
-  await see(driver, 'Open', 'aside')
-  expect(await driver.findElements(By.css('table'))).toHaveLength(0)
-  await type(driver, 'Claimed value', '15 kg')
-  await see(driver, 'The claimed value is “15 kg”', 'main')
-  await type(driver, 'Claimed value', '15')
-  await see(driver, /^(Not contradicted|Contradicted)/, 'aside')
+  await type(journey.driver, 'Claimed value', '')
+  await see(journey.driver, 'State the claimed value.', 'aside')
+  await see(journey.driver, 'Open', 'aside')
+  expect(await journey.driver.findElements(By.css('table'))).toHaveLength(0)
+  await type(journey.driver, 'Claimed value', '15 kg')
+  await see(journey.driver, 'The claimed value is “15 kg”', 'main')
+  await type(journey.driver, 'Claimed value', '15')
+  await see(journey.driver, /^(Not contradicted|Contradicted)/, 'aside')
 })
 
 test('a level of 1 is refused with what would do, beside the level', async () => {
-  await type(driver, 'Significance level', '1')
-  await see(driver, '“test.significanceLevel” is 1; it has to be less than 1.', 'aside')
-  expect(await (await control(driver, 'Significance level')).getAttribute('aria-invalid')).toBe('true')
-  await type(driver, 'Significance level', '0.05')
+  await type(journey.driver, 'Significance level', '1')
+  await see(journey.driver, 'The significance level is “1”; it has to lie between 0 and 1', 'main')
+  expect(await (await control(journey.driver, 'Significance level')).getAttribute('aria-invalid')).toBe(
+    'true',
+  )
+  await type(journey.driver, 'Significance level', '0.05')
 })
 
 test('a pasted column is read whatever stands between the readings, and what is no number is pointed at', async () => {
-  await paste(driver, 'Readings', '14.93\t15.02\n14.88; 15.01\nn/a\n14,97')
-  await see(driver, '4 readings', 'main')
-  await see(driver, '2 entries are no number and not counted', 'main')
-  await see(driver, 'Line 3: “n/a” is no number', 'main')
-  await see(driver, 'Line 4: “14,97” is no number; the decimal mark is set to the point', 'main')
-  await driver.findElement(By.xpath('//button[.="Line 3"]')).click()
-  expect(await driver.executeScript('return getSelection().toString()')).toBe('n/a')
-  await paste(driver, 'Readings', '14.93')
-  await see(driver, 'Enter at least two readings; there is one so far.', 'aside')
-  await paste(driver, 'Readings', '15\n15\n15')
-  await see(driver, 'all readings are equal', 'aside')
+  await paste(journey.driver, 'Readings', '14.93\t15.02\n14.88; 15.01\nn/a\n14,97')
+  await see(journey.driver, '4 readings', 'main')
+  await see(journey.driver, '2 entries are no number and not counted', 'main')
+  await see(journey.driver, 'Line 3: “n/a” is no number', 'main')
+  await see(journey.driver, 'Line 4: “14,97” is no number; the decimal mark is set to the point', 'main')
+  await journey.driver.findElement(By.xpath('//button[.="Line 3"]')).click()
+  expect(await journey.driver.executeScript('return getSelection().toString()')).toBe('n/a')
+  await paste(journey.driver, 'Readings', '14.93')
+  await see(journey.driver, 'Enter at least two readings; there is one so far.', 'aside')
+  await paste(journey.driver, 'Readings', '15\n15\n15')
+  await see(journey.driver, 'all readings are equal', 'aside')
 })
 
 // tests/reference/mean_tests.json: computed with mpmath at 55 digits.
@@ -156,16 +147,16 @@ test('a reference sample gives the reference figures on the screen', async () =>
   type Case = { id: string; input: { data: string[]; mu0: string }; statistic: string; p_two_sided: string }
   const { cases } = readReference<{ cases: Case[] }>('mean_tests.json')
   const row = cases.find(({ id }) => id === 't_raw_1')!
-  await paste(driver, 'Readings', row.input.data.join('\n'))
-  await choose(driver, 'Relation', 'equal to')
-  await type(driver, 'Claimed value', row.input.mu0)
+  await paste(journey.driver, 'Readings', row.input.data.join('\n'))
+  await choose(journey.driver, 'Relation', 'equal to')
+  await type(journey.driver, 'Claimed value', row.input.mu0)
   const full = async (name: string) => {
-    const cell = await driver.findElement(
+    const cell = await journey.driver.findElement(
       By.xpath(`//table[@aria-label="Figures of the test"]//tr[th="${name}"]//button`),
     )
     return Number((await cell.getAttribute('data-full'))!.replace('−', '-'))
   }
-  await driver.wait(
+  await journey.driver.wait(
     async () => Math.abs((await full('Test statistic t')) / Number(row.statistic) - 1) < 1e-13,
     40_000,
   )
@@ -173,25 +164,25 @@ test('a reference sample gives the reference figures on the screen', async () =>
 })
 
 test('a figure is copied with every digit', async () => {
-  await driver.setPermission('clipboard-read', 'granted')
-  await driver.setPermission('clipboard-write', 'granted')
-  const figureButton = await driver.findElement(
+  await journey.driver.setPermission('clipboard-read', 'granted')
+  await journey.driver.setPermission('clipboard-write', 'granted')
+  const figureButton = await journey.driver.findElement(
     By.xpath('//table[@aria-label="Key figures"]//tr[th="Mean"]//button'),
   )
   const full = await figureButton.getAttribute('data-full')
   await figureButton.click()
-  await driver.wait(async () => (await figureButton.getAttribute('data-full')) === 'Copied', 40_000)
-  expect(await driver.executeScript('return navigator.clipboard.readText()')).toBe(full)
+  await journey.driver.wait(async () => (await figureButton.getAttribute('data-full')) === 'Copied', 40_000)
+  expect(await journey.driver.executeScript('return navigator.clipboard.readText()')).toBe(full)
 })
 
 test('the browser complained of nothing on the way', async () => {
-  expect(await complaints(driver)).toEqual([])
+  expect(await complaints(journey.driver)).toEqual([])
 })
 
 test.each(['light', 'dark'] as const)('axe finds nothing on any view, in %s colours', async (colours) => {
   const other = await openBrowser(colours)
   try {
-    await other.get(server.address)
+    await other.get(journey.server.address)
     await see(other, 'Docket', 'main h1')
     expect(await violations(other)).toEqual([])
     await follow(other, 'Brackwater pellet sacks')

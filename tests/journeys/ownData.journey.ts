@@ -1,65 +1,54 @@
 import { networkInterfaces } from 'node:os'
 import { By } from 'selenium-webdriver'
-import type { Driver } from 'selenium-webdriver/chrome'
-import { choose, follow, complaints, control, openBrowser, paste, see, type, untilSaved } from './browser'
-import { killAll, serve, type Served } from './server'
+import { choose, follow, complaints, control, paste, see, type, untilSaved } from './browser'
+import { startJourney } from './journey'
 
-let server: Served
-let driver: Driver
-
-beforeAll(async () => {
-  server = await serve([])
-  driver = await openBrowser()
-})
-afterAll(async () => {
-  await driver?.quit()
-  await killAll()
-})
+const journey = startJourney([])
 
 test('the user’s own docket is empty at first, and a case is opened, named and given claims', async () => {
-  await driver.get(server.address)
-  await see(driver, 'The docket is empty.')
-  await driver.findElement(By.xpath('//button[.="Open a case"]')).click()
-  await type(driver, 'Subject', 'Stove fans')
-  await type(driver, 'Reference', 'WH-020')
-  await untilSaved(driver)
-  await driver.findElement(By.xpath('//button[.="Add a claim"]')).click()
-  await see(driver, 'says the mean', 'main h1')
-  await see(driver, 'Claim 2 of 2', 'header')
-  await see(driver, 'State the claimed value.', 'aside')
+  await journey.driver.get(journey.server.address)
+  await see(journey.driver, 'The docket is empty.')
+  await journey.driver.findElement(By.xpath('//button[.="Open a case"]')).click()
+  await type(journey.driver, 'Subject', 'Stove fans')
+  await type(journey.driver, 'Reference', 'WH-020')
+  await untilSaved(journey.driver)
+  await journey.driver.findElement(By.xpath('//button[.="Add a claim"]')).click()
+  await see(journey.driver, 'says the mean', 'main h1')
+  await see(journey.driver, 'Claim 2 of 2', 'header')
+  await see(journey.driver, 'State the claimed value.', 'aside')
 })
 
 test('a claim is written, measured and found from nothing', async () => {
-  await type(driver, 'Quantity', 'sound level')
-  await choose(driver, 'Relation', 'less than')
-  await type(driver, 'Claimed value', '42')
-  await type(driver, 'Unit', 'dB')
-  await paste(driver, 'Readings', '41.2\n40.8\n41.5\n41.1')
-  await see(driver, 'Supported', 'aside')
-  await untilSaved(driver)
-  await follow(driver, 'Stove fans')
-  await see(driver, 'Mean sound level less than', 'main ol')
-  await see(driver, 'Supported', 'main ol')
-  expect(await (await control(driver, 'Reference')).getAttribute('value')).toBe('WH-020')
+  await type(journey.driver, 'Quantity', 'sound level')
+  await choose(journey.driver, 'Relation', 'less than')
+  await type(journey.driver, 'Claimed value', '42')
+  await type(journey.driver, 'Unit', 'dB')
+  await paste(journey.driver, 'Readings', '41.2\n40.8\n41.5\n41.1')
+  await see(journey.driver, 'Supported', 'aside')
+  await untilSaved(journey.driver)
+  await follow(journey.driver, 'Stove fans')
+  await see(journey.driver, 'Mean sound level less than', 'main ol')
+  await see(journey.driver, 'Supported', 'main ol')
+  expect(await (await control(journey.driver, 'Reference')).getAttribute('value')).toBe('WH-020')
 })
 
 test('markup in a name is shown as text', async () => {
-  await type(driver, 'Subject', '<img src=x onerror=alert(1)>')
-  await untilSaved(driver)
-  await follow(driver, 'Docket')
-  await see(driver, '<img src=x onerror=alert(1)>', 'main')
-  expect(await complaints(driver)).toEqual([])
+  await type(journey.driver, 'Subject', '<img src=x onerror=alert(1)>')
+  await untilSaved(journey.driver)
+  await follow(journey.driver, 'Docket')
+  await see(journey.driver, '<img src=x onerror=alert(1)>', 'main')
+  expect(await complaints(journey.driver)).toEqual([])
 })
 
 test('an address that leads nowhere says so', async () => {
-  await driver.get(`${server.address}/cases/nowhere`)
-  await see(driver, 'There is nothing at this address.')
+  await journey.driver.get(`${journey.server.address}/cases/nowhere`)
+  await see(journey.driver, 'There is nothing at this address.')
 })
 
-const claimAddress = () => `${server.address}/api/claims/00000000-0000-7000-8000-000000000000`
+const claimAddress = () => `${journey.server.address}/api/claims/00000000-0000-7000-8000-000000000000`
 
 test('pages are sent with a strict content policy and the usual headers, from this machine only', async () => {
-  const { headers } = await fetch(server.address)
+  const { headers } = await fetch(journey.server.address)
   const policy = headers.get('content-security-policy') ?? ''
   expect(policy).toContain("default-src 'self'")
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'(;|$)/)
@@ -75,7 +64,9 @@ test('the server listens on this machine’s own address only', async () => {
     .flatMap((addresses) => addresses ?? [])
     .filter(({ internal, family }) => !internal && family === 'IPv4')
   for (const { address } of others) {
-    await expect(fetch(`http://${address}:${new URL(server.address).port}`)).rejects.toThrow('fetch failed')
+    await expect(fetch(`http://${address}:${new URL(journey.server.address).port}`)).rejects.toThrow(
+      'fetch failed',
+    )
   }
 })
 
@@ -88,10 +79,10 @@ test('another site can change nothing, and another host name gets nothing', asyn
     })
   expect((await put({ Origin: 'http://elsewhere.example' })).status).toBe(403)
   expect((await put({ Origin: 'null' })).status).toBe(403)
-  expect((await put({ Origin: server.address })).status).toBe(400)
+  expect((await put({ Origin: journey.server.address })).status).toBe(400)
   const { request } = await import('node:http')
   const status = await new Promise((resolve, reject) => {
-    request(server.address, { headers: { Host: 'elsewhere.example' } }, (answer) =>
+    request(journey.server.address, { headers: { Host: 'elsewhere.example' } }, (answer) =>
       resolve(answer.statusCode),
     )
       .on('error', reject)

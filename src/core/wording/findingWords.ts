@@ -59,5 +59,9 @@ function gapSentence({ claim, estimate, difference, standardError, decimals }: F
   const figure = (value: number) => withUnit(formatNumber(value, shown), claim.unit)
   const mean = `The ${subjectOf(claim)} is estimated at ${figure(estimate)}`
   if (difference === 0) return `${mean}, the claimed value itself.`
-  return `${mean}, ${figure(Math.abs(difference))} ${difference < 0 ? 'below' : 'above'} the claimed value.`
+  const gap = figure(Math.abs(difference))
+  const size = /[1-9]/.test(formatNumber(Math.abs(difference), shown))
+    ? gap
+    : `less than ${figure(10 ** -shown)}`
+  return `${mean}, ${size} ${difference < 0 ? 'below' : 'above'} the claimed value.`
 }

@@ -3,7 +3,7 @@ import { insertCase, listCases } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
 import type { Database } from '@/data/client'
 import { newIdentifier } from '../identifier'
-import { outcomeOf } from '../saveClaim'
+import { outcomeOf } from '../outcomeOf'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */

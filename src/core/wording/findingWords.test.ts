@@ -1,0 +1,116 @@
+import { check } from '../check/check'
+import type { CheckDocument } from '../check/request'
+import type { CheckResult } from '../check/result'
+import { BURDENS, RELATIONS } from '../claim/claim'
+import { deriveHypotheses } from '../claim/hypotheses'
+import { claimTitle } from './claimTitle'
+import { claimLineWords } from './claimLineWords'
+import { hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
+
+const plain = (text: string) => text.replaceAll('\u202f', ' ')
+
+function resultOf(claim: Partial<CheckDocument['claim']>, evidence: CheckDocument['evidence']): CheckResult {
+  const answer = check({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg', quantity: 'net mass', ...claim },
+    evidence,
+  })
+  if (!answer.ok) throw new Error(answer.error.message)
+  return answer
+}
+
+const sampleAt = (mean: number) =>
+  ({ kind: 'summary', n: 25, mean, standardDeviation: 0.1, lotSize: 4000 }) as const
+
+test.each([
+  ['at-least', 14.9, 'the sample contradicts the claim that the mean net mass is at least 15 kg.'],
+  ['at-least', 15, 'the sample does not contradict the claim that the mean net mass is at least 15 kg.'],
+  ['more-than', 15.1, 'the sample supports the claim that the mean net mass is more than 15 kg.'],
+  ['more-than', 15, 'the sample does not support the claim that the mean net mass is more than 15 kg.'],
+] as const)('%s with a mean of %p is worded as what the test showed', (relation, mean, words) => {
+  expect(plain(resultOf({ relation }, sampleAt(mean)).finding.sentence)).toContain(words)
+})
+
+test.each([
+  [14.9, 'The mean net mass is estimated at 14.900 kg, 0.100 kg below the claimed value.'],
+  [15.1, 'The mean net mass is estimated at 15.100 kg, 0.100 kg above the claimed value.'],
+  [15, 'The mean net mass is estimated at 15.000 kg, the claimed value itself.'],
+  [15.0001, 'The mean net mass is estimated at 15.000 kg, less than 0.001 kg above the claimed value.'],
+])('a mean of %p is set beside the claimed value in the claim’s unit', (mean, words) => {
+  expect(plain(resultOf({}, sampleAt(mean)).finding.sentence)).toContain(words)
+})
+
+test('what was not found is never said to be shown false, nor what was found to be certain', () => {
+  const limits = (relation: 'at-least' | 'more-than', mean: number) =>
+    resultOf({ relation }, sampleAt(mean)).finding.limits
+  expect(limits('at-least', 15)).toContain('does not show the claim to be true')
+  expect(limits('more-than', 15)).toContain('does not show the claim to be false')
+  expect(plain(limits('at-least', 14.9))).toContain('contradicted by at most 5 % of samples')
+  expect(plain(limits('more-than', 15.1))).toContain('supported by at most 5 % of samples')
+})
+
+test('every claim that can be tested has hypotheses in symbols, a kind of test and a reason', () => {
+  for (const relation of RELATIONS) {
+    for (const burden of BURDENS) {
+      const claim = {
+        parameter: 'mean',
+        relation,
+        burden,
+        value: 15,
+        tolerance: { below: 0.1, above: 0.2 },
+      } as const
+      const hypotheses = deriveHypotheses(claim, 'auto')
+      if (!hypotheses.ok) {
+        expect([relation, burden]).toEqual(['different-from', 'challenge'])
+        continue
+      }
+      const { null: h0, alternative: h1, claimIs } = hypotheses.value
+      expect(hypothesisSymbols(h0, 'kg')).toMatch(/μ/)
+      expect(hypothesisSymbols(h1, 'kg')).not.toBe(hypothesisSymbols(h0, 'kg'))
+      expect(kindOfTest(hypotheses.value)).toMatch(/tailed$|^two one-sided tests$/)
+      expect(hypothesisReason(claim, hypotheses.value)).toMatch(
+        claimIs === 'null' ? /null hypothesis/ : /alternative/,
+      )
+    }
+  }
+})
+
+test('the limits of a tolerance are written without the digits that adding doubles makes up', () => {
+  const hypotheses = deriveHypotheses(
+    { parameter: 'mean', relation: 'within', value: 0.3, tolerance: { below: 0.1, above: 0.1 } },
+    'auto',
+  )
+  if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+  expect(hypothesisSymbols(hypotheses.value.alternative, undefined)).toBe('0.2 < μ < 0.4')
+})
+
+// A tenth of the lot and thirty readings: common practice, no source.
+test.each([
+  [25, 4000, { independence: 'met', 'sample-size': 'doubtful' }],
+  [30, 300, { independence: 'met', 'sample-size': 'met' }],
+  [31, 300, { independence: 'doubtful', 'sample-size': 'met' }],
+  [31, undefined, { independence: 'unknown', 'sample-size': 'met' }],
+])('%i readings of a lot of %p', (n, lotSize, states) => {
+  const { conditions } = resultOf({}, { kind: 'summary', n, mean: 15, standardDeviation: 0.1, lotSize })
+  const seen = Object.fromEntries(conditions.map(({ name, state }) => [name, state]))
+  expect(seen).toEqual({ 'random-sample': 'unknown', ...states })
+})
+
+test('a claim has a title while it is still being written', () => {
+  const words = { wording: '', quantity: '', relation: 'at-least', claimedValue: '', unit: '' } as const
+  expect(claimTitle(words)).toBe('Claim without a value')
+  expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(
+    'Mean at least 15 kg (“15 kg net”)',
+  )
+})
+
+test('the claim line is told in words, before and after there is a finding', () => {
+  const values = [14.9, 15.1, 15.3]
+  const shared = { values, unit: 'kg', decimals: 2 }
+  expect(plain(claimLineWords({ ...shared, result: undefined }))).toBe(
+    'Claim line: 3 readings from 14.9 kg to 15.3 kg.',
+  )
+  const result = resultOf({}, { kind: 'readings', values })
+  expect(plain(claimLineWords({ ...shared, result }))).toContain(
+    'Mean 15.10 kg, 95 % interval 14.60 to 15.60.',
+  )
+})
