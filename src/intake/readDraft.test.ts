@@ -44,6 +44,7 @@ test('says what was seen in a field that is no number, and computes nothing', ()
 test('takes levels as shares and as percentages, with either decimal mark', () => {
   const { document } = readDraft({ ...draft, significanceLevel: '0,01', confidenceLevel: '97.5 %' })
   expect(document?.test).toEqual({ significanceLevel: 0.01, confidenceLevel: 0.975 })
+  expect(readDraft({ ...draft, confidenceLevel: '99.9%' }).document?.test?.confidenceLevel).toBe(0.999)
 })
 
 test('asks for the tolerance of a claim that needs one', () => {
@@ -53,6 +54,12 @@ test('asks for the tolerance of a claim that needs one', () => {
   ])
   const within = { ...draft, relation: 'within', toleranceBelow: '0.1', toleranceAbove: '0.2' } as const
   expect(readDraft(within).document?.claim.tolerance).toEqual({ below: 0.1, above: 0.2 })
+})
+
+test('a tolerance that the claim’s words do not ask for keeps nothing from being computed', () => {
+  const { document, problems } = readDraft({ ...draft, toleranceBelow: 'a little' })
+  expect(problems).toEqual([])
+  expect(document?.claim).not.toHaveProperty('tolerance')
 })
 
 test.each([

@@ -1,3 +1,4 @@
+import type { Tolerance } from '@/core/claim/claim'
 import type { CheckDocument } from '@/core/check/request'
 import type { ClaimDraft, DecimalMark } from '@/core/claim/draft'
 import { type NumberReading, readTypedNumber } from './number'
@@ -33,15 +34,14 @@ export function readDraft(draft: ClaimDraft): DraftReading {
   const readings = readReadings(draft.readings, draft.decimalMark)
   const fields = new FieldReader(draft)
   const value = fields.number('claimedValue', 'claimed value', ANY)
-  const below = fields.number('toleranceBelow', 'tolerance below', NOT_NEGATIVE)
-  const above = fields.number('toleranceAbove', 'tolerance above', NOT_NEGATIVE)
+  const tolerance = needsTolerance(draft) ? fields.tolerance() : undefined
   const significanceLevel = fields.level('significanceLevel', 'significance level')
   const confidenceLevel = fields.level('confidenceLevel', 'confidence level')
   const knownStandardDeviation = fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
   const decimals = fields.number('decimals', 'number of decimals', DECIMALS)
   const missing = missingFrom(draft, readings)
   const { problems } = fields
-  const claim = value === undefined ? undefined : claimOf(draft, { value, below, above })
+  const claim = value === undefined ? undefined : claimOf(draft, value, tolerance)
   const reading = { readings, problems, missing, ...stated({ claim, decimals }) }
   if (!claim || missing.length > 0 || problems.length > 0) return reading
 
@@ -53,20 +53,10 @@ export function readDraft(draft: ClaimDraft): DraftReading {
   return { ...reading, document }
 }
 
-type Numbers = Readonly<{ value: number; below: number | undefined; above: number | undefined }>
-
-/** The claim; without its tolerance while a limit of it is missing. */
-function claimOf(draft: ClaimDraft, { value, below, above }: Numbers): CheckDocument['claim'] {
+function claimOf(draft: ClaimDraft, value: number, tolerance: Tolerance | undefined): CheckDocument['claim'] {
   const { relation, unit, quantity, wording } = draft
-  const isTolerated = needsTolerance(draft) && below !== undefined && above !== undefined
-  return {
-    parameter: 'mean',
-    relation,
-    value,
-    ...(isTolerated ? { tolerance: { below, above } } : {}),
-    ...(draft.burden ? { burden: draft.burden } : {}),
-    ...stated({ unit, quantity, wording }),
-  }
+  const burden = draft.burden ?? undefined
+  return { parameter: 'mean', relation, value, ...stated({ tolerance, burden, unit, quantity, wording }) }
 }
 
 /** Whether the claim's words ask for a tolerance: "within", and "equal to" that must be shown. */
@@ -117,23 +107,31 @@ class FieldReader {
 
   number(field: keyof ClaimDraft, name: string, range: Range): number | undefined {
     const text = String(this.draft[field]).trim()
-    return this.read({ field, name, range, text, divisor: 1 })
+    return this.read({ field, name, range, text })
+  }
+
+  /** Both limits; nothing while one of them is missing. */
+  tolerance(): Tolerance | undefined {
+    const below = this.number('toleranceBelow', 'tolerance below', NOT_NEGATIVE)
+    const above = this.number('toleranceAbove', 'tolerance above', NOT_NEGATIVE)
+    return below === undefined || above === undefined ? undefined : { below, above }
   }
 
   /** A level as a share or a percentage: 0.95 or 95 %. */
   level(field: keyof ClaimDraft, name: string): number | undefined {
     const text = String(this.draft[field]).trim()
-    const [digits, divisor] = text.endsWith('%') ? [text.slice(0, -1), 100] : [text, 1]
-    return this.read({ field, name, range: LEVEL, text: digits, divisor })
+    // A power of ten in the text, because dividing by 100 can miss the nearest double.
+    const share = text.endsWith('%') ? `${text.slice(0, -1).trim()}e-2` : text
+    return this.read({ field, name, range: LEVEL, text: share })
   }
 
   private read(
-    input: Readonly<{ field: keyof ClaimDraft; name: string; range: Range; text: string; divisor: number }>,
+    input: Readonly<{ field: keyof ClaimDraft; name: string; range: Range; text: string }>,
   ): number | undefined {
-    const { field, name, range, text, divisor } = input
+    const { field, name, range, text } = input
     if (text === '') return undefined
     const reading = readTypedNumber(text, this.draft.decimalMark)
-    if (reading.ok && range.holds(reading.value / divisor)) return reading.value / divisor
+    if (reading.ok && range.holds(reading.value)) return reading.value
     const wanted = reading.ok ? range.needed : needed(reading.reason, this.draft.decimalMark)
     this.problems.push({ field, message: `The ${name} is “${String(this.draft[field])}”; ${wanted}.` })
     return undefined
