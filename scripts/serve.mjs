@@ -3,6 +3,7 @@ import { createServer } from 'node:net'
 import { homedir } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
+import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
 import { build, SERVER } from './build.mjs'
 import { ensureInstalled, ROOT, run } from './install.mjs'
@@ -45,7 +46,7 @@ async function serve() {
   }
   await build()
   process.env.NODE_ENV = 'production'
-  await import(SERVER)
+  await import(pathToFileURL(SERVER).href)
   await untilAnswered(`http://${bracketed(host)}:${port}/`)
   console.log(
     `\nTrue Weight is at http://${bracketed(host)}:${port}/\nIts data are in ${data}\nCtrl+C ends it.`,

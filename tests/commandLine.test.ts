@@ -54,6 +54,16 @@ test('a line that is refused gives its error in its place, and 1 at the end', ()
   })
 })
 
+test('ends quietly when nobody reads on', () => {
+  const many = lines(...Array.from({ length: 500 }, () => readings))
+  const { stdout, stderr } = spawnSync('bash', ['-c', `"${BINARY}" check | head -n 1`], {
+    input: many,
+    encoding: 'utf8',
+  })
+  expect(JSON.parse(stdout)).toMatchObject({ ok: true })
+  expect(stderr).toBe('')
+})
+
 test('prints a summary for people', () => {
   const { results } = run(['check', '--pretty'], lines(summary))
   expect(results[0]).toContain('summary: Contradicted.')

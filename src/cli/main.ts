@@ -19,6 +19,8 @@ when it could not run at all.`
  * @returns the exit code
  */
 export async function main(args: readonly string[]): Promise<number> {
+  // Whoever reads the results may have seen enough, as `head` has: that is no failure.
+  process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => process.exit(code === 'EPIPE' ? 0 : 2))
   try {
     const { positionals, values } = parseArgs({
       args: [...args],

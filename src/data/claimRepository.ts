@@ -41,9 +41,7 @@ export async function insertClaim(
     .where(eq(claims.caseId, caseId))
   const position = (last?.position ?? 0) + 1
   await db.insert(samples).values({ id: sampleId, caseId, readings, decimalMark, ...times })
-  await db
-    .insert(claims)
-    .values({ id, caseId, sampleId, position, ...words, outcome, revision: 1, ...times })
+  await db.insert(claims).values({ id, caseId, sampleId, position, ...words, outcome, revision: 1, ...times })
 }
 
 /**

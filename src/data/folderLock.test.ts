@@ -9,7 +9,9 @@ const holder = { token: 'a', pid: process.pid, host: hostname(), born: '', since
 
 /** The start of a process, from the system itself: field 22 of its stat file. */
 const bornOf = (pid: number) =>
-  readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/^.*\) /s, '').split(' ')[19]!
+  readFileSync(`/proc/${pid}/stat`, 'utf8')
+    .replace(/^.*\) /s, '')
+    .split(' ')[19]!
 
 test('a folder that is held is refused, and the holder is named', async () => {
   const folder = newFolder()

@@ -1,5 +1,15 @@
 import { relations, sql } from 'drizzle-orm'
-import { check, foreignKey, index, integer, pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import {
+  check,
+  foreignKey,
+  index,
+  integer,
+  pgTable,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import { BURDENS, RELATIONS } from '@/core/claim/claim'
 import { DECIMAL_MARKS } from '@/core/claim/draft'
 import { OUTCOMES } from '@/core/claim/finding'
@@ -20,7 +30,10 @@ export const cases = pgTable(
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
-  (table) => [check('cases_state_known', oneOf('state', CASE_STATES)), index('cases_updated_at_idx').on(table.updatedAt)],
+  (table) => [
+    check('cases_state_known', oneOf('state', CASE_STATES)),
+    index('cases_updated_at_idx').on(table.updatedAt),
+  ],
 )
 
 /** Readings as a person typed them: what can't be read as a number is kept too. */
