@@ -16,12 +16,12 @@ const MOST_TERMS = 1_000_000
  */
 export function incompleteGamma(a: number, x: number): Tails {
   if (x <= 0) return tailsFromLog(-Infinity, 'lower')
-  if (x < a + 1) return tailsFromLog(logKernel(a, x) - Math.log(a) + Math.log(series(a, x)), 'lower')
-  return tailsFromLog(logKernel(a, x) - Math.log(fraction(a, x)), 'upper')
+  if (x < a + 1) return tailsFromLog(logGammaKernel(a, x) - Math.log(a) + Math.log(series(a, x)), 'lower')
+  return tailsFromLog(logGammaKernel(a, x) - Math.log(fraction(a, x)), 'upper')
 }
 
 /** ln of xᵃ e⁻ˣ / Γ(a), by the deviance, so that large a and x keep their digits. */
-function logKernel(a: number, x: number): number {
+export function logGammaKernel(a: number, x: number): number {
   return 0.5 * (Math.log(a) - LOG_TWO_PI) - stirlingError(a) - deviance(a, x)
 }
 

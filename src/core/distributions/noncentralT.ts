@@ -1,14 +1,31 @@
+import { bracketedRoot } from '../numeric/bracketedRoot'
 import { logPeakIntegral } from '../numeric/peakIntegral'
 import { stirlingError } from '../numeric/stirlingError'
 import { incompleteGamma } from './incompleteGamma'
 import { normal } from './normal'
-import { mirrored, type Tail, type Tails, tailsFromLog } from './tails'
+import { type Continuous, mirrored, type Tail, type Tails, tailsFromLog } from './tails'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 /** From this noncentrality on, Z never comes near −δ, where the integrand over Z has a kink. */
 const FAR_FROM_ZERO = 12
+const LARGEST_REACH = 1e300
 
-type NoncentralT = Readonly<{ t: number; degreesOfFreedom: number; noncentrality: number }>
+type Shape = Readonly<{ degreesOfFreedom: number; noncentrality: number }>
+type NoncentralT = Shape & Readonly<{ t: number }>
+
+/**
+ * The noncentral t distribution, that of (Z + δ) / S with S = √(χ²/ν).
+ *
+ * @param shape - ν > 0, fractional too; δ has no unit
+ * @see N. Johnson, S. Kotz & N. Balakrishnan (1995), Continuous Univariate Distributions 2, ch. 31
+ */
+export function noncentralT(shape: Shape): Continuous {
+  return {
+    density: (t) => Math.exp(logDensity({ ...shape, t })),
+    tails: (t) => noncentralTTails({ ...shape, t }),
+    quantile: (probability, tail) => quantile(shape, probability, tail),
+  }
+}
 
 /**
  * Both tails at t of the noncentral t distribution, that of (Z + δ) / S with S = √(χ²/ν).
@@ -30,17 +47,47 @@ export function noncentralTTails(input: NoncentralT): Tails {
   return tailsFromLog(Math.min(0, logTail), tail)
 }
 
+/** ∫ s φ(t s − δ) dP(s), over ln s. */
+function logDensity({ t, degreesOfFreedom: df, noncentrality }: NoncentralT): number {
+  return logPeakIntegral({
+    f: (u) => logChiDensity(u, df) + u - 0.5 * (t * Math.exp(u) - noncentrality) ** 2 - HALF_LOG_TWO_PI,
+    near: nearPeak({ t: Math.abs(t), degreesOfFreedom: df, noncentrality }),
+    width: 1 / Math.sqrt(2 * df),
+  })
+}
+
+/** The root of ln of the smaller tail, which falls or rises throughout. */
+function quantile({ degreesOfFreedom, noncentrality }: Shape, probability: number, tail: Tail): number {
+  const isNear = probability <= 0.5
+  const target = Math.log(isNear ? probability : 1 - probability)
+  const isUpper = (tail === 'upper') === isNear
+  const excess = (t: number) => {
+    const tails = noncentralTTails({ t, degreesOfFreedom, noncentrality })
+    return isUpper ? target - tails.logUpper : tails.logLower - target
+  }
+  let [low, high] = [noncentrality - 1, noncentrality + 1]
+  for (let reach = 1; excess(low) > 0 && reach < LARGEST_REACH; reach *= 2) low -= reach
+  for (let reach = 1; excess(high) < 0 && reach < LARGEST_REACH; reach *= 2) high += reach
+  return bracketedRoot({ f: excess, low, high })
+}
+
+/** ln of the density of ln S. */
+function logChiDensity(u: number, df: number): number {
+  const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
+  return logScale - 0.5 * df * (Math.expm1(2 * u) - 2 * u)
+}
+
+/** For a large t the normal part vanishes long before s = 1: where it does not. */
+function nearPeak({ t, degreesOfFreedom, noncentrality }: NoncentralT): number {
+  return Math.min(0, Math.log((Math.abs(noncentrality) + Math.sqrt(degreesOfFreedom)) / t))
+}
+
 /** ∫ P(Z ≤ or > t s − δ) dP(s), over ln s. */
 function logMeanOverS({ t, degreesOfFreedom: df, noncentrality }: NoncentralT, tail: Tail): number {
   const sign = tail === 'lower' ? 1 : -1
-  const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
   return logPeakIntegral({
-    f: (u) =>
-      logScale -
-      0.5 * df * (Math.expm1(2 * u) - 2 * u) +
-      normal.tails(sign * (t * Math.exp(u) - noncentrality)).logLower,
-    // For a large t the normal tail vanishes long before s = 1: start where it does not.
-    near: Math.min(0, Math.log((Math.abs(noncentrality) + Math.sqrt(df)) / t)),
+    f: (u) => logChiDensity(u, df) + normal.tails(sign * (t * Math.exp(u) - noncentrality)).logLower,
+    near: nearPeak({ t, degreesOfFreedom: df, noncentrality }),
     width: 1 / Math.sqrt(2 * df),
   })
 }
