@@ -1,8 +1,7 @@
 import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
-import { check } from '@/core/check/check'
-import type { CheckAnswer } from '@/core/check/result'
+import { type Answer, answer } from '@/core/check/answer'
 import { summary } from '@/core/wording/summary'
 
 const BYTE_ORDER_MARK = /^\ufeff/
@@ -20,17 +19,17 @@ export async function answerLines(
   for await (const line of createInterface({ input, crlfDelay: Infinity })) {
     const text = line.replace(BYTE_ORDER_MARK, '')
     if (text.trim() === '') continue
-    const answer = answerTo(text)
-    isRefused ||= !answer.ok
-    const written = style === 'pretty' ? summary(answer) : JSON.stringify(answer)
+    const result = answerTo(text)
+    isRefused ||= !result.ok
+    const written = style === 'pretty' ? summary(result) : JSON.stringify(result)
     if (!output.write(`${written}\n`)) await once(output, 'drain')
   }
   return isRefused ? 1 : 0
 }
 
-function answerTo(line: string): CheckAnswer {
+function answerTo(line: string): Answer {
   try {
-    return check(JSON.parse(line))
+    return answer(JSON.parse(line))
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error
     const seen = line.length > 60 ? `${line.slice(0, 60)}…` : line

@@ -4,7 +4,8 @@ import { openInput } from './openInput'
 
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
 
-Answers check documents: one JSON document a line in, one JSON result a line out, in order.
+Answers check documents, and reckonings of a distribution's tails and quantiles: one JSON
+document a line in, one JSON result a line out, in order.
 FILE is read where it is given, else standard input.
 
   --pretty   print a summary for people instead of JSON

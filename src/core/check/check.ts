@@ -16,8 +16,9 @@ import { problems } from '../wording/problems'
 import { checkWarnings } from '../wording/warnings'
 import { isAllFinite } from './isAllFinite'
 import { intervalFigures } from './intervalFigures'
+import { idOf } from './idOf'
 import { parseRequest } from './parseRequest'
-import type { CheckRequest } from './request'
+import { type CheckRequest, checkRequestSchema } from './request'
 import type { CheckAnswer, CheckResult, TestFigures } from './result'
 import { sampleOf } from './sampleOf'
 
@@ -29,7 +30,7 @@ import { sampleOf } from './sampleOf'
  */
 export function check(document: unknown): CheckAnswer {
   const id = idOf(document)
-  const request = parseRequest(document)
+  const request = parseRequest(checkRequestSchema, document)
   const answer = request.ok ? answerTo(request.value) : request
   if (!answer.ok) return { ...id, ok: false, error: answer.problem }
   return { ...id, ...answer.value }
@@ -159,9 +160,4 @@ function sampleFigures(sample: MeanSample, standardError: number): CheckResult['
     ...(variance === undefined ? {} : { variance }),
     standardError,
   }
-}
-
-function idOf(document: unknown): Readonly<{ id?: string }> {
-  const id = (document as Readonly<{ id?: unknown }> | null | undefined)?.id
-  return typeof id === 'string' ? { id } : {}
 }

@@ -1,12 +1,11 @@
 import type { z } from 'zod'
 import { failure, type Outcome, type Problem, success } from '../outcome'
-import { type CheckRequest, checkRequestSchema } from './request'
 
 type Issue = z.core.$ZodIssue
 
-/** Reads a check document from outside, and names the first thing wrong with it. */
-export function parseRequest(document: unknown): Outcome<CheckRequest> {
-  const parsed = checkRequestSchema.safeParse(document, { reportInput: true })
+/** Reads a document from outside by its schema, and names the first thing wrong with it. */
+export function parseRequest<T>(schema: z.ZodType<T>, document: unknown): Outcome<T> {
+  const parsed = schema.safeParse(document, { reportInput: true })
   if (parsed.success) return success(parsed.data)
   return failure(problemOf(parsed.error.issues[0]!))
 }
@@ -20,12 +19,13 @@ function problemOf(issue: Issue): Problem {
       return {
         code: 'unknown-field',
         path: unknown,
-        message: `“${unknown}” is not a field of a check document. Leave it out.`,
+        message: `“${unknown}” is not a field that is known here. Leave it out.`,
       }
     }
     case 'invalid_union': {
-      const kind = (issue.input as Record<string, unknown> | undefined)?.kind
-      return listProblem(path, kind, ['readings', 'summary'])
+      const seen = (issue.input as Record<string, unknown> | undefined)?.[issue.discriminator ?? '']
+      const options = 'options' in issue ? (issue.options ?? []) : []
+      return listProblem(path, seen, options.map(String))
     }
     case 'invalid_value':
       return listProblem(path, issue.input, issue.values.map(String))

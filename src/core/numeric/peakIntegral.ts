@@ -2,6 +2,8 @@
 const NEGLIGIBLE = 42
 const AGREEMENT = 1e-14
 const MOST_HALVINGS = 12
+/** More than any integrand needs whose width a double can tell from its place. */
+const MOST_TERMS = 20_000
 
 /**
  * ln ∫ exp(f) over the whole line, for a smooth f that rises to one peak and falls away from it.
@@ -12,6 +14,7 @@ const MOST_HALVINGS = 12
  * @param input.f - the log of the integrand; −Infinity where it vanishes
  * @param input.near - a point from which the peak can be climbed to
  * @param input.width - about the width of the peak
+ * @returns −Infinity or NaN where f has no finite value near the peak
  * @see L. Trefethen & J. Weideman (2014), The Exponentially Convergent Trapezoidal Rule, SIAM Review 56, 385-458
  */
 export function logPeakIntegral(
@@ -20,10 +23,11 @@ export function logPeakIntegral(
   const { f } = input
   const { peak, spread } = climb(input)
   const highest = f(peak)
+  if (!(spread > 0) || !Number.isFinite(highest)) return highest
   const sumFrom = (offset: number, step: number) => {
     let sum = offset === 0 ? 1 : 0
     for (const direction of [-1, 1]) {
-      for (let k = offset === 0 ? 1 : 0; ; k += 1) {
+      for (let k = offset === 0 ? 1 : 0; k < MOST_TERMS; k += 1) {
         const height = f(peak + direction * (offset + k * step)) - highest
         sum += Math.exp(height)
         if (!(height > -NEGLIGIBLE)) break
@@ -59,7 +63,7 @@ function climb({
     const [left, right] = [f(peak - stride), f(peak + stride)]
     if (left > highest) [peak, highest] = [peak - stride, left]
     else if (right > highest) [peak, highest] = [peak + stride, right]
-    else if (Math.min(left, right) > highest - 0.5) return { peak, spread: stride }
+    else if (Math.min(left, right) > highest - 0.5 || stride === 0) return { peak, spread: stride }
     else stride /= 2
   }
 }

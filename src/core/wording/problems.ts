@@ -78,6 +78,30 @@ export const problems = {
       'test.confidenceLevel',
       `At the significance level ${significanceLevel} no confidence level follows from it. State one between 0 and 1.`,
     ),
+  onePointNeeded: (stated: number) =>
+    problem(
+      stated === 0 ? 'missing' : 'too-many-points',
+      'reckon',
+      `${stated === 0 ? 'None' : `${stated}`} of “x”, “lower” and “upper” is stated; state exactly one of them.`,
+    ),
+  reckoningOutOfRange: () =>
+    problem(
+      'figures-out-of-range',
+      'reckon',
+      'These parameters are too large or too small to compute with in double precision. State some nearer to 1.',
+    ),
+  quantileOutOfRange: () =>
+    problem(
+      'figures-out-of-range',
+      'reckon',
+      'The point that leaves so small a probability lies beyond the range of a double. State a larger probability.',
+    ),
+  moreThanTheLot: (field: 'marked' | 'n', seen: number, lotSize: number) =>
+    problem(
+      'out-of-range',
+      `reckon.distribution.${field}`,
+      `“reckon.distribution.${field}” is ${seen}; it has to be at most the lot size, ${lotSize}.`,
+    ),
   figuresOutOfRange: () =>
     problem(
       'figures-out-of-range',

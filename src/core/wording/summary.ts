@@ -1,6 +1,8 @@
-import type { CheckAnswer, CheckResult } from '../check/result'
+import type { Answer } from '../check/answer'
+import type { ReckonFigures } from '../check/reckon'
+import type { CheckResult } from '../check/result'
 import { intervalWords } from './claimLineWords'
-import { decimalsFor, formatFullPValue, formatNumber, formatPValue } from './figures'
+import { decimalsFor, formatFull, formatFullPValue, formatNumber, formatPValue } from './figures'
 import { OUTCOME_WORDS } from './findingWords'
 import { hypothesisSymbols } from './hypothesisWords'
 import { distributionWords, STATISTIC } from './methodWords'
@@ -9,14 +11,21 @@ import { wayWords } from './waysWords'
 const STATISTIC_DECIMALS = 3
 
 /** An answer in a few lines of plain text, for a person at a terminal. */
-export function summary(answer: CheckAnswer): string {
+export function summary(answer: Answer): string {
   const name = answer.id === undefined ? '' : `${answer.id}: `
   if (!answer.ok) return `${name}Refused. ${answer.error.message}\n`
+  if ('reckon' in answer) return `${name}${reckoned(answer.reckon)}\n`
   const lines = [
     `${name}${OUTCOME_WORDS[answer.finding.outcome]}. ${answer.finding.sentence}`,
     ...linesOf(answer),
   ]
   return `${lines.join('\n  ')}\n`
+}
+
+function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): string {
+  const tail = (pValue: number | undefined, logPValue = -Infinity) =>
+    formatFullPValue({ logPValue, ...(pValue === undefined ? {} : { pValue }) })
+  return `P(X ≤ x) = ${tail(lower, logLower)} and P(X > x) = ${tail(upper, logUpper)} at x = ${formatFull(x)}`
 }
 
 function linesOf({ hypotheses, sample, test, interval, finding, warnings }: CheckResult): readonly string[] {
