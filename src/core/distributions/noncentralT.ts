@@ -8,6 +8,8 @@ import { type Continuous, mirrored, type Tail, type Tails, tailsFromLog } from '
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 /** From this noncentrality on, Z never comes near −δ, where the integrand over Z has a kink. */
 const FAR_FROM_ZERO = 12
+/** So many times sharper than S is wide, the edge of the normal part is still smooth enough to integrate over S. */
+const EDGE = 4
 const LARGEST_REACH = 1e300
 
 type Shape = Readonly<{ degreesOfFreedom: number; noncentrality: number }>
@@ -41,7 +43,7 @@ export function noncentralTTails(input: NoncentralT): Tails {
   const { t, degreesOfFreedom, noncentrality } = input
   if (t < 0) return mirrored(noncentralTTails({ degreesOfFreedom, noncentrality: -noncentrality, t: -t }))
   const tail = t > noncentrality ? 'upper' : 'lower'
-  const isSharp = noncentrality > Math.max(FAR_FROM_ZERO, Math.sqrt(2 * degreesOfFreedom))
+  const isSharp = noncentrality > Math.max(FAR_FROM_ZERO, EDGE * Math.sqrt(2 * degreesOfFreedom))
   const isOverZ = isSharp && t > Math.min(noncentrality / 4, Math.sqrt(degreesOfFreedom))
   const logTail = isOverZ ? logMeanOverZ(input, tail) : logMeanOverS(input, tail)
   return tailsFromLog(Math.min(0, logTail), tail)
