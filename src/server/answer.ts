@@ -17,9 +17,10 @@ export function answerWith(outcome: Outcome<unknown>): Response {
 
 /** Reads a request's JSON, or says why it cannot be read. */
 export async function readBody(request: Request): Promise<Outcome<unknown>> {
-  const length = Number(request.headers.get('content-length') ?? 0)
+  const length = Number(request.headers.get('content-length') ?? Infinity)
   if (length > LARGEST_BODY) {
-    const message = `The request is ${length} bytes long; at most ${LARGEST_BODY} are taken.`
+    const seen = Number.isFinite(length) ? `${length} bytes long` : 'of no stated length'
+    const message = `The request is ${seen}; at most ${LARGEST_BODY} bytes are taken, and their number has to be stated.`
     return failure({ code: 'too-large', path: '', message })
   }
   try {

@@ -167,12 +167,14 @@ test('a figure is copied with every digit', async () => {
   await journey.driver.setPermission('clipboard-read', 'granted')
   await journey.driver.setPermission('clipboard-write', 'granted')
   const figureButton = await journey.driver.findElement(
-    By.xpath('//table[@aria-label="Key figures"]//tr[th="Mean"]//button'),
+    By.xpath('//table[@aria-label="Key figures"]//tr[th="Effect size (Hedges’ g)"]//button'),
   )
   const full = await figureButton.getAttribute('data-full')
   await figureButton.click()
   await journey.driver.wait(async () => (await figureButton.getAttribute('data-full')) === 'Copied', 40_000)
-  expect(await journey.driver.executeScript('return navigator.clipboard.readText()')).toBe(full)
+  expect(await journey.driver.executeScript('return navigator.clipboard.readText()')).toBe(
+    full?.replace('−', '-'),
+  )
 })
 
 test('the browser complained of nothing on the way', async () => {

@@ -102,4 +102,16 @@ test('what is malformed or too large is refused with what is wrong', async () =>
   expect(await put('{')).toEqual({ status: 400, code: 'not-json' })
   expect(await put('{"draft": 1}')).toEqual({ status: 400, code: 'invalid' })
   expect(await put(`"${'x'.repeat(33 * 1024 * 1024)}"`)).toEqual({ status: 413, code: 'too-large' })
+  const unmeasured = new ReadableStream({
+    start(stream) {
+      stream.enqueue(new TextEncoder().encode('{}'))
+      stream.close()
+    },
+  })
+  const answer = await fetch(claimAddress(), {
+    method: 'PUT',
+    body: unmeasured,
+    duplex: 'half',
+  } as RequestInit)
+  expect(answer.status).toBe(413)
 })

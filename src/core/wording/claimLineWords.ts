@@ -1,5 +1,5 @@
 import type { CheckResult, IntervalFigures } from '../check/result'
-import { formatFull, formatNumber, formatPercent, withUnit } from './figures'
+import { formatFull, formatLimit, formatNumber, formatPercent, withUnit } from './figures'
 
 /** An interval with its level: "95 % interval 14.884 to 14.974". */
 export function intervalWords({ level, lower, upper }: IntervalFigures, decimals: number): string {
@@ -32,7 +32,7 @@ export function claimLineWords(
   const { null: hypothesis } = result.hypotheses
   const claimed =
     'lower' in hypothesis
-      ? `Limits ${exact(hypothesis.lower)} and ${exact(hypothesis.upper)}.`
+      ? `Limits ${formatLimit(hypothesis.lower)} and ${withUnit(formatLimit(hypothesis.upper), unit)}.`
       : `Claimed value ${exact(hypothesis.value)}.`
   const interval = result.interval ? `, ${intervalWords(result.interval, decimals)}` : ''
   return `${readings} Mean ${figure(result.sample.mean)}${interval}. ${claimed}`

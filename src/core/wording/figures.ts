@@ -41,6 +41,11 @@ export function formatFull(value: number): string {
   return withTrueMinus(String(value))
 }
 
+/** The limit of a tolerance, a sum of two typed figures, without the digits that adding doubles makes up. */
+export function formatLimit(limit: number): string {
+  return formatFull(Number(limit.toPrecision(DECIMAL_DIGITS)))
+}
+
 export function withUnit(figure: string, unit: string | undefined): string {
   return unit ? `${figure}${NARROW_SPACE}${unit}` : figure
 }

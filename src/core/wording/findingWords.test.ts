@@ -113,4 +113,7 @@ test('the claim line is told in words, before and after there is a finding', () 
   expect(plain(claimLineWords({ ...shared, result }))).toContain(
     'Mean 15.10 kg, 95 % interval 14.60 to 15.60.',
   )
+  const tolerance = { below: 0.1, above: 0.1 }
+  const within = resultOf({ relation: 'within', value: 0.3, tolerance }, { kind: 'readings', values })
+  expect(plain(claimLineWords({ ...shared, result: within }))).toContain('Limits 0.2 and 0.4 kg.')
 })

@@ -1,7 +1,7 @@
 import type { Claim } from '../claim/claim'
 import type { Hypotheses, PointHypothesis, RangeHypothesis } from '../claim/hypotheses'
 import { RELATION_WORDS } from './claimWords'
-import { formatFull, withUnit } from './figures'
+import { formatFull, formatLimit, withUnit } from './figures'
 
 const SYMBOL: Readonly<Record<Claim['parameter'], string>> = { mean: 'μ' }
 
@@ -65,11 +65,6 @@ export function hypothesisReason(claim: Claim, hypotheses: Hypotheses): string {
     default:
       return claim.relation satisfies never
   }
-}
-
-/** Limits are sums of typed figures; the digits that adding doubles makes up are left off. */
-function formatLimit(limit: number): string {
-  return formatFull(Number(limit.toPrecision(15)))
 }
 
 function capitalised(text: string): string {

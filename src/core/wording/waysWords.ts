@@ -1,6 +1,6 @@
 import type { Hypotheses } from '../claim/hypotheses'
 import type { WayToDecide } from '../inference/decision'
-import { formatApart, formatFull, formatPercent, formatPValue, withUnit } from './figures'
+import { formatApart, formatFull, formatLimit, formatPercent, formatPValue, withUnit } from './figures'
 
 type Formats = Readonly<{
   /** The statistic's letter. */
@@ -76,7 +76,7 @@ function toleranceWords(
 ): string {
   const [lowest, highest] = [way.against[0]!, way.against[1]!]
   const ends = `${formatApart(way.lower!, lowest, decimals)[0]} to ${formatApart(way.upper!, highest, decimals)[0]}`
-  const limits = `${formatFull(Number(lowest.toPrecision(15)))} to ${withUnit(formatFull(Number(highest.toPrecision(15))), unit)}`
+  const limits = `${formatLimit(lowest)} to ${withUnit(formatLimit(highest), unit)}`
   const lies = alternativeSide === 'inside' ? 'inside' : 'outside'
   return `${formatPercent(way.level)} interval ${ends} ${way.rejects ? 'lies' : 'does not lie wholly'} ${lies} ${limits}`
 }

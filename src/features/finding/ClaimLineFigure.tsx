@@ -1,9 +1,8 @@
 'use client'
 
 import { useDeferredValue, useMemo } from 'react'
-import { isRange } from '@/core/claim/hypotheses'
 import { claimLineWords, intervalWords } from '@/core/wording/claimLineWords'
-import { formatFull, withUnit } from '@/core/wording/figures'
+import { formatFull, formatLimit, withUnit } from '@/core/wording/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -33,7 +32,7 @@ export function ClaimLineFigure() {
         interval: result?.interval ? intervalWords(result.interval, shown.decimals) : '',
         claimed: claimed.map(
           (value) =>
-            `${isTolerance(result) ? 'limit' : 'claimed'} ${withUnit(formatFull(value), shown.unit)}`,
+            `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), shown.unit)}`,
         ),
         reading: (value: number) => withUnit(formatFull(value), shown.unit),
       },
@@ -42,8 +41,4 @@ export function ClaimLineFigure() {
   }, [shown])
   if (drawing.figures.values.length === 0) return null
   return <ClaimLine {...drawing} />
-}
-
-function isTolerance(result: Readonly<{ hypotheses: Parameters<typeof isRange>[0] }> | undefined): boolean {
-  return result !== undefined && isRange(result.hypotheses)
 }

@@ -46,7 +46,8 @@ const Copyable = chakra('button', {
 export function Figure({ shown, full, name }: Readonly<{ shown: string; full: string; name: string }>) {
   const [isCopied, setCopied] = useState(false)
   const copy = async () => {
-    await navigator.clipboard.writeText(full)
+    // A true minus sign would make the figure a text in a spreadsheet.
+    await navigator.clipboard.writeText(full.replaceAll('\u2212', '-'))
     setCopied(true)
     setTimeout(() => setCopied(false), COPIED_MS)
   }
