@@ -163,11 +163,11 @@ test('a reference sample gives the reference figures on the screen', async () =>
   expect(Math.abs((await full('p-value')) / Number(row.p_two_sided) - 1)).toBeLessThan(1e-11)
 })
 
-test('a figure is copied with every digit', async () => {
+test('a figure is copied with every digit, and with a minus that a spreadsheet reads', async () => {
   await journey.driver.setPermission('clipboard-read', 'granted')
   await journey.driver.setPermission('clipboard-write', 'granted')
   const figureButton = await journey.driver.findElement(
-    By.xpath('//table[@aria-label="Key figures"]//tr[th="Effect size (Hedges’ g)"]//button'),
+    By.xpath('//table[@aria-label="Figures of the test"]//tr[th="Critical value of t, lower"]//button'),
   )
   const full = await figureButton.getAttribute('data-full')
   await figureButton.click()
@@ -175,6 +175,7 @@ test('a figure is copied with every digit', async () => {
   expect(await journey.driver.executeScript('return navigator.clipboard.readText()')).toBe(
     full?.replace('−', '-'),
   )
+  expect(full).toMatch(/^−\d/)
 })
 
 test('the browser complained of nothing on the way', async () => {
