@@ -1,26 +1,25 @@
-import { deriveHypotheses, type Hypotheses, isRange } from '../claim/hypotheses'
 import { findingOutcome } from '../claim/finding'
-import { meanConditions } from '../conditions/meanConditions'
-import { decide, waysToDecide } from '../inference/decision'
-import { meanEffectSize } from '../inference/effectSize'
-import { testLocation } from '../inference/locationTest'
-import { meanT } from '../inference/meanT'
-import { meanZ } from '../inference/meanZ'
-import { differenceFrom, type Pivot, statisticAt } from '../inference/pivot'
-import type { MeanSample } from '../inference/sample'
-import { testTolerance } from '../inference/toleranceTest'
+import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../claim/hypotheses'
+import { conditionsFor } from '../conditions/conditions'
+import { effectSizeOf } from '../inference/effectSize'
+import type { Procedure } from '../inference/procedure'
+import type { Sample } from '../inference/sample'
 import { failure, type Outcome, success } from '../outcome'
 import { CORE_VERSION } from '../version'
 import { findingLimits, findingSentence } from '../wording/findingWords'
 import { problems } from '../wording/problems'
 import { checkWarnings } from '../wording/warnings'
-import { isAllFinite } from './isAllFinite'
-import { intervalFigures } from './intervalFigures'
+import { workingSteps } from '../wording/working/working'
 import { idOf } from './idOf'
+import { intervalFigures } from './intervalFigures'
+import { isAllFinite } from './isAllFinite'
 import { parseRequest } from './parseRequest'
+import { procedureOf } from './procedureOf'
 import { type CheckRequest, checkRequestSchema } from './request'
-import type { CheckAnswer, CheckResult, TestFigures } from './result'
+import type { CheckAnswer, CheckResult } from './result'
+import { sampleFigures } from './sampleFigures'
 import { sampleOf } from './sampleOf'
+import { type Decided, decideOn, testFigures } from './testFigures'
 
 /**
  * Answers one check document: whether the sample supports or contradicts the claim, with every figure behind it.
@@ -39,8 +38,9 @@ export function check(document: unknown): CheckAnswer {
 type Prepared = Readonly<{
   request: CheckRequest
   hypotheses: Hypotheses
-  sample: MeanSample
-  pivot: Pivot
+  sample: Sample
+  procedure: Procedure
+  decided: Decided
   confidenceLevel: number
 }>
 
@@ -53,111 +53,82 @@ function answerTo(request: CheckRequest): Outcome<CheckResult> {
 
 /** Everything that can keep a check from being made is met here. */
 function prepare(request: CheckRequest): Outcome<Prepared> {
-  const hypotheses = deriveHypotheses(request.claim, request.test.alternative)
+  const { claim, test: options } = request
+  const hypotheses = deriveHypotheses(claim, options.alternative)
   if (!hypotheses.ok) return hypotheses
+  const outside = valueOutside(claim.parameter, hypotheses.value)
+  if (outside) return failure(outside)
   const sample = sampleOf(request.evidence)
   if (!sample.ok) return sample
-  const pivot = pivotOf(request, sample.value)
-  if (!pivot.ok) return pivot
-  const limits = isRange(hypotheses.value)
-    ? [hypotheses.value.null.lower, hypotheses.value.null.upper]
-    : [hypotheses.value.null.value]
-  if (!limits.every((limit) => Number.isFinite(statisticAt(pivot.value, limit)))) {
-    return failure(problems.figuresOutOfRange())
-  }
-  const confidenceLevel = confidenceLevelOf(request.test, hypotheses.value)
-  if (confidenceLevel <= 0) return failure(problems.levelNeeded(request.test.significanceLevel))
+  const question = { parameter: claim.parameter, hypotheses: hypotheses.value, sample: sample.value, options }
+  const procedure = procedureOf(question)
+  if (!procedure.ok) return procedure
+  const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
+  if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
+  const decided = decideOn(procedure.value, hypotheses.value, options.significanceLevel)
+  if (!isAllFinite(decided.statistics)) return failure(problems.figuresOutOfRange())
   return success({
     request,
     hypotheses: hypotheses.value,
     sample: sample.value,
-    pivot: pivot.value,
+    procedure: procedure.value,
+    decided,
     confidenceLevel,
   })
 }
 
-function compute({ request, hypotheses, sample, pivot, confidenceLevel }: Prepared): CheckResult {
+function compute(prepared: Prepared): CheckResult {
+  const { request, hypotheses, sample, procedure, decided, confidenceLevel } = prepared
   const { claim } = request
   const { significanceLevel } = request.test
-  const { standardError } = pivot
-  const estimate = sample.mean
-  const difference = differenceFrom(pivot, claim.value)
-  const test = testFigures(hypotheses, pivot, significanceLevel)
-  const { decision } = test
+  const { estimate } = procedure
+  const difference = procedure.differenceFrom(claim.value)
+  const { decision } = decided
   const outcome = findingOutcome({ relation: claim.relation, hypotheses, decision, difference })
+  const interval = intervalFigures({ request, procedure, confidenceLevel })
+  const effectSize = effectSizeOf({
+    parameter: claim.parameter,
+    value: claim.value,
+    procedure,
+    sample,
+    confidenceLevel,
+  })
   const figures = {
-    sample: sampleFigures(sample, standardError),
-    test,
-    ...effectSizeFigures({ sample, difference, confidenceLevel }),
+    sample: sampleFigures(sample, procedure),
+    test: testFigures({ procedure, hypotheses, decided, significanceLevel }),
+    estimate: { parameter: claim.parameter, value: estimate, difference },
+    ...(interval ? { interval } : {}),
+    ...(effectSize ? { effectSize } : {}),
+    conditions: conditionsFor({ sample, method: procedure.method, claimedValues: valuesOf(hypotheses) }),
   }
   return {
     ok: true,
     coreVersion: CORE_VERSION,
     hypotheses,
     ...figures,
-    estimate: { parameter: claim.parameter, value: estimate, difference },
-    ...intervalFigures({ request, pivot, confidenceLevel }),
-    conditions: meanConditions(sample, pivot),
     finding: {
       outcome,
-      sentence: findingSentence({ outcome, claim, significanceLevel, estimate, difference, standardError }),
+      sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
       limits: findingLimits(outcome, significanceLevel),
     },
-    warnings: checkWarnings(request, hypotheses, figures),
+    working: workingSteps({ ...figures, sample, procedure, hypotheses }),
+    warnings: checkWarnings({ request, hypotheses, sample, figures, confidenceLevel }),
   }
 }
 
-function pivotOf(request: CheckRequest, sample: MeanSample): Outcome<Pivot> {
-  const { method, knownStandardDeviation } = request.test
-  const isZ = method === 'z' || (method === 'auto' && knownStandardDeviation !== undefined)
-  return isZ ? meanZ(sample, knownStandardDeviation) : meanT(sample)
+function valueOutside(parameter: CheckRequest['claim']['parameter'], hypotheses: Hypotheses) {
+  if (parameter === 'mean' || parameter === 'median') return undefined
+  const isAllowed = (value: number) => (parameter === 'proportion' ? value >= 0 && value <= 1 : value > 0)
+  const seen = valuesOf(hypotheses).find((value) => !isAllowed(value))
+  if (seen === undefined) return undefined
+  return problems.valueOutside(parameter, seen, isRange(hypotheses) ? 'claim.tolerance' : 'claim.value')
 }
 
-function testFigures(
-  hypotheses: CheckResult['hypotheses'],
-  pivot: Pivot,
-  significanceLevel: number,
-): TestFigures {
-  const test = isRange(hypotheses)
-    ? testTolerance({ pivot, hypotheses, significanceLevel })
-    : testLocation({
-        pivot,
-        value: hypotheses.null.value,
-        alternative: hypotheses.alternativeSide,
-        significanceLevel,
-      })
-  return {
-    method: pivot.method,
-    significanceLevel,
-    distribution: pivot.distribution,
-    ...test,
-    decision: decide(test, significanceLevel),
-    ways: waysToDecide({ pivot, hypotheses, test, significanceLevel }),
-  }
-}
-
-/** Two tests at α each decide whether a mean lies inside a tolerance, so the interval that mirrors them leaves out 2α. */
-function confidenceLevelOf(options: CheckRequest['test'], hypotheses: CheckResult['hypotheses']): number {
+/** Two tests at α each decide whether a value lies inside a tolerance, so the interval that mirrors them leaves out 2α. */
+function confidenceLevelOf(options: CheckRequest['test'], hypotheses: Hypotheses): number {
   const { significanceLevel, confidenceLevel } = options
   return (
     confidenceLevel ??
     1 - (hypotheses.alternativeSide === 'inside' ? 2 * significanceLevel : significanceLevel)
   )
-}
-
-function effectSizeFigures(input: Parameters<typeof meanEffectSize>[0]): Pick<CheckResult, 'effectSize'> {
-  const effectSize = meanEffectSize(input)
-  return effectSize ? { effectSize } : {}
-}
-
-function sampleFigures(sample: MeanSample, standardError: number): CheckResult['sample'] {
-  const { sampleSize, setAside, mean, standardDeviation, variance } = sample
-  return {
-    n: sampleSize,
-    setAside,
-    mean,
-    ...(standardDeviation === undefined ? {} : { standardDeviation }),
-    ...(variance === undefined ? {} : { variance }),
-    standardError,
-  }
 }

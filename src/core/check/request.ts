@@ -1,16 +1,26 @@
 import { z } from 'zod'
-import { ALTERNATIVES, BURDENS, RELATIONS } from '../claim/claim'
+import { ALTERNATIVES, BURDENS, PARAMETERS, RELATIONS } from '../claim/claim'
 import { INTERVAL_SIDES } from '../inference/interval'
+import { METHODS } from '../inference/procedure'
+import { TWO_SIDED_RULES } from '../inference/shareExact'
+import { SHARE_INTERVALS } from '../inference/shareInterval'
 
 // Zod would else probe for eval, which a page with a strict Content-Security-Policy reports as an attack.
 z.config({ jitless: true })
 
 const positive = z.number().positive()
 const level = z.number().gt(0).lt(1)
-const lotSize = z.int().positive().optional()
+/** The largest sample, lot or count for which every figure keeps its digits. */
+export const MOST_UNITS = 1_000_000_000
+const size = z.int().positive().max(MOST_UNITS)
+const lotSize = size.optional()
+const spread = {
+  standardDeviation: z.number().nonnegative().optional(),
+  variance: z.number().nonnegative().optional(),
+}
 
-const claim = z.strictObject({
-  parameter: z.enum(['mean']),
+export const claimSchema = z.strictObject({
+  parameter: z.enum(PARAMETERS),
   relation: z.enum(RELATIONS),
   value: z.number(),
   tolerance: z.strictObject({ below: z.number().nonnegative(), above: z.number().nonnegative() }).optional(),
@@ -29,35 +39,56 @@ const readings = z.strictObject({
 
 const summary = z.strictObject({
   kind: z.literal('summary'),
-  n: z.int().positive(),
-  mean: z.number(),
-  standardDeviation: z.number().nonnegative().optional(),
-  variance: z.number().nonnegative().optional(),
+  n: size,
+  mean: z.number().optional(),
+  ...spread,
   lotSize,
 })
 
-const test = z.strictObject({
-  method: z.enum(['auto', 't', 'z']).default('auto'),
+const count = z.strictObject({
+  kind: z.literal('count'),
+  n: size,
+  successes: z.int().nonnegative(),
+  lotSize,
+})
+
+const values = z.array(z.number())
+const twoReadings = z.strictObject({
+  kind: z.literal('two-readings'),
+  first: values,
+  second: values,
+  lotSize,
+})
+
+const spreadOfOne = z.strictObject({ n: size, ...spread })
+const twoSummaries = z.strictObject({
+  kind: z.literal('two-summaries'),
+  first: spreadOfOne,
+  second: spreadOfOne,
+  lotSize,
+})
+
+export const testSchema = z.strictObject({
+  method: z.enum(['auto', ...METHODS]).default('auto'),
   alternative: z.enum(['auto', ...ALTERNATIVES]).default('auto'),
   significanceLevel: level.default(0.05),
   confidenceLevel: level.optional(),
   knownStandardDeviation: positive.optional(),
-  interval: z.literal('auto').default('auto'),
+  interval: z.enum(['auto', ...SHARE_INTERVALS]).default('auto'),
   intervalSides: z.enum(['auto', ...INTERVAL_SIDES]).default('auto'),
-  // The options below belong to methods for other parameters, and change nothing for a mean by t or z.
   continuityCorrection: z.boolean().default(false),
-  twoSidedRule: z.enum(['auto', 'minimum-likelihood', 'doubled']).default('auto'),
+  twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
   midP: z.boolean().default(false),
-  seed: z.int().optional(),
-  resamples: z.int().positive().optional(),
+  seed: z.int().default(20260101),
+  resamples: z.int().min(99).max(1_000_000).default(9999),
 })
 
 /** The check document: what is claimed, what was measured, and how it is to be tested. */
 export const checkRequestSchema = z.strictObject({
   id: z.string().optional(),
-  claim,
-  evidence: z.discriminatedUnion('kind', [readings, summary]),
-  test: test.prefault({}),
+  claim: claimSchema,
+  evidence: z.discriminatedUnion('kind', [readings, summary, count, twoReadings, twoSummaries]),
+  test: testSchema.prefault({}),
 })
 
 export type CheckDocument = z.input<typeof checkRequestSchema>

@@ -1,49 +1,89 @@
 import { moments, spread } from '../describe/moments'
-import type { MeanSample } from '../inference/sample'
+import { type MeasuredSample, type Sample, unitsTaken } from '../inference/sample'
 import { failure, type Outcome, success } from '../outcome'
 import { problems } from '../wording/problems'
 import type { Evidence } from './request'
 
 /** The sample's figures, from whichever kind of evidence there is. */
-export function sampleOf(evidence: Evidence): Outcome<MeanSample> {
-  const sample = evidence.kind === 'readings' ? fromReadings(evidence) : fromSummary(evidence)
+export function sampleOf(evidence: Evidence): Outcome<Sample> {
+  const sample = figuresOf(evidence)
   if (!sample.ok) return sample
-  const { lotSize, sampleSize, setAside } = sample.value
-  const taken = sampleSize + setAside
+  const { lotSize } = evidence
+  const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
-  return sample
+  return success({ ...sample.value, lotSize })
 }
 
-function fromReadings(evidence: Extract<Evidence, { kind: 'readings' }>): Outcome<MeanSample> {
-  const { values, lotSize } = evidence
-  const setAside = evidence.setAside ?? []
+function figuresOf(evidence: Evidence): Outcome<Sample> {
+  switch (evidence.kind) {
+    case 'readings':
+      return measured(fromReadings(evidence.values, evidence.setAside ?? [], 'evidence.values'))
+    case 'summary':
+      return measured(fromSummary(evidence, 'evidence'))
+    case 'count': {
+      const { n: sampleSize, successes } = evidence
+      if (successes > sampleSize) return failure(problems.moreSuccesses(successes, sampleSize))
+      return success({ kind: 'counted', counted: { sampleSize, successes } })
+    }
+    case 'two-readings':
+      return both(
+        fromReadings(evidence.first, [], 'evidence.first'),
+        fromReadings(evidence.second, [], 'evidence.second'),
+      )
+    case 'two-summaries':
+      return both(
+        fromSummary(evidence.first, 'evidence.first'),
+        fromSummary(evidence.second, 'evidence.second'),
+      )
+    default:
+      return evidence satisfies never
+  }
+}
+
+function measured(sample: Outcome<MeasuredSample>): Outcome<Sample> {
+  return sample.ok ? success({ kind: 'measured', measured: sample.value }) : sample
+}
+
+function both(first: Outcome<MeasuredSample>, second: Outcome<MeasuredSample>): Outcome<Sample> {
+  if (!first.ok) return first
+  if (!second.ok) return second
+  return success({ kind: 'two', two: { first: first.value, second: second.value } })
+}
+
+function fromReadings(
+  all: readonly number[],
+  setAside: readonly number[],
+  path: string,
+): Outcome<MeasuredSample> {
   const left = new Set<number>()
   for (const [position, index] of setAside.entries()) {
-    if (index >= values.length) return failure(problems.indexOutside(index, values.length, position))
+    if (index >= all.length) return failure(problems.indexOutside(index, all.length, position))
     if (left.has(index)) return failure(problems.indexTwice(index, position))
     left.add(index)
   }
-  const kept = left.size === 0 ? values : values.filter((_, index) => !left.has(index))
-  if (kept.length === 0) return failure(problems.tooFewReadings(0, 2))
-  return success({ ...moments(kept), setAside: left.size, lotSize, path: 'evidence.values' })
+  const places = left.size === 0 ? undefined : all.flatMap((_, index) => (left.has(index) ? [] : [index]))
+  const values = places ? places.map((index) => all[index]!) : all
+  if (values.length === 0) return failure(problems.tooFewReadings(0, 2, path))
+  return success({ ...moments(values), values, ...(places ? { places } : {}), setAside: left.size, path })
 }
 
-function fromSummary(evidence: Extract<Evidence, { kind: 'summary' }>): Outcome<MeanSample> {
-  const { n, mean, lotSize } = evidence
-  if (evidence.standardDeviation !== undefined && evidence.variance !== undefined) {
-    return failure(problems.bothSpreads())
-  }
-  const isVariance = evidence.variance !== undefined
-  const standardDeviation = isVariance ? Math.sqrt(evidence.variance!) : evidence.standardDeviation
+type Summary = Readonly<{
+  n: number
+  mean?: number | undefined
+  standardDeviation?: number | undefined
+  variance?: number | undefined
+}>
+
+function fromSummary({ n, mean, standardDeviation, variance }: Summary, at: string): Outcome<MeasuredSample> {
+  if (standardDeviation !== undefined && variance !== undefined) return failure(problems.bothSpreads(at))
+  const isVariance = variance !== undefined
+  const deviation = isVariance ? Math.sqrt(variance) : standardDeviation
   return success({
     sampleSize: n,
-    mean,
+    ...(mean === undefined ? {} : { mean }),
     meanRemainder: 0,
     setAside: 0,
-    lotSize,
-    path: isVariance ? 'evidence.variance' : 'evidence.standardDeviation',
-    ...(standardDeviation === undefined
-      ? {}
-      : spread(standardDeviation, evidence.variance ?? standardDeviation ** 2)),
+    path: isVariance ? `${at}.variance` : `${at}.standardDeviation`,
+    ...(deviation === undefined ? {} : spread(deviation, variance ?? deviation ** 2)),
   })
 }

@@ -19,8 +19,18 @@ export type Alternative = (typeof ALTERNATIVES)[number]
 /** How far below and above the claimed value still agrees with it; both ≥ 0, in the claim's unit. */
 export type Tolerance = Readonly<{ below: number; above: number }>
 
+export const PARAMETERS = [
+  'mean',
+  'standard-deviation',
+  'variance',
+  'proportion',
+  'variance-ratio',
+  'median',
+] as const
+export type Parameter = (typeof PARAMETERS)[number]
+
 export type Claim = Readonly<{
-  parameter: 'mean'
+  parameter: Parameter
   relation: Relation
   value: number
   tolerance?: Tolerance | undefined

@@ -32,6 +32,12 @@ export function isRange(hypotheses: Hypotheses): hypotheses is RangeHypotheses {
   return hypotheses.alternativeSide === 'inside' || hypotheses.alternativeSide === 'outside'
 }
 
+/** The value tested, or the two limits of the tolerance. */
+export function valuesOf(hypotheses: Hypotheses): readonly number[] {
+  if (!isRange(hypotheses)) return [hypotheses.null.value]
+  return [hypotheses.null.lower, hypotheses.null.upper]
+}
+
 /**
  * The hypotheses that follow from a claim's words and from who has to show it.
  *

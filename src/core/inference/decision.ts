@@ -1,8 +1,7 @@
-import type { Hypotheses, RangeHypotheses } from '../claim/hypotheses'
-import { isRange } from '../claim/hypotheses'
-import { type Ends, holds, type IntervalSides, locationInterval } from './interval'
-import type { LocationTest, TailProbability } from './locationTest'
-import type { Pivot } from './pivot'
+import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from '../claim/hypotheses'
+import { type Ends, type Interval, type IntervalSides } from './interval'
+import type { PointTest, Procedure } from './procedure'
+import type { TailProbability } from './tailProbability'
 import type { ToleranceTest } from './toleranceTest'
 
 export type Decision = 'rejected' | 'not-rejected'
@@ -10,7 +9,7 @@ export type Decision = 'rejected' | 'not-rejected'
 /** One way of deciding: what is compared with what, and what that says of the null hypothesis. */
 export type WayToDecide =
   | (TailProbability & Readonly<{ way: 'p-value'; limit: number; rejects: boolean }>)
-  | Readonly<{ way: 'statistic'; statistics: readonly number[]; limits: readonly number[]; rejects: boolean }>
+  | Readonly<{ way: 'statistic'; statistics: readonly number[]; limits: readonly Ends[]; rejects: boolean }>
   | (Ends &
       Readonly<{
         way: 'interval'
@@ -26,18 +25,18 @@ export function decide({ pValue }: TailProbability, significanceLevel: number): 
 }
 
 /**
- * The three ways by which people decide, each worked out by itself: p-value against level, statistic against critical
- * value, and the interval or bound that mirrors the test against the claimed value.
+ * The ways by which people decide, each worked out by itself: p-value against level, statistic against critical
+ * value, and the interval or bound that mirrors the test, where there is one, against the claimed value.
  */
 export function waysToDecide(
   input: Readonly<{
-    pivot: Pivot
+    procedure: Procedure
     hypotheses: Hypotheses
-    test: LocationTest | ToleranceTest
+    test: PointTest | ToleranceTest
     significanceLevel: number
   }>,
 ): readonly WayToDecide[] {
-  const { test, significanceLevel, hypotheses, pivot } = input
+  const { test, significanceLevel, procedure } = input
   const parts = 'parts' in test ? test.parts : [test]
   const { pValue, logPValue } = test
   return [
@@ -51,69 +50,58 @@ export function waysToDecide(
     {
       way: 'statistic',
       statistics: parts.map((part) => part.statistic),
-      limits: test.criticalValues,
-      rejects: isStatisticBeyond(hypotheses, parts, test.criticalValues),
+      limits: parts.map((part) => part.limits),
+      rejects: test.isBeyond,
     },
-    isRange(hypotheses)
-      ? toleranceWay(pivot, hypotheses, significanceLevel)
-      : pointWay(pivot, hypotheses.null.value, hypotheses.alternativeSide, significanceLevel),
+    ...(procedure.mirror ? [mirrorWay(procedure.mirror, input)] : []),
   ]
 }
 
-function isStatisticBeyond(
-  hypotheses: Hypotheses,
-  parts: readonly LocationTest[],
-  limits: readonly number[],
-): boolean {
-  const [first, last] = [parts[0]!.statistic, parts.at(-1)!.statistic]
-  const [lower, upper] = [limits[0]!, limits.at(-1)!]
-  switch (hypotheses.alternativeSide) {
-    case 'less':
-      return first <= lower
-    case 'greater':
-      return first >= upper
-    case 'two-sided':
-    case 'outside':
-      return first <= lower || last >= upper
-    case 'inside':
-      return first >= lower && last <= upper
-    default:
-      return hypotheses satisfies never
-  }
+function mirrorWay(
+  mirror: Interval,
+  { hypotheses, significanceLevel }: Readonly<{ hypotheses: Hypotheses; significanceLevel: number }>,
+): WayToDecide {
+  return isRange(hypotheses)
+    ? toleranceWay(mirror, hypotheses, significanceLevel)
+    : pointWay(mirror, hypotheses, significanceLevel)
 }
 
 const MIRROR = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
 
 function pointWay(
-  pivot: Pivot,
-  value: number,
-  side: keyof typeof MIRROR,
+  mirror: Interval,
+  { null: { value }, alternativeSide }: PointHypotheses,
   significanceLevel: number,
 ): WayToDecide {
-  const sides = MIRROR[side]
-  const ends = locationInterval({ pivot, beyond: significanceLevel, sides })
+  const sides = MIRROR[alternativeSide]
+  const ends = mirror.endsAt({ beyond: significanceLevel, sides })
   return {
     way: 'interval',
     level: 1 - significanceLevel,
     sides,
     ...ends,
     against: [value],
-    rejects: !holds(ends, value),
+    rejects: !mirror.holds(ends, value),
   }
 }
 
-function toleranceWay(pivot: Pivot, hypotheses: RangeHypotheses, significanceLevel: number): WayToDecide {
-  const { lower: lowest, upper: highest } = hypotheses.null
-  const isInside = hypotheses.alternativeSide === 'inside'
+function toleranceWay(
+  mirror: Interval,
+  { null: { lower: lowest, upper: highest }, alternativeSide }: RangeHypotheses,
+  significanceLevel: number,
+): WayToDecide {
+  const isInside = alternativeSide === 'inside'
   const beyond = isInside ? 2 * significanceLevel : significanceLevel
-  const ends = locationInterval({ pivot, beyond, sides: 'two-sided' })
-  const [lower, upper] = [ends.lower!, ends.upper!]
+  const { lower, upper } = mirror.endsAt({ beyond, sides: 'two-sided' })
+  const isAbove = (value: number) => lower !== undefined && !mirror.holds({ lower }, value)
+  const isBelow = (value: number) => upper !== undefined && !mirror.holds({ upper }, value)
   return {
     way: 'interval',
     level: 1 - beyond,
     sides: 'two-sided',
-    ...ends,
+    ...(lower === undefined ? {} : { lower }),
+    ...(upper === undefined ? {} : { upper }),
     against: [lowest, highest],
-    rejects: isInside ? lower >= lowest && upper <= highest : upper <= lowest || lower >= highest,
+    rejects: isInside ? isAbove(lowest) && isBelow(highest) : isBelow(lowest) || isAbove(highest),
   }
 }

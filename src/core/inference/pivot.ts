@@ -1,26 +1,72 @@
-import type { Continuous } from '../distributions/tails'
-
-export type Distribution = Readonly<{ name: 'normal' }> | Readonly<{ name: 't'; df: number }>
+import type { Alternative } from '../claim/claim'
+import type { NamedDistribution } from '../distributions/named'
+import type { Continuous, Tail } from '../distributions/tails'
+import { type Ends, ends, holds, type Interval, intervalFrom } from './interval'
+import { isAtOrBeyond, type Method, type PointQuestion, type PointTest, type Procedure } from './procedure'
+import { tailProbability } from './tailProbability'
 
 /**
- * What a test of a mean stands on: (x̄ − μ) / standard error follows a known distribution whatever μ is.
- * The estimate and the standard error share the readings' unit.
+ * A statistic whose distribution does not depend on the parameter. It rises with the estimate and falls as the value
+ * that it is tested against rises, so one function of it gives the test, the critical values and the interval.
  */
 export type Pivot = Readonly<{
-  method: 't' | 'z'
+  method: Method
   estimate: number
-  /** What rounding took from the estimate. */
-  estimateRemainder: number
-  standardError: number
-  distribution: Distribution
+  standardError?: number
+  differenceFrom: (value: number) => number
+  distribution: NamedDistribution
   reference: Continuous
+  statisticAt: (value: number, alternative: Alternative) => number
+  /** The estimate that would give this statistic against the value. */
+  estimateAt: (statistic: number, value: number, tail: Tail) => number
+  /** The value against which the estimate gives this statistic. */
+  valueAt: (statistic: number, tail: Tail) => number
 }>
 
-/** (x̄ − value), with the digits that the rounded mean alone would lose where the two are close. */
-export function differenceFrom(pivot: Pivot, value: number): number {
-  return pivot.estimate - value + pivot.estimateRemainder
+/** The test of a value and the interval that mirrors it, both from one pivot. */
+export function pivotProcedure(pivot: Pivot): Procedure {
+  const mirror = mirrorOf(pivot)
+  return {
+    method: pivot.method,
+    estimate: pivot.estimate,
+    standardError: pivot.standardError,
+    differenceFrom: pivot.differenceFrom,
+    test: (question) => testAt(pivot, question),
+    mirror,
+    interval: mirror,
+  }
 }
 
-export function statisticAt(pivot: Pivot, value: number): number {
-  return differenceFrom(pivot, value) / pivot.standardError
+function testAt(pivot: Pivot, { value, alternative, significanceLevel }: PointQuestion): PointTest {
+  const statistic = pivot.statisticAt(value, alternative)
+  const limits = criticalLimits(pivot.reference, alternative, significanceLevel)
+  const estimateAt = (limit: number | undefined, tail: Tail) =>
+    limit === undefined ? undefined : pivot.estimateAt(limit, value, tail)
+  return {
+    statistic,
+    distribution: pivot.distribution,
+    ...tailProbability(pivot.reference, statistic, alternative),
+    limits,
+    estimateLimits: ends({
+      lower: estimateAt(limits.lower, 'lower'),
+      upper: estimateAt(limits.upper, 'upper'),
+    }),
+    isBeyond: isAtOrBeyond(statistic, limits),
+  }
+}
+
+function criticalLimits(reference: Continuous, alternative: Alternative, significanceLevel: number): Ends {
+  const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
+  return {
+    ...(alternative === 'greater' ? {} : { lower: reference.quantile(tail, 'lower') }),
+    ...(alternative === 'less' ? {} : { upper: reference.quantile(tail, 'upper') }),
+  }
+}
+
+function mirrorOf({ method, reference, valueAt }: Pivot): Interval {
+  const endsAt = intervalFrom({
+    lower: (tail) => valueAt(reference.quantile(tail, 'upper'), 'upper'),
+    upper: (tail) => valueAt(reference.quantile(tail, 'lower'), 'lower'),
+  })
+  return { method, endsAt, holds }
 }

@@ -1,11 +1,46 @@
 import type { Moments } from '../describe/moments'
 
-/** The figures of one sample, from readings or from a summary. */
-export type MeanSample = Moments &
+/** The figures of one sample of measurements, from readings or from a summary. */
+export type MeasuredSample = Omit<Moments, 'mean'> &
   Readonly<{
-    /** How many readings were kept out of the test. */
+    /** Absent where a summary leaves it out. */
+    mean?: number
+    /** The readings tested, in the order given; absent for a summary. */
+    values?: readonly number[]
+    /** Where each of them stands among all readings, those set aside included; absent where none was. */
+    places?: readonly number[]
     setAside: number
-    lotSize?: number | undefined
     /** Where the figures stand in the check document, for problems that point at them. */
     path: string
   }>
+
+/** A sample whose mean is known. */
+export type MeanSample = MeasuredSample & Readonly<{ mean: number }>
+
+/** So many of a sample's units have the property that the claim is about. */
+export type CountSample = Readonly<{ sampleSize: number; successes: number }>
+
+/** Whatever was measured or counted, by its kind, and the lot that it was taken from. */
+export type Sample = Readonly<{ lotSize?: number | undefined }> &
+  (
+    | Readonly<{ kind: 'measured'; measured: MeasuredSample }>
+    | Readonly<{ kind: 'counted'; counted: CountSample }>
+    | Readonly<{ kind: 'two'; two: TwoSamples }>
+  )
+
+/** How many units were taken from the lot, those set aside included. */
+export function unitsTaken(sample: Sample): number {
+  switch (sample.kind) {
+    case 'measured':
+      return sample.measured.sampleSize + sample.measured.setAside
+    case 'counted':
+      return sample.counted.sampleSize
+    case 'two':
+      return sample.two.first.sampleSize + sample.two.second.sampleSize
+    default:
+      return sample satisfies never
+  }
+}
+
+/** The samples of two sources, the first over the second. */
+export type TwoSamples = Readonly<{ first: MeasuredSample; second: MeasuredSample }>

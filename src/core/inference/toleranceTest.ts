@@ -1,47 +1,41 @@
 import type { RangeHypotheses } from '../claim/hypotheses'
-import { doubled, type LocationTest, type TailProbability, testLocation } from './locationTest'
-import type { Pivot } from './pivot'
+import type { PointTest, Procedure } from './procedure'
+import { doubled, type TailProbability } from './tailProbability'
 
 export type ToleranceTest = TailProbability &
   Readonly<{
-    /** The tests at the lower and the upper limit, in this order. */
-    parts: readonly [LocationTest, LocationTest]
-    /** On the statistic's scale, at the lower and the upper limit. */
-    criticalValues: readonly [number, number]
-    criticalEstimates: readonly [number, number]
+    /** The tests of the lower and of the upper limit. */
+    parts: readonly [PointTest, PointTest]
+    isBeyond: boolean
   }>
 
 /**
- * Tests a mean against the two limits of a tolerance.
+ * Tests a parameter against the two limits of a tolerance.
  *
- * Where the claim must be shown: two one-sided tests, each at α, and the larger p-value. Where it stands unless
- * contradicted: a one-sided test beyond each limit at α/2, and twice the smaller p-value.
+ * To show that it lies inside, both one-sided tests must reject at α: p is the larger. To contradict that it does, one
+ * of them must reject at α/2 beyond its own limit: p is twice the smaller, which with no tolerance is the two-sided test.
  *
  * @see D. Schuirmann (1987), J. Pharmacokinetics and Biopharmaceutics 15, 657-680
  */
 export function testTolerance(
-  input: Readonly<{ pivot: Pivot; hypotheses: RangeHypotheses; significanceLevel: number }>,
+  input: Readonly<{ procedure: Procedure; hypotheses: RangeHypotheses; significanceLevel: number }>,
 ): ToleranceTest {
-  const { pivot, hypotheses, significanceLevel } = input
+  const { procedure, hypotheses } = input
   const isInside = hypotheses.alternativeSide === 'inside'
-  const level = isInside ? significanceLevel : significanceLevel / 2
+  const significanceLevel = isInside ? input.significanceLevel : input.significanceLevel / 2
   const at = (value: number, alternative: 'less' | 'greater') =>
-    testLocation({ pivot, value, alternative, significanceLevel: level })
+    procedure.test({ value, alternative, significanceLevel })
   const { lower, upper } = hypotheses.null
   const parts = isInside
     ? ([at(lower, 'greater'), at(upper, 'less')] as const)
     : ([at(lower, 'less'), at(upper, 'greater')] as const)
   const [first, second] = parts
   const isFirstLarger = first.logPValue >= second.logPValue
-  const chosen = isFirstLarger === isInside ? first : second
+  const { pValue, logPValue } = isFirstLarger === isInside ? first : second
+  const chosen = pValue === undefined ? { logPValue } : { pValue, logPValue }
   return {
-    ...(isInside ? onlyProbability(chosen) : doubled(chosen)),
+    ...(isInside ? chosen : doubled(chosen)),
     parts,
-    criticalValues: [first.criticalValues[0]!, second.criticalValues[0]!],
-    criticalEstimates: [first.criticalEstimates[0]!, second.criticalEstimates[0]!],
+    isBeyond: isInside ? first.isBeyond && second.isBeyond : first.isBeyond || second.isBeyond,
   }
-}
-
-function onlyProbability({ pValue, logPValue }: TailProbability): TailProbability {
-  return pValue === undefined ? { logPValue } : { pValue, logPValue }
 }

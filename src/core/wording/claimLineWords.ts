@@ -35,5 +35,5 @@ export function claimLineWords(
       ? `Limits ${formatLimit(hypothesis.lower)} and ${withUnit(formatLimit(hypothesis.upper), unit)}.`
       : `Claimed value ${exact(hypothesis.value)}.`
   const interval = result.interval ? `, ${intervalWords(result.interval, decimals)}` : ''
-  return `${readings} Mean ${figure(result.sample.mean)}${interval}. ${claimed}`
+  return `${readings} Mean ${figure(result.estimate.value)}${interval}. ${claimed}`
 }

@@ -1,5 +1,5 @@
-import type { Claim, Relation } from '../claim/claim'
-import { formatFull, withUnit } from './figures'
+import type { Claim, Parameter, Relation } from '../claim/claim'
+import { formatFull, formatPercent, withUnit } from './figures'
 
 export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
   'at-least': 'at least',
@@ -16,18 +16,55 @@ export const BURDEN_WORDS = {
   substantiate: 'must be shown',
 } as const
 
-/** What the claim is about: "mean net mass". */
-export function subjectOf({ quantity }: Pick<Claim, 'quantity'>): string {
-  return quantity ? `mean ${quantity}` : 'mean'
+export const PARAMETER_NOUNS: Readonly<Record<Parameter, string>> = {
+  mean: 'mean',
+  'standard-deviation': 'standard deviation',
+  variance: 'variance',
+  proportion: 'share',
+  'variance-ratio': 'ratio of variances',
+  median: 'median',
+}
+
+export type Subject = Pick<Claim, 'parameter' | 'quantity'>
+
+/** What the claim is about: "mean net mass", "standard deviation of the temperature". */
+export function subjectOf({ parameter, quantity }: Subject): string {
+  const noun = PARAMETER_NOUNS[parameter]
+  if (!quantity) return noun
+  switch (parameter) {
+    case 'mean':
+    case 'median':
+      return `${noun} ${quantity}`
+    case 'standard-deviation':
+    case 'variance':
+    case 'variance-ratio':
+      return `${noun} of the ${quantity}`
+    case 'proportion':
+      return `${noun} of ${quantity}`
+    default:
+      return parameter satisfies never
+  }
+}
+
+/** The unit that the parameter's values carry: squared for a variance, none for a share or a ratio. */
+export function unitOf({ parameter, unit }: Pick<Claim, 'parameter' | 'unit'>): string | undefined {
+  if (parameter === 'proportion' || parameter === 'variance-ratio' || !unit) return undefined
+  if (parameter !== 'variance') return unit
+  return /^\p{L}+$/u.test(unit) ? `${unit}²` : `(${unit})²`
+}
+
+/** A value of the parameter in full: "15 kg", "0.09 (°C)²", "95 %". */
+export function fullValue(claim: Pick<Claim, 'parameter' | 'unit'>, value: number): string {
+  return claim.parameter === 'proportion' ? formatPercent(value) : withUnit(formatFull(value), unitOf(claim))
 }
 
 /** The claim as part of a sentence: "the mean net mass is at least 15 kg". */
 export function claimClause(claim: Claim): string {
-  const value = withUnit(formatFull(claim.value), claim.unit)
+  const value = fullValue(claim, claim.value)
   if (!claim.tolerance || (claim.relation !== 'within' && claim.relation !== 'equal-to')) {
     return `the ${subjectOf(claim)} is ${RELATION_WORDS[claim.relation]} ${value}`
   }
   const { below, above } = claim.tolerance
-  const limits = `${withUnit(formatFull(below), claim.unit)} below and ${withUnit(formatFull(above), claim.unit)} above`
+  const limits = `${fullValue(claim, below)} below and ${fullValue(claim, above)} above`
   return `the ${subjectOf(claim)} is within ${limits} ${value}`
 }

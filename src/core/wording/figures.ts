@@ -43,7 +43,11 @@ export function formatFull(value: number): string {
 
 /** The limit of a tolerance, a sum of two typed figures, without the digits that adding doubles makes up. */
 export function formatLimit(limit: number): string {
-  return formatFull(Number(limit.toPrecision(DECIMAL_DIGITS)))
+  return formatFull(withoutMadeUpDigits(limit))
+}
+
+export function withoutMadeUpDigits(value: number): number {
+  return Number(value.toPrecision(DECIMAL_DIGITS))
 }
 
 export function withUnit(figure: string, unit: string | undefined): string {
@@ -87,8 +91,8 @@ export function formatPValue(pValue: number | undefined, significanceLevel: numb
 export function formatFullPValue({
   pValue,
   logPValue,
-}: Readonly<{ pValue?: number; logPValue: number }>): string {
-  if (pValue !== undefined) return formatFull(pValue)
+}: Readonly<{ pValue?: number; logPValue?: number }>): string {
+  if (pValue !== undefined || logPValue === undefined) return formatFull(pValue ?? 0)
   const exponent = logPValue / Math.LN10
   const whole = Math.floor(exponent)
   return `${(10 ** (exponent - whole)).toFixed(6)}e${whole}`.replace('-', MINUS)

@@ -92,7 +92,7 @@ test.each([
 ])('%i readings of a lot of %p', (n, lotSize, states) => {
   const { conditions } = resultOf({}, { kind: 'summary', n, mean: 15, standardDeviation: 0.1, lotSize })
   const seen = Object.fromEntries(conditions.map(({ name, state }) => [name, state]))
-  expect(seen).toEqual({ 'random-sample': 'unknown', ...states })
+  expect(seen).toEqual({ 'random-sample': 'unknown', normality: 'unknown', ...states })
 })
 
 test('a claim has a title while it is still being written', () => {

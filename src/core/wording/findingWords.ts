@@ -1,6 +1,7 @@
+import type { CheckResult } from '../check/result'
 import type { Claim } from '../claim/claim'
 import type { FindingOutcome } from '../claim/finding'
-import { claimClause, subjectOf } from './claimWords'
+import { claimClause, subjectOf, unitOf } from './claimWords'
 import { decimalsFor, formatNumber, formatPercent, withUnit } from './figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
@@ -22,10 +23,9 @@ export type FindingFigures = Readonly<{
   outcome: FindingOutcome
   claim: Claim
   significanceLevel: number
-  estimate: number
-  /** Estimate less claimed value, in the claim's unit. */
-  difference: number
-  standardError: number
+  estimate: CheckResult['estimate']
+  sample: CheckResult['sample']
+  interval?: CheckResult['interval'] | undefined
   /** For display; chosen from the standard error where absent. */
   decimals?: number | undefined
 }>
@@ -54,14 +54,37 @@ export function findingLimits(outcome: FindingOutcome, significanceLevel: number
   }
 }
 
-function gapSentence({ claim, estimate, difference, standardError, decimals }: FindingFigures): string {
-  const shown = decimals ?? decimalsFor(standardError)
-  const figure = (value: number) => withUnit(formatNumber(value, shown), claim.unit)
-  const mean = `The ${subjectOf(claim)} is estimated at ${figure(estimate)}`
+/**
+ * Decimals at which an estimate is worth reading: from its standard error, or where it has none from a quarter of its
+ * interval, which is about as wide.
+ */
+export function decimalsOf({
+  sample,
+  interval,
+  estimate,
+}: Pick<FindingFigures, 'sample' | 'interval' | 'estimate'>): number {
+  const { lower, upper } = interval ?? {}
+  const isWide = lower !== undefined && upper !== undefined && upper > lower
+  return decimalsFor(sample.standardError || (isWide ? (upper - lower) / 4 : Math.abs(estimate.value) / 100))
+}
+
+function gapSentence({ claim, estimate, decimals, ...figures }: FindingFigures): string {
+  const shown = decimals ?? decimalsOf({ estimate, ...figures })
+  const { value, difference } = estimate
+  const figure = figureOf(claim, shown)
+  const mean = `The ${subjectOf(claim)} is estimated at ${figure(value)}`
   if (difference === 0) return `${mean}, the claimed value itself.`
-  const gap = figure(Math.abs(difference))
   const size = /[1-9]/.test(formatNumber(Math.abs(difference), shown))
-    ? gap
-    : `less than ${figure(10 ** -shown)}`
+    ? figure(Math.abs(difference), 'gap')
+    : `less than ${figure(10 ** -shown, 'gap')}`
   return `${mean}, ${size} ${difference < 0 ? 'below' : 'above'} the claimed value.`
+}
+
+/** Shares are shown as percentages, and gaps between them as percentage points. */
+function figureOf(claim: Claim, decimals: number) {
+  return (value: number, kind: 'value' | 'gap' = 'value') => {
+    if (claim.parameter !== 'proportion') return withUnit(formatNumber(value, decimals), unitOf(claim))
+    const percent = formatNumber(value * 100, Math.max(0, decimals - 2))
+    return kind === 'gap' ? `${percent} percentage points` : withUnit(percent, '%')
+  }
 }

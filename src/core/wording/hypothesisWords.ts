@@ -1,9 +1,16 @@
 import type { Claim } from '../claim/claim'
 import type { Hypotheses, PointHypothesis, RangeHypothesis } from '../claim/hypotheses'
-import { RELATION_WORDS } from './claimWords'
-import { formatFull, formatLimit, withUnit } from './figures'
+import { fullValue, RELATION_WORDS } from './claimWords'
+import { formatFull, withoutMadeUpDigits } from './figures'
 
-const SYMBOL: Readonly<Record<Claim['parameter'], string>> = { mean: 'μ' }
+const SYMBOL: Readonly<Record<Claim['parameter'], string>> = {
+  mean: 'μ',
+  'standard-deviation': 'σ',
+  variance: 'σ²',
+  proportion: 'p',
+  'variance-ratio': 'σ₁²/σ₂²',
+  median: 'M',
+}
 
 /** A hypothesis in symbols: "μ ≥ 15 kg". */
 export function hypothesisSymbols(
@@ -12,9 +19,11 @@ export function hypothesisSymbols(
 ): string {
   const symbol = SYMBOL[hypothesis.parameter]
   if (!('lower' in hypothesis)) {
-    return `${symbol} ${hypothesis.relation} ${withUnit(formatFull(hypothesis.value), unit)}`
+    return `${symbol} ${hypothesis.relation} ${fullValue({ parameter: hypothesis.parameter, unit }, hypothesis.value)}`
   }
-  const [lower, upper] = [formatLimit(hypothesis.lower), withUnit(formatLimit(hypothesis.upper), unit)]
+  const { parameter } = hypothesis
+  const lower = fullValue({ parameter, unit: undefined }, withoutMadeUpDigits(hypothesis.lower))
+  const upper = fullValue({ parameter, unit }, withoutMadeUpDigits(hypothesis.upper))
   return hypothesis.relation === 'inside'
     ? `${lower} < ${symbol} < ${upper}`
     : `${symbol} ≤ ${lower} or ${symbol} ≥ ${upper}`

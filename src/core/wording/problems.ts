@@ -1,26 +1,113 @@
+import type { Parameter } from '../claim/claim'
+import type { Method } from '../inference/procedure'
 import type { Problem } from '../outcome'
+import { PARAMETER_NOUNS } from './claimWords'
+import { METHOD_NAMES } from './methodWords'
+
+const EVIDENCE_NEEDED: Readonly<Record<Parameter, string>> = {
+  mean: 'Give readings, or a summary of n, mean and standard deviation.',
+  'standard-deviation': 'Give readings, or a summary of n and standard deviation.',
+  variance: 'Give readings, or a summary of n and variance.',
+  proportion: 'Give a count: n and successes.',
+  'variance-ratio': 'Give two lists of readings, or two summaries.',
+  median: 'Give readings.',
+}
 
 const problem = (code: string, path: string, message: string): Problem => ({ code, path, message })
 
 /** Every problem the computation can meet: what is wrong, with the value seen, and what would be right. */
 export const problems = {
-  tooFewReadings: (seen: number, needed: number) =>
+  tooFewReadings: (seen: number, needed: number, path = 'evidence') =>
     problem(
       'too-few-readings',
-      'evidence',
+      path,
       `${seen === 1 ? '1 reading is' : `${seen} readings are`} left to test; this test needs at least ${needed}.`,
     ),
-  noVariation: (path: string) =>
+  noVariation: (path: string, method: Method) =>
     problem(
       'no-variation',
       path,
-      'The standard deviation is 0: all readings are equal, so a t test cannot be made. Check the readings, or enter them with more decimals.',
+      `The standard deviation is 0: all readings are equal, so a ${METHOD_NAMES[method]} cannot be made. Check the readings, or enter them with more decimals.`,
+    ),
+  readingsNeeded: (method: Method) =>
+    problem(
+      'readings-needed',
+      'evidence',
+      `The ${METHOD_NAMES[method]} needs the readings themselves, not summary figures. Enter them, or choose another method.`,
+    ),
+  meanNeeded: () =>
+    problem(
+      'mean-needed',
+      'evidence.mean',
+      'A claim about a mean needs the sample’s mean. State it beside n.',
+    ),
+  evidenceForOther: (parameter: Parameter) =>
+    problem(
+      'evidence-does-not-fit',
+      'evidence.kind',
+      `This kind of evidence says nothing of a ${PARAMETER_NOUNS[parameter]}. ${EVIDENCE_NEEDED[parameter]}`,
+    ),
+  methodForOther: (method: Method, parameter: Parameter, fitting: readonly Method[]) =>
+    problem(
+      'method-does-not-fit',
+      'test.method',
+      `The method “${method}” does not test a ${PARAMETER_NOUNS[parameter]}; it has to be one of: auto, ${fitting.join(', ')}.`,
+    ),
+  intervalForOther: (interval: string, parameter: Parameter) =>
+    problem(
+      'interval-does-not-fit',
+      'test.interval',
+      `The interval “${interval}” is one for a share; for a ${PARAMETER_NOUNS[parameter]} leave it as "auto".`,
+    ),
+  valueOutside: (parameter: Parameter, seen: number, path: string) =>
+    problem(
+      parameter === 'proportion' && seen > 1 ? 'share-above-one' : 'out-of-range',
+      path,
+      parameter === 'proportion'
+        ? `A share lies between 0 and 1; the value here is ${seen}. ${seen > 1 && seen <= 100 ? `If ${seen} % is meant, state ${Number((seen / 100).toPrecision(15))}.` : 'State one between 0 and 1.'}`
+        : `A ${PARAMETER_NOUNS[parameter]} is above 0; the value here is ${seen}. State one above 0.`,
+    ),
+  shareWithoutSpread: (seen: number) =>
+    problem(
+      'share-without-spread',
+      'claim.value',
+      `At a share of ${seen} every unit is alike, so the score test has no spread to measure by. Choose the exact binomial test, or another value.`,
+    ),
+  moreSuccesses: (successes: number, n: number) =>
+    problem(
+      'out-of-range',
+      'evidence.successes',
+      `“evidence.successes” is ${successes}; it has to be at most n, ${n}.`,
+    ),
+  lotSizeNeeded: () =>
+    problem(
+      'lot-size-needed',
+      'evidence.lotSize',
+      'The hypergeometric test needs the size of the lot that was sampled. State it, or choose the exact binomial test.',
+    ),
+  twoSidedOnly: (method: Method) =>
+    problem(
+      'two-sided-only',
+      'test.method',
+      `The ${METHOD_NAMES[method]} can tell that two spreads differ, not which way. Choose the F test, or a claim that they are equal or different.`,
+    ),
+  allEqualToClaim: (value: number) =>
+    problem(
+      'no-variation',
+      'evidence.values',
+      `Every reading is ${value} itself, so none is left to test it by. Check the readings, or enter them with more decimals.`,
+    ),
+  tooManyDraws: (n: number, resamples: number, most: number) =>
+    problem(
+      'too-many-draws',
+      'test.resamples',
+      `${resamples} resamples of ${n} readings are too many to draw. State at most ${Math.floor(most / n)} resamples, or choose another method.`,
     ),
   standardDeviationNeeded: () =>
     problem(
       'standard-deviation-needed',
       'evidence',
-      'The t test needs the sample’s standard deviation or variance. State one of them, or a known standard deviation for the z test.',
+      'This test needs the sample’s standard deviation or variance. State one of them; for a mean, a known standard deviation will do instead.',
     ),
   knownStandardDeviationNeeded: () =>
     problem(
@@ -48,10 +135,10 @@ export const problems = {
       'test.alternative',
       `The alternative “${stated}” cannot be chosen for a claim with a tolerance; leave it as "auto".`,
     ),
-  bothSpreads: () =>
+  bothSpreads: (path: string) =>
     problem(
       'both-spreads',
-      'evidence',
+      path,
       'Both a standard deviation and a variance are stated. State exactly one of them; the other follows from it.',
     ),
   indexOutside: (index: number, count: number, position: number) =>

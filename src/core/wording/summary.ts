@@ -2,10 +2,11 @@ import type { Answer } from '../check/answer'
 import type { ReckonFigures } from '../check/reckon'
 import type { CheckResult } from '../check/result'
 import { intervalWords } from './claimLineWords'
-import { decimalsFor, formatFull, formatFullPValue, formatNumber, formatPValue } from './figures'
-import { OUTCOME_WORDS } from './findingWords'
+import { PARAMETER_NOUNS } from './claimWords'
+import { formatFull, formatFullPValue, formatNumber, formatPValue } from './figures'
+import { decimalsOf, OUTCOME_WORDS } from './findingWords'
 import { hypothesisSymbols } from './hypothesisWords'
-import { distributionWords, STATISTIC } from './methodWords'
+import { distributionWords, METHOD_NAMES, STATISTIC } from './methodWords'
 import { wayWords } from './waysWords'
 
 const STATISTIC_DECIMALS = 3
@@ -28,17 +29,23 @@ function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): strin
   return `P(X ≤ x) = ${tail(lower, logLower)} and P(X > x) = ${tail(upper, logUpper)} at x = ${formatFull(x)}`
 }
 
-function linesOf({ hypotheses, sample, test, interval, finding, warnings }: CheckResult): readonly string[] {
-  const decimals = decimalsFor(sample.standardError)
+function linesOf(result: CheckResult): readonly string[] {
+  const { hypotheses, sample, test, interval, estimate, finding, warnings } = result
+  const decimals = decimalsOf(result)
   const letter = STATISTIC[test.method]
   const formats = { statistic: letter, unit: undefined, decimals, plainDecimals: STATISTIC_DECIMALS }
   const statistics =
     test.statistic === undefined ? (test.parts ?? []).map((part) => part.statistic) : [test.statistic]
+  const shown = (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : STATISTIC_DECIMALS)
+  const error =
+    sample.standardError === undefined
+      ? ''
+      : `, standard error ${formatNumber(sample.standardError, decimals)}`
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
-    `n = ${sample.n}, mean ${formatNumber(sample.mean, decimals)}, standard error ${formatNumber(sample.standardError, decimals)}`,
-    `${letter} = ${statistics.map((value) => formatNumber(value, STATISTIC_DECIMALS)).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
-    ...(interval ? [intervalWords(interval, decimals)] : []),
+    `n = ${sample.n}, ${PARAMETER_NOUNS[estimate.parameter]} ${formatNumber(estimate.value, decimals)}${error}`,
+    `${METHOD_NAMES[test.method]}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
+    ...(interval ? [`${intervalWords(interval, decimals)} (${interval.method})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
     ),

@@ -33,39 +33,55 @@ const OPPOSITE = { '≤': '>', '≥': '<' } as const
 
 function statisticWords(way: StatisticWay, { alternativeSide }: Hypotheses, formats: Formats): string {
   const { statistic: t, plainDecimals } = formats
-  const compare = (value: number, wanted: '≤' | '≥', limit: number, name = t) => {
-    const [shown, against] = formatApart(value, limit, plainDecimals)
+  const compare = (value: number, wanted: '≤' | '≥', limit: number | undefined, name = t) => {
+    if (limit === undefined) return `no ${t} is far enough out`
+    const [shown, against] = formatApart(value, limit, decimalsOf(value, limit, plainDecimals))
     const holds = wanted === '≤' ? value <= limit : value >= limit
     return `${name} ${shown} ${holds ? wanted : OPPOSITE[wanted]} ${against}`
   }
   const [first, last] = [way.statistics[0]!, way.statistics.at(-1)!]
-  const [lower, upper] = [way.limits[0]!, way.limits.at(-1)!]
+  const [atFirst, atLast] = [way.limits[0]!, way.limits.at(-1)!]
+  const { lower, upper } = atFirst
   switch (alternativeSide) {
     case 'less':
       return compare(first, '≤', lower)
     case 'greater':
       return compare(first, '≥', upper)
     case 'two-sided':
-      return compare(Math.abs(first), '≥', upper, `|${t}|`)
+      if (lower !== undefined && lower === -upper!) return compare(Math.abs(first), '≥', upper, `|${t}|`)
+      if (lower === undefined) return compare(first, '≥', upper)
+      return first <= lower || upper === undefined
+        ? compare(first, '≤', lower)
+        : first >= upper
+          ? compare(first, '≥', upper)
+          : `${compare(first, '≤', lower)} and ${compare(first, '≥', upper)}`
     case 'outside':
-      return `${compare(first, '≤', lower)} or ${compare(last, '≥', upper)}`
+      return `${compare(first, '≤', lower)} or ${compare(last, '≥', atLast.upper)}`
     case 'inside':
-      return `${compare(first, '≥', lower)} and ${compare(last, '≤', upper)}`
+      return `${compare(first, '≥', upper)} and ${compare(last, '≤', atLast.lower)}`
     default:
       return alternativeSide satisfies never
   }
+}
+
+/** Counts are shown as they are. */
+function decimalsOf(value: number, limit: number, decimals: number): number {
+  return Number.isInteger(value) && Number.isInteger(limit) ? 0 : decimals
 }
 
 function boundWords(way: IntervalWay, { unit, decimals }: Formats): string {
   const value = way.against[0]!
   const level = formatPercent(way.level)
   const claimed = withUnit(formatFull(value), unit)
-  const apart = (end: number) => formatApart(end, value, decimals)[0]
+  const apart = (end: number | undefined) =>
+    end === undefined ? 'without an end' : formatApart(end, value, decimals)[0]
+  // An end may belong to what is not rejected.
+  const atEnd = way.lower === value || way.upper === value
   if (way.sides === 'upper')
-    return `${level} upper bound ${apart(way.upper!)} ${way.rejects ? '≤' : '>'} ${claimed}`
+    return `${level} upper bound ${apart(way.upper)} ${way.rejects ? '≤' : atEnd ? '≥' : '>'} ${claimed}`
   if (way.sides === 'lower')
-    return `${level} lower bound ${apart(way.lower!)} ${way.rejects ? '≥' : '<'} ${claimed}`
-  const ends = `${apart(way.lower!)} to ${apart(way.upper!)}`
+    return `${level} lower bound ${apart(way.lower)} ${way.rejects ? '≥' : atEnd ? '≤' : '<'} ${claimed}`
+  const ends = `${apart(way.lower)} to ${apart(way.upper)}`
   return `${level} interval ${ends} ${way.rejects ? 'leaves out' : 'holds'} ${claimed}`
 }
 
@@ -75,7 +91,9 @@ function toleranceWords(
   { unit, decimals }: Formats,
 ): string {
   const [lowest, highest] = [way.against[0]!, way.against[1]!]
-  const ends = `${formatApart(way.lower!, lowest, decimals)[0]} to ${formatApart(way.upper!, highest, decimals)[0]}`
+  const apart = (end: number | undefined, limit: number) =>
+    end === undefined ? 'without an end' : formatApart(end, limit, decimals)[0]
+  const ends = `${apart(way.lower, lowest)} to ${apart(way.upper, highest)}`
   const limits = `${formatLimit(lowest)} to ${withUnit(formatLimit(highest), unit)}`
   const lies = alternativeSide === 'inside' ? 'inside' : 'outside'
   return `${formatPercent(way.level)} interval ${ends} ${way.rejects ? 'lies' : 'does not lie wholly'} ${lies} ${limits}`

@@ -12,16 +12,16 @@ export function FindingSentence() {
   const { answer, reading } = useWorkbench()
   const { decimals } = useFormats()
   if (!answer?.ok || !reading.document) return null
-  const { finding, test, estimate, sample } = answer
+  const { finding, test } = answer
   return (
     <Sentence>
       {findingSentence({
         outcome: finding.outcome,
         claim: reading.document.claim,
         significanceLevel: test.significanceLevel,
-        estimate: estimate.value,
-        difference: estimate.difference,
-        standardError: sample.standardError,
+        estimate: answer.estimate,
+        sample: answer.sample,
+        interval: answer.interval,
         decimals,
       })}
     </Sentence>

@@ -3,7 +3,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { CheckResult } from '@/core/check/result'
 import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
-import { distributionWords, formulaOf, methodReason, STATISTIC } from '@/core/wording/methodWords'
+import { distributionWords, FORMULAS, METHOD_REASONS, STATISTIC } from '@/core/wording/methodWords'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
 import { Section } from '@/ui/Section'
@@ -21,9 +21,9 @@ export function TestSection({ number }: Readonly<{ number: number }>) {
     <Section id="test" number={number} title="Test">
       {answer?.ok ? (
         <>
-          <p>{methodReason(answer.test.method)}</p>
+          <p>{METHOD_REASONS[answer.test.method]}</p>
           <Formula>
-            {formulaOf(answer.test.method)}, {distributionWords(answer.test.distribution)}
+            {FORMULAS[answer.test.method]}, {distributionWords(answer.test.distribution)}
           </Formula>
           <FigureTable label="Figures of the test" rows={rowsOf(answer, formats)} />
         </>
@@ -53,7 +53,7 @@ function rowsOf({ test, interval }: CheckResult, formats: Formats): readonly Fig
         plain,
       ),
     ),
-    ...(test.distribution.name === 't' ? [figure('Degrees of freedom', test.distribution.df, String)] : []),
+    ...(test.distribution?.name === 't' ? [figure('Degrees of freedom', test.distribution.df, String)] : []),
     {
       name: 'p-value',
       figure: (

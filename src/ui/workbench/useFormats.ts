@@ -1,6 +1,7 @@
 'use client'
 
-import { decimalsFor, formatNumber, withUnit } from '@/core/wording/figures'
+import { formatNumber, withUnit } from '@/core/wording/figures'
+import { decimalsOf } from '@/core/wording/findingWords'
 import { useWorkbench } from './WorkbenchProvider'
 
 export type Formats = Readonly<{
@@ -19,8 +20,7 @@ const USUAL_DECIMALS = 3
 export function useFormats(): Formats {
   const { draft, reading, answer } = useWorkbench()
   const unit = draft.unit || undefined
-  const standardError = answer?.ok ? answer.sample.standardError : 0
-  const decimals = reading.decimals ?? decimalsFor(standardError)
+  const decimals = reading.decimals ?? (answer?.ok ? decimalsOf(answer) : USUAL_DECIMALS)
   const plainDecimals = reading.decimals ?? USUAL_DECIMALS
   return {
     unit,

@@ -1,0 +1,32 @@
+/**
+ * The width of a histogram's bins: 2 IQR n^(−1/3), or where the IQR is 0 Sturges' range / (1 + log₂ n).
+ *
+ * @returns 0 where all readings are equal
+ * @see D. Freedman & P. Diaconis (1981), Zeitschrift für Wahrscheinlichkeitstheorie 57, 453-476; H. Sturges (1926),
+ *   J. American Statistical Association 21, 65-66
+ */
+export function binWidth(sorted: ArrayLike<number>, [q1, q3]: readonly [number, number]): number {
+  const n = sorted.length
+  if (q3 > q1) return (2 * (q3 - q1)) / Math.cbrt(n)
+  return (sorted[n - 1]! - sorted[0]!) / Math.ceil(1 + Math.log2(n))
+}
+
+export type Bin = Readonly<{ from: number; to: number; count: number }>
+
+/** More bins than any picture has room for. */
+const MOST_BINS = 1000
+
+/**
+ * Counts readings in bins of one width, which start at a whole multiple of it; a reading on an edge counts upwards.
+ *
+ * @param width - above 0; made wider where it would take more than a thousand bins
+ */
+export function histogram(sorted: ArrayLike<number>, width: number): readonly Bin[] {
+  const [least, most] = [sorted[0]!, sorted[sorted.length - 1]!]
+  const wide = Math.max(width, (most - least) / MOST_BINS)
+  if (!(wide > 0)) return [{ from: least, to: most, count: sorted.length }]
+  const start = Math.floor(least / wide)
+  const counts = new Array<number>(Math.floor(most / wide) - start + 1).fill(0)
+  for (let i = 0; i < sorted.length; i += 1) counts[Math.floor(sorted[i]! / wide) - start]! += 1
+  return counts.map((count, i) => ({ from: (start + i) * wide, to: (start + i + 1) * wide, count }))
+}

@@ -1,0 +1,101 @@
+import { ANDERSON_DARLING_LEAST, type AndersonDarling, andersonDarling } from '../conditions/andersonDarling'
+import { generalizedEsd, type Grubbs, grubbs, GRUBBS_LEAST } from '../conditions/outlierTests'
+import { SHAPIRO_WILK_SIZES, type ShapiroWilk, shapiroWilk } from '../conditions/shapiroWilk'
+import { binWidth } from './bins'
+import { beyondFences, tukeyFences } from './fences'
+import { type Moments, moments } from './moments'
+import { lag1Autocorrelation, type Runs, runsTest } from './order'
+import { median, sampleQuantile } from './quantile'
+import { type Shape, shape } from './shape'
+
+/** The level at which outliers are looked for. */
+const OUTLIER_LEVEL = 0.05
+
+/** What readings look like. A figure that they are too few or too equal for is absent. */
+export type Description = Shape &
+  Readonly<{
+    n: number
+    mean: number
+    standardDeviation?: number
+    variance?: number
+    standardError?: number
+    min: number
+    max: number
+    median: number
+    /** The first and the third, by Hyndman and Fan's type 7. */
+    quartiles: readonly [number, number]
+    quartilesType6: readonly [number, number]
+    /** Not scaled. */
+    medianAbsoluteDeviation: number
+    lag1Autocorrelation?: number
+    binWidth: number
+    fences: readonly [number, number]
+    /** Indexes of readings strictly beyond the fences. */
+    beyondFences: readonly number[]
+    conditions: Readonly<{
+      shapiroWilk?: ShapiroWilk
+      andersonDarling?: AndersonDarling
+      grubbs?: Grubbs
+      generalizedEsd?: Readonly<{ outliers: readonly number[] }>
+      runs?: Runs
+    }>
+  }>
+
+/**
+ * Describes readings: centre, spread, shape, order, and the tests that the conditions of a method rest on.
+ *
+ * @param values - at least one finite number, all in one unit, in the order in which they were taken
+ */
+export function describe(values: readonly number[]): Description {
+  const sorted = Float64Array.from(values).sort()
+  const known = moments(values)
+  const quartilesOf = (type: 6 | 7) =>
+    [sampleQuantile(sorted, 0.25, type), sampleQuantile(sorted, 0.75, type)] as const
+  const quartiles = quartilesOf(7)
+  const middle = median(sorted)
+  const fences = tukeyFences(quartiles)
+  const { sampleSize: n, mean, standardDeviation, variance } = known
+  return {
+    n,
+    mean,
+    ...(standardDeviation === undefined
+      ? {}
+      : { standardDeviation, standardError: standardDeviation / Math.sqrt(n) }),
+    ...(variance === undefined ? {} : { variance }),
+    min: sorted[0]!,
+    max: sorted[n - 1]!,
+    median: middle,
+    quartiles,
+    quartilesType6: quartilesOf(6),
+    medianAbsoluteDeviation: median(sorted.map((value) => Math.abs(value - middle)).sort()),
+    ...shape(values, known),
+    ...optional('lag1Autocorrelation', lag1Autocorrelation(values, known)),
+    binWidth: binWidth(sorted, quartiles),
+    fences: [fences.low, fences.high],
+    beyondFences: beyondFences(values, fences),
+    conditions: conditionsOf(values, sorted, known),
+  }
+}
+
+/** The tests of normality, outliers and order that the readings allow. */
+export function conditionsOf(
+  values: ArrayLike<number>,
+  sorted: Float64Array,
+  known: Moments,
+): Description['conditions'] {
+  const { sampleSize: n, standardDeviation } = known
+  if (!standardDeviation) return {}
+  const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.least && n <= SHAPIRO_WILK_SIZES.most
+  return {
+    ...(isForShapiroWilk ? { shapiroWilk: shapiroWilk(sorted) } : {}),
+    ...(n >= ANDERSON_DARLING_LEAST ? { andersonDarling: andersonDarling(sorted, known) } : {}),
+    ...(n >= GRUBBS_LEAST
+      ? { grubbs: grubbs(values, known), generalizedEsd: { outliers: generalizedEsd(values, OUTLIER_LEVEL) } }
+      : {}),
+    ...optional('runs', runsTest(values, sorted)),
+  }
+}
+
+function optional<K extends string, V>(key: K, value: V | undefined): Partial<Record<K, V>> {
+  return value === undefined ? {} : ({ [key]: value } as Record<K, V>)
+}

@@ -1,0 +1,34 @@
+import { compensatedSum } from '../numeric/compensatedSum'
+import type { Moments } from './moments'
+
+export type Shape = Readonly<{
+  /** Absent where the readings have no spread, or are too few for the form. */
+  skewness: Readonly<{ g1?: number; G1?: number }>
+  excessKurtosis: Readonly<{ g2?: number; G2?: number }>
+}>
+
+/**
+ * Skewness and excess kurtosis: the moment forms g, and G, which corrects their bias.
+ *
+ * @param values - readings in one unit
+ * @see D. Joanes & C. Gill (1998), The Statistician 47, 183-189
+ */
+export function shape(
+  values: ArrayLike<number>,
+  { sampleSize: n, mean, meanRemainder, standardDeviation }: Moments,
+): Shape {
+  if (!standardDeviation) return { skewness: {}, excessKurtosis: {} }
+  const powerSum = (power: number) =>
+    compensatedSum(n, (i) => ((values[i]! - mean - meanRemainder) / standardDeviation) ** power)
+  // In units of s, Σ(x − x̄)² is n − 1.
+  const m2 = (n - 1) / n
+  const g1 = powerSum(3) / n / m2 ** 1.5
+  const g2 = powerSum(4) / n / m2 ** 2 - 3
+  return {
+    skewness: { g1, ...(n > 2 ? { G1: (g1 * Math.sqrt(n * (n - 1))) / (n - 2) } : {}) },
+    excessKurtosis: {
+      g2,
+      ...(n > 3 ? { G2: ((n - 1) / ((n - 2) * (n - 3))) * ((n + 1) * g2 + 6) } : {}),
+    },
+  }
+}

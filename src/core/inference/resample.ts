@@ -1,0 +1,73 @@
+import { randomWords } from '../numeric/random'
+
+/** What is computed of each resample. */
+export type Resampled = 'mean' | 'standard-deviation' | 'variance' | 'median'
+
+export type Resamples = Readonly<{
+  /** The statistic of each resample, ascending. */
+  statistics: Float64Array
+  /** For a mean, (x̄* − x̄) / (s* / √n) of each resample, ascending. */
+  studentized?: Float64Array
+}>
+
+type Plan = Readonly<{ count: number; seed: number }>
+
+/**
+ * The statistic of samples drawn from the readings with replacement.
+ *
+ * @param centred - the readings less their mean, so that sums of squares keep their digits; for a median the readings
+ *   themselves, ascending
+ * @param plan.count - how many resamples
+ */
+export function resample(centred: Float64Array, statistic: Resampled, plan: Plan): Resamples {
+  return statistic === 'median' ? resampleMedian(centred, plan) : resampleMoments(centred, statistic, plan)
+}
+
+function resampleMoments(
+  centred: Float64Array,
+  statistic: Exclude<Resampled, 'median'>,
+  { count, seed }: Plan,
+): Resamples {
+  const n = centred.length
+  const step = n / 2 ** 32
+  const random = randomWords(seed)
+  const statistics = new Float64Array(count)
+  const studentized = new Float64Array(statistic === 'mean' ? count : 0)
+  for (let b = 0; b < count; b += 1) {
+    let [sum, squares] = [0, 0]
+    for (let i = 0; i < n; i += 1) {
+      const value = centred[Math.floor(random() * step)]!
+      sum += value
+      squares += value * value
+    }
+    const mean = sum / n
+    const variance = Math.max(0, squares - sum * mean) / (n - 1)
+    if (statistic === 'mean') {
+      statistics[b] = mean
+      studentized[b] = mean === 0 ? 0 : mean / Math.sqrt(variance / n)
+    } else {
+      statistics[b] = statistic === 'variance' ? variance : Math.sqrt(variance)
+    }
+  }
+  statistics.sort()
+  return statistic === 'mean' ? { statistics, studentized: studentized.sort() } : { statistics }
+}
+
+function resampleMedian(sorted: Float64Array, { count, seed }: Plan): Resamples {
+  const n = sorted.length
+  const step = n / 2 ** 32
+  const random = randomWords(seed)
+  const statistics = new Float64Array(count)
+  const times = new Uint32Array(n)
+  const [low, high] = [Math.ceil(n / 2), Math.floor(n / 2) + 1]
+  for (let b = 0; b < count; b += 1) {
+    times.fill(0)
+    for (let i = 0; i < n; i += 1) times[Math.floor(random() * step)]! += 1
+    let [at, passed] = [0, times[0]!]
+    while (passed < low) passed += times[(at += 1)]!
+    const first = sorted[at]!
+    while (passed < high) passed += times[(at += 1)]!
+    statistics[b] = first / 2 + sorted[at]! / 2
+  }
+  return { statistics: statistics.sort() }
+}

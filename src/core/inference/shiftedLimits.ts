@@ -1,0 +1,18 @@
+import type { Ends, IntervalOf } from './interval'
+import { ends } from './interval'
+import type { PointQuestion } from './procedure'
+
+/**
+ * The estimates at which the decision would turn if every reading were shifted alike: the value, moved by what lies
+ * between the estimate and the end of the interval that mirrors the test.
+ */
+export function shiftedLimits(
+  input: Readonly<{ interval: IntervalOf; estimate: number; question: PointQuestion }>,
+): Ends {
+  const { interval, estimate, question } = input
+  const { value, alternative, significanceLevel } = question
+  const sides = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
+  const { lower, upper } = interval({ beyond: significanceLevel, sides: sides[alternative] })
+  const moved = (end: number | undefined) => (end === undefined ? undefined : value + (estimate - end))
+  return ends({ lower: moved(upper), upper: moved(lower) })
+}

@@ -1,0 +1,26 @@
+import type { Pivot } from './pivot'
+
+export type SpreadParameter = 'standard-deviation' | 'variance'
+
+/** A standard deviation on the parameter's scale: itself, or its square. */
+export function onScale(standardDeviation: number, parameter: SpreadParameter): number {
+  return parameter === 'variance' ? standardDeviation ** 2 : standardDeviation
+}
+
+/** The standard deviation of a value on the parameter's scale. */
+export function fromScale(value: number, parameter: SpreadParameter): number {
+  return parameter === 'variance' ? Math.sqrt(value) : value
+}
+
+/** A pivot for a standard deviation, on the parameter's scale. */
+export function scaledPivot(pivot: Pivot, parameter: SpreadParameter, variance: number): Pivot {
+  if (parameter === 'standard-deviation') return pivot
+  return {
+    ...pivot,
+    estimate: variance,
+    differenceFrom: (value) => variance - value,
+    statisticAt: (value, alternative) => pivot.statisticAt(Math.sqrt(value), alternative),
+    estimateAt: (statistic, value, tail) => pivot.estimateAt(statistic, Math.sqrt(value), tail) ** 2,
+    valueAt: (statistic, tail) => pivot.valueAt(statistic, tail) ** 2,
+  }
+}

@@ -1,0 +1,4 @@
+/** c₀ + c₁x + c₂x² + …, by Horner's rule. */
+export function polynomial(coefficients: readonly number[], x: number): number {
+  return coefficients.reduceRight((sum, coefficient) => sum * x + coefficient, 0)
+}

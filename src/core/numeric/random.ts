@@ -1,0 +1,36 @@
+/**
+ * Random whole numbers from 0 to 2³² − 1, the same for the same seed on every machine: xoshiro128**, its state filled
+ * from the seed by splitmix32.
+ *
+ * @param seed - a whole number
+ * @see D. Blackman & S. Vigna (2021), Scrambled Linear Pseudorandom Number Generators, ACM TOMS 47, 36
+ */
+export function randomWords(seed: number): () => number {
+  let [a, b, c, d] = stateFrom(seed)
+  return () => {
+    const product = Math.imul(b, 5)
+    const result = Math.imul((product << 7) | (product >>> 25), 9) >>> 0
+    const shifted = b << 9
+    c ^= a
+    d ^= b
+    b ^= c
+    a ^= d
+    c ^= shifted
+    d = (d << 11) | (d >>> 21)
+    return result
+  }
+}
+
+function stateFrom(seed: number): [number, number, number, number] {
+  // A seed beyond 32 bits has its upper half mixed in.
+  let state = (seed ^ Math.imul(Math.floor(seed / 2 ** 32), 0x85ebca6b)) | 0
+  const next = () => {
+    state = (state + 0x9e3779b9) | 0
+    let mixed = state ^ (state >>> 16)
+    mixed = Math.imul(mixed, 0x21f0aaad)
+    mixed ^= mixed >>> 15
+    mixed = Math.imul(mixed, 0x735a2d97)
+    return mixed ^ (mixed >>> 15)
+  }
+  return [next(), next(), next(), next()]
+}

@@ -1,0 +1,19 @@
+/**
+ * The first whole number in a range from which on a condition holds, by halving; `high` where it holds nowhere before.
+ *
+ * @param isReached - false, then true as its argument rises
+ */
+export function firstWhole(isReached: (whole: number) => boolean, low: number, high: number): number {
+  let [before, reached] = [low - 1, high]
+  while (reached - before > 1) {
+    const middle = Math.floor((before + reached) / 2)
+    if (isReached(middle)) reached = middle
+    else before = middle
+  }
+  return reached
+}
+
+/** The last whole number in a range up to which a condition holds; `low` where it holds nowhere after. */
+export function lastWhole(holds: (whole: number) => boolean, low: number, high: number): number {
+  return -firstWhole((negated) => holds(-negated), -high, -low)
+}
