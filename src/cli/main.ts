@@ -1,17 +1,50 @@
 import { parseArgs } from 'node:util'
+import type { Answer } from '@/core/check/answer'
+import { requestJsonSchema } from '@/core/check/jsonSchema'
+import { summary } from '@/core/wording/summary'
 import { answerLines } from './answerLines'
+import { checkCsv } from './checkCsv'
 import { openInput } from './openInput'
 
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
+       true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
+       true-weight schema
 
-Answers check documents, and reckonings of a distribution's tails and quantiles: one JSON
-document a line in, one JSON result a line out, in order.
-FILE is read where it is given, else standard input.
+check answers requests: check documents, reckonings of a distribution's tails and quantiles,
+descriptions of readings, plans and adjustments of p-values; one JSON document a line in, one
+JSON result a line out, in order. FILE is read where it is given, else standard input.
+
+check --csv checks one claim against one column of a CSV file with a header line:
+  --where "depot = 7"   keep only the rows that meet this; may be repeated
+  --success VALUE       for a share, the value in the column that counts as a success
+  --method NAME         the test, where the one that fits is not wanted
+  --alpha 0.05          the significance level
+  --confidence 0.95     the confidence level
+  --sigma 0.2           a known standard deviation
+  --lot 4000            the size of the lot that was sampled
+
+schema prints the JSON Schema of every kind of request.
 
   --pretty   print a summary for people instead of JSON
 
-It ends with 0 when every document was answered, with 1 when one was refused, and with 2
+It ends with 0 when every request was answered, with 1 when one was refused, and with 2
 when it could not run at all.`
+
+const text = { type: 'string' } as const
+const OPTIONS = {
+  pretty: { type: 'boolean', default: false },
+  help: { type: 'boolean', default: false },
+  csv: text,
+  column: text,
+  where: { type: 'string', multiple: true },
+  claim: text,
+  success: text,
+  method: text,
+  alpha: text,
+  confidence: text,
+  sigma: text,
+  lot: text,
+} as const
 
 /**
  * Runs the command line.
@@ -23,19 +56,26 @@ export async function main(args: readonly string[]): Promise<number> {
   // Whoever reads the results may have seen enough, as `head` has: that is no failure.
   process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => process.exit(code === 'EPIPE' ? 0 : 2))
   try {
-    const { positionals, values } = parseArgs({
-      args: [...args],
-      allowPositionals: true,
-      options: { pretty: { type: 'boolean', default: false }, help: { type: 'boolean', default: false } },
-    })
+    const { positionals, values } = parseArgs({ args: [...args], allowPositionals: true, options: OPTIONS })
+    const { csv, pretty, help, ...options } = values
     const [command, file = '-', ...more] = positionals
-    if (values.help) return print(USAGE)
+    if (help) return print(USAGE)
+    if (command === 'schema' && positionals.length === 1)
+      return print(JSON.stringify(requestJsonSchema(), null, 2))
     if (command !== 'check' || more.length > 0) return refuse(USAGE)
+    if (csv !== undefined && positionals.length === 1)
+      return printAnswer(await checkCsv({ csv, ...options }), pretty)
+    if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)
     const input = await openInput(file)
-    return await answerLines({ input, output: process.stdout, style: values.pretty ? 'pretty' : 'json' })
+    return await answerLines({ input, output: process.stdout, style: pretty ? 'pretty' : 'json' })
   } catch (error) {
     return refuse(error instanceof Error ? error.message : String(error))
   }
+}
+
+function printAnswer(answer: Answer, pretty: boolean): number {
+  print(pretty ? summary(answer) : JSON.stringify(answer))
+  return answer.ok ? 0 : 1
 }
 
 function print(text: string): number {

@@ -30,3 +30,35 @@ export class WorstError {
     return lines.join('\n')
   }
 }
+
+/** Relative tolerances of the reference values; see SOURCES.md. */
+export const TOLERANCE = { statistic: 1e-13, probability: 1e-11, power: 1e-9 } as const
+
+/** Compares figures with the reference, and keeps the worst of each group for `report`. */
+export class Comparison {
+  private readonly worst = new WorstError()
+
+  /** Passes where the relative error is within the tolerance, or the absolute one within `absolute`. */
+  close(
+    group: string,
+    at: string,
+    pair: Readonly<{ actual: number | undefined; expected: string | number | null | undefined }>,
+    tolerance: number,
+    absolute = tolerance === TOLERANCE.statistic ? 1e-14 : 0,
+  ): void {
+    const [actual, expected] = [pair.actual ?? Number.NaN, Number(pair.expected ?? Number.NaN)]
+    const error = relativeError(actual, expected)
+    const isClose = error <= tolerance || Math.abs(actual - expected) <= absolute
+    if (!isClose || error <= tolerance) this.worst.add(group, at, error)
+    expect({ group, at, actual, error: isClose ? 'within' : error }).toEqual({
+      group,
+      at,
+      actual,
+      error: 'within',
+    })
+  }
+
+  report(): void {
+    process.stdout.write(`${this.worst.report()}\n`)
+  }
+}

@@ -1,11 +1,17 @@
+import { adjust, type AdjustAnswer } from './adjustRequest'
 import { check } from './check'
+import { type DescribeAnswer, describeReadings } from './describeRequest'
+import { plan, type PlanAnswer } from './planRequest'
 import { reckon, type ReckonAnswer } from './reckon'
 import type { CheckAnswer } from './result'
 
-export type Answer = CheckAnswer | ReckonAnswer
+export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer
 
-/** Answers one document of any kind: a reckoning where it has that key, else a check. */
+const KINDS = { reckon, describe: describeReadings, plan, adjust } as const
+
+/** Answers one document of any kind: the kind whose key it has, else a check. */
 export function answer(document: unknown): Answer {
-  const isReckoning = typeof document === 'object' && document !== null && 'reckon' in document
-  return isReckoning ? reckon(document) : check(document)
+  if (typeof document !== 'object' || document === null) return check(document)
+  const kind = (Object.keys(KINDS) as (keyof typeof KINDS)[]).find((key) => key in document)
+  return kind ? KINDS[kind](document) : check(document)
 }

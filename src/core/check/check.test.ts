@@ -183,7 +183,12 @@ describe('documents that cannot be answered', () => {
       'too-few-readings',
       'evidence',
     ],
-    ['no readings', withMore({ evidence: { kind: 'readings', values: [] } }), 'too-few-readings', 'evidence.values'],
+    [
+      'no readings',
+      withMore({ evidence: { kind: 'readings', values: [] } }),
+      'too-few-readings',
+      'evidence.values',
+    ],
     [
       'equal readings',
       withMore({ evidence: { kind: 'readings', values: zeros } }),

@@ -6,16 +6,14 @@ import { fDistribution } from '../distributions/fDistribution'
 import { hypergeometric } from '../distributions/hypergeometric'
 import { noncentralT } from '../distributions/noncentralT'
 import { normal } from '../distributions/normal'
+import { signedRank } from '../distributions/signedRank'
 import { studentT } from '../distributions/studentT'
 import type { Continuous, Tails } from '../distributions/tails'
 import { failure, type Outcome, success } from '../outcome'
-import { CORE_VERSION } from '../version'
 import { problems } from '../wording/problems'
-import { idOf } from './idOf'
+import { type Answered, answered } from './answered'
 import { isAllFinite } from './isAllFinite'
-import { parseRequest } from './parseRequest'
-import { type NamedDistribution, type ReckonRequest, reckonRequestSchema } from './reckonRequest'
-import type { CheckError } from './result'
+import { type ReckonedDistribution, type ReckonRequest, reckonRequestSchema } from './reckonRequest'
 
 /** A figure that a double has no room for is absent: a tail that underflows has only its log, one that is 0 has none. */
 export type ReckonFigures = Readonly<{
@@ -28,8 +26,7 @@ export type ReckonFigures = Readonly<{
   density?: number
 }>
 
-export type ReckonResult = Readonly<{ id?: string; ok: true; coreVersion: string; reckon: ReckonFigures }>
-export type ReckonAnswer = ReckonResult | CheckError
+export type ReckonAnswer = Answered<'reckon', ReckonFigures>
 
 /**
  * Answers one reckoning: both tails of a distribution at a point, P(X ≤ x) and P(X > x), or the point that leaves a
@@ -38,11 +35,12 @@ export type ReckonAnswer = ReckonResult | CheckError
  * @param document - a reckoning, of any shape
  */
 export function reckon(document: unknown): ReckonAnswer {
-  const id = idOf(document)
-  const request = parseRequest(reckonRequestSchema, document)
-  const figures = request.ok ? figuresOf(request.value.reckon) : request
-  if (!figures.ok) return { ...id, ok: false, error: figures.problem }
-  return { ...id, ok: true, coreVersion: CORE_VERSION, reckon: figures.value }
+  return answered({
+    document,
+    schema: reckonRequestSchema,
+    key: 'reckon',
+    figuresOf: (request) => figuresOf(request.reckon),
+  })
 }
 
 type Known = Readonly<Pick<Continuous, 'tails' | 'quantile' | 'density'>>
@@ -74,7 +72,7 @@ function tailFigures({ lower, upper, logLower, logUpper }: Tails): Omit<ReckonFi
   }
 }
 
-function knownDistribution(named: NamedDistribution): Outcome<Known> {
+function knownDistribution(named: ReckonedDistribution): Outcome<Known> {
   switch (named.name) {
     case 'normal':
       return success(normal)
@@ -96,6 +94,8 @@ function knownDistribution(named: NamedDistribution): Outcome<Known> {
       if (n > lotSize) return failure(problems.moreThanTheLot('n', n, lotSize))
       return success(asKnown(hypergeometric({ lotSize, marked, sampleSize: n })))
     }
+    case 'signed-rank':
+      return success(asKnown(signedRank(named.n)))
     default:
       return named satisfies never
   }

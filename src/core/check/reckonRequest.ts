@@ -7,6 +7,9 @@ const whole = z.int().nonnegative()
 const share = z.number().min(0).max(1)
 const tail = z.number().gt(0).lt(1).optional()
 
+/** The work grows as the cube of the ranks. */
+const MOST_RANKS = 500
+
 /** Largest number of trials or size of a lot for which every figure keeps its digits. */
 const MOST_UNITS = 1_000_000_000
 
@@ -24,6 +27,7 @@ const distribution = z.discriminatedUnion('name', [
     marked: whole,
     n: z.int().positive(),
   }),
+  z.strictObject({ name: z.literal('signed-rank'), n: z.int().positive().max(MOST_RANKS) }),
 ])
 
 /** A distribution, and a point of it or a probability in one of its tails. */
@@ -33,4 +37,4 @@ export const reckonRequestSchema = z.strictObject({
 })
 
 export type ReckonRequest = z.output<typeof reckonRequestSchema>
-export type NamedDistribution = z.output<typeof distribution>
+export type ReckonedDistribution = z.output<typeof distribution>

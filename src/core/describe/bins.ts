@@ -1,13 +1,16 @@
+import { interquartileRange } from './quantile'
+
 /**
- * The width of a histogram's bins: 2 IQR n^(−1/3), or where the IQR is 0 Sturges' range / (1 + log₂ n).
+ * The width of a histogram's bins: 2 IQR n^(−1/3), or where the IQR is 0 Sturges' range / ⌈1 + log₂ n⌉.
  *
  * @returns 0 where all readings are equal
  * @see D. Freedman & P. Diaconis (1981), Zeitschrift für Wahrscheinlichkeitstheorie 57, 453-476; H. Sturges (1926),
  *   J. American Statistical Association 21, 65-66
  */
-export function binWidth(sorted: ArrayLike<number>, [q1, q3]: readonly [number, number]): number {
+export function binWidth(sorted: ArrayLike<number>): number {
   const n = sorted.length
-  if (q3 > q1) return (2 * (q3 - q1)) / Math.cbrt(n)
+  const range = interquartileRange(sorted)
+  if (range > 0) return (2 * range) / Math.cbrt(n)
   return (sorted[n - 1]! - sorted[0]!) / Math.ceil(1 + Math.log2(n))
 }
 

@@ -5,7 +5,7 @@ import { binWidth } from './bins'
 import { beyondFences, tukeyFences } from './fences'
 import { type Moments, moments } from './moments'
 import { lag1Autocorrelation, type Runs, runsTest } from './order'
-import { median, sampleQuantile } from './quantile'
+import { median, quartilesOf } from './quantile'
 import { type Shape, shape } from './shape'
 
 /** The level at which outliers are looked for. */
@@ -49,9 +49,7 @@ export type Description = Shape &
 export function describe(values: readonly number[]): Description {
   const sorted = Float64Array.from(values).sort()
   const known = moments(values)
-  const quartilesOf = (type: 6 | 7) =>
-    [sampleQuantile(sorted, 0.25, type), sampleQuantile(sorted, 0.75, type)] as const
-  const quartiles = quartilesOf(7)
+  const quartiles = quartilesOf(sorted)
   const middle = median(sorted)
   const fences = tukeyFences(quartiles)
   const { sampleSize: n, mean, standardDeviation, variance } = known
@@ -66,11 +64,11 @@ export function describe(values: readonly number[]): Description {
     max: sorted[n - 1]!,
     median: middle,
     quartiles,
-    quartilesType6: quartilesOf(6),
+    quartilesType6: quartilesOf(sorted, 6),
     medianAbsoluteDeviation: median(sorted.map((value) => Math.abs(value - middle)).sort()),
     ...shape(values, known),
     ...optional('lag1Autocorrelation', lag1Autocorrelation(values, known)),
-    binWidth: binWidth(sorted, quartiles),
+    binWidth: binWidth(sorted),
     fences: [fences.low, fences.high],
     beyondFences: beyondFences(values, fences),
     conditions: conditionsOf(values, sorted, known),

@@ -73,8 +73,8 @@ function quantile({ degreesOfFreedom, noncentrality }: Shape, probability: numbe
   return bracketedRoot({ f: excess, low, high })
 }
 
-/** ln of the density of ln S. */
-function logChiDensity(u: number, df: number): number {
+/** ln of the density of ln S, S = √(χ²/ν). */
+export function logChiDensity(u: number, df: number): number {
   const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
   return logScale - 0.5 * df * (Math.expm1(2 * u) - 2 * u)
 }

@@ -4,6 +4,7 @@ import { lastWhole } from '../numeric/wholeSearch'
 import { failure, type Outcome, success } from '../outcome'
 import { problems } from '../wording/problems'
 import { countTest, tailRule } from './countTest'
+import { differencesFrom } from './differences'
 import { holds, type Interval, intervalFrom } from './interval'
 import type { PointQuestion, PointTest, Procedure } from './procedure'
 import type { MeasuredSample } from './sample'
@@ -22,12 +23,14 @@ import { lowerTail, upperTail } from './tailProbability'
 export function medianSign(sample: MeasuredSample, claimedValues: readonly number[]): Outcome<Procedure> {
   const { values } = sample
   if (!values) return failure(problems.readingsNeeded('sign'))
-  const empty = claimedValues.find((value) => values.every((reading) => reading === value))
+  const empty = claimedValues.find((value) => differencesFrom(values, value).differences.length === 0)
   if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
   const sorted = Float64Array.from(values).sort()
   const estimate = median(sorted)
   const interval = intervalOf(sorted)
-  const isMirrored = !claimedValues.some((value) => values.includes(value))
+  const isMirrored = claimedValues.every(
+    (value) => differencesFrom(values, value).differences.length === values.length,
+  )
   return success({
     method: 'sign',
     estimate,
@@ -48,8 +51,9 @@ function testAt(
 ): PointTest {
   const { values, estimate, question, interval } = input
   const { value, alternative } = question
-  const count = values.filter((reading) => reading > value).length
-  const trials = values.filter((reading) => reading !== value).length
+  const { differences } = differencesFrom(values, value)
+  const count = differences.filter((difference) => difference > 0).length
+  const trials = differences.length
   const { tails } = binomial({ trials, probability: 0.5 })
   return countTest({
     count,

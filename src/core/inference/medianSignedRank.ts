@@ -9,6 +9,7 @@ import { type Ends, ends, holds, type Interval, intervalFrom } from './interval'
 import { isAtOrBeyond, type PointQuestion, type PointTest, type Procedure } from './procedure'
 import type { MeasuredSample } from './sample'
 import { type ContinuityCorrection, correctedDeviation } from './continuity'
+import { differencesFrom } from './differences'
 import { shiftedLimits } from './shiftedLimits'
 import { lowerTail, tailProbability, upperTail } from './tailProbability'
 
@@ -67,19 +68,19 @@ type Ranks = Readonly<{
 }>
 
 function rank(values: readonly number[], value: number): Ranks {
-  const differences = values.map((reading) => reading - value).filter((difference) => difference !== 0)
-  differences.sort((a, b) => Math.abs(a) - Math.abs(b))
+  const { differences, isTied } = differencesFrom(values, value)
+  const n = differences.length
   let [positive, tieSum] = [0, 0]
-  for (let start = 0; start < differences.length;) {
+  for (let start = 0; start < n;) {
     let end = start + 1
-    while (end < differences.length && Math.abs(differences[end]!) === Math.abs(differences[start]!)) end += 1
+    while (end < n && isTied(end)) end += 1
     const size = end - start
-    const midRank = (start + 1 + end) / 2
-    positive += midRank * differences.slice(start, end).filter((difference) => difference > 0).length
+    const above = differences.slice(start, end).filter((difference) => difference > 0).length
+    positive += ((start + 1 + end) / 2) * above
     tieSum += size ** 3 - size
     start = end
   }
-  return { n: differences.length, positive, tieSum }
+  return { n, positive, tieSum }
 }
 
 type RankQuestion = Readonly<{

@@ -1,4 +1,5 @@
 import { normal } from '../distributions/normal'
+import { productRemainder } from '../numeric/product'
 import { failure, type Outcome, success } from '../outcome'
 import { problems } from '../wording/problems'
 import { type ContinuityCorrection, correctedDeviation } from './continuity'
@@ -39,7 +40,8 @@ function scorePivot({ successes, sampleSize: n }: CountSample, correction: Conti
     distribution: { name: 'normal' },
     reference: normal,
     statisticAt: (value, alternative) =>
-      correctedDeviation(successes - n * value, half, alternative) / errorAt(value),
+      correctedDeviation(successes - n * value - productRemainder(n, value), half, alternative) /
+      errorAt(value),
     estimateAt: (z, value, tail) => value + (z * errorAt(value) + (tail === 'lower' ? -half : half)) / n,
     valueAt: (z, tail) =>
       wilsonLimit({ successes: successes + (tail === 'lower' ? half : -half), sampleSize: n, z }),

@@ -165,6 +165,52 @@ export const problems = {
       'test.confidenceLevel',
       `At the significance level ${significanceLevel} no confidence level follows from it. State one between 0 and 1.`,
     ),
+  planNeeds: (field: string, find: string) =>
+    problem('missing', `plan.${field}`, `To find “${find}”, “plan.${field}” is needed; state it.`),
+  planTooSmall: (seen: number, least: number) =>
+    problem('out-of-range', 'plan.n', `“plan.n” is ${seen}; this test needs at least ${least}.`),
+  planMethod: (seen: string, allowed: readonly string[]) =>
+    problem(
+      'method-does-not-fit',
+      'plan.test.method',
+      `The method “${seen}” is not planned for this parameter; it has to be one of: auto, ${allowed.join(', ')}.`,
+    ),
+  planParameter: (parameter: Parameter) =>
+    problem(
+      'parameter-not-planned',
+      'plan.claim.parameter',
+      `Samples for a ${PARAMETER_NOUNS[parameter]} are not planned here; plan for a mean, a spread or a share.`,
+    ),
+  planRange: () =>
+    problem(
+      'relation-not-planned',
+      'plan.claim.relation',
+      'A tolerance is planned for a mean only. Choose another relation, or plan for the nearer limit.',
+    ),
+  differenceInside: () =>
+    problem(
+      'relation-not-planned',
+      'plan.find',
+      'A claim that must be shown to lie within a tolerance has no smallest difference. Find the power or n for an assumed value.',
+    ),
+  powerNotReached: (power: number, most: number) =>
+    problem(
+      'not-reached',
+      'plan.power',
+      `A power of ${power} is not reached with up to ${most} units. Assume a value farther from the claimed one on the side that the test looks for, or ask for less power.`,
+    ),
+  differenceNotReached: (power: number, n: number) =>
+    problem(
+      'not-reached',
+      'plan.n',
+      `With n = ${n} no difference is found with a power of ${power}. State a larger n, or ask for less power.`,
+    ),
+  requestOutOfRange: (path: string) =>
+    problem(
+      'figures-out-of-range',
+      path,
+      'These figures are too large or too close together to compute with in double precision. State them in a unit that gives them a size nearer to 1.',
+    ),
   onePointNeeded: (stated: number) =>
     problem(
       stated === 0 ? 'missing' : 'too-many-points',

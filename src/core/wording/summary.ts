@@ -1,6 +1,8 @@
 import type { Answer } from '../check/answer'
+import type { PlanFigures } from '../check/planRequest'
 import type { ReckonFigures } from '../check/reckon'
 import type { CheckResult } from '../check/result'
+import type { Description } from '../describe/describe'
 import { intervalWords } from './claimLineWords'
 import { PARAMETER_NOUNS } from './claimWords'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from './figures'
@@ -15,12 +17,30 @@ const STATISTIC_DECIMALS = 3
 export function summary(answer: Answer): string {
   const name = answer.id === undefined ? '' : `${answer.id}: `
   if (!answer.ok) return `${name}Refused. ${answer.error.message}\n`
-  if ('reckon' in answer) return `${name}${reckoned(answer.reckon)}\n`
-  const lines = [
-    `${name}${OUTCOME_WORDS[answer.finding.outcome]}. ${answer.finding.sentence}`,
-    ...linesOf(answer),
+  return `${name}${linesFor(answer).join('\n  ')}\n`
+}
+
+function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
+  if ('reckon' in answer) return [reckoned(answer.reckon)]
+  if ('plan' in answer) return [planned(answer.plan)]
+  if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
+  if ('describe' in answer) return described(answer.describe)
+  return [`${OUTCOME_WORDS[answer.finding.outcome]}. ${answer.finding.sentence}`, ...linesOf(answer)]
+}
+
+function planned({ method, n, firstN, power, difference }: PlanFigures): string {
+  const first = firstN === undefined || firstN === n ? '' : ` (first reached with ${firstN})`
+  return `${METHOD_NAMES[method]}: with n = ${n}${first} a difference of ${formatFull(Number(difference.toPrecision(12)))} is found with a power of ${formatNumber(power, 4)}`
+}
+
+function described(figures: Description): readonly string[] {
+  const { n, mean, standardDeviation, median, quartiles, min, max } = figures
+  const spread =
+    standardDeviation === undefined ? '' : `, standard deviation ${formatFull(standardDeviation)}`
+  return [
+    `n = ${n}, mean ${formatFull(mean)}${spread}`,
+    `${formatFull(min)} to ${formatFull(max)}, median ${formatFull(median)}, quartiles ${quartiles.map(formatFull).join(' and ')}`,
   ]
-  return `${lines.join('\n  ')}\n`
 }
 
 function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): string {

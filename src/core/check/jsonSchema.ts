@@ -1,0 +1,18 @@
+import { z } from 'zod'
+import { adjustRequestSchema } from './adjustRequest'
+import { describeRequestSchema } from './describeRequest'
+import { planRequestSchema } from './planRequest'
+import { reckonRequestSchema } from './reckonRequest'
+import { checkRequestSchema } from './request'
+
+/** The JSON Schema (draft 2020-12) of every kind of request. */
+export function requestJsonSchema(): object {
+  const kinds = z.union([
+    checkRequestSchema,
+    reckonRequestSchema,
+    describeRequestSchema,
+    planRequestSchema,
+    adjustRequestSchema,
+  ])
+  return { title: 'True Weight request', ...z.toJSONSchema(kinds, { io: 'input' }) }
+}

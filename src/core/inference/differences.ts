@@ -1,0 +1,24 @@
+/** So many units in the last place of the largest figure come from reading and subtracting decimals. */
+const ROUNDING = 4 * Number.EPSILON
+
+/**
+ * The readings less a value, ordered by their size, with those dropped that are 0.
+ *
+ * Decimals are not exact in floating point: 15 − 14.93 and 15.07 − 15 differ there. Sizes nearer to one another than
+ * that are the same.
+ *
+ * @returns the differences, and whether each is as large as the one before it
+ */
+export function differencesFrom(
+  values: readonly number[],
+  value: number,
+): Readonly<{ differences: readonly number[]; isTied: (index: number) => boolean }> {
+  const largest = values.reduce((most, reading) => Math.max(most, Math.abs(reading)), Math.abs(value))
+  const slack = ROUNDING * largest
+  const differences = values
+    .map((reading) => reading - value)
+    .filter((difference) => Math.abs(difference) > slack)
+    .sort((a, b) => Math.abs(a) - Math.abs(b))
+  const size = (index: number) => Math.abs(differences[index]!)
+  return { differences, isTied: (index) => index > 0 && size(index) - size(index - 1) <= slack }
+}

@@ -1,0 +1,93 @@
+import { binomial } from '../distributions/binomial'
+import { normal } from '../distributions/normal'
+import { firstWhole, lastWhole } from '../numeric/wholeSearch'
+import type { PowerQuestion } from './question'
+import { inTails } from './meanPower'
+
+/**
+ * The power of the score test of a share by the normal formula: the limit by the variance under p₀, the chance beyond
+ * it by the variance under the true share.
+ *
+ * @param question.value, question.truth - shares between 0 and 1
+ * @see J. Fleiss, B. Levin & M. Paik (2003), Statistical Methods for Rates and Proportions, 2.5
+ */
+export function powerOfScore({ n, value, truth, alternative, significanceLevel }: PowerQuestion): number {
+  const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
+  const reach = normal.quantile(tail, 'upper') * Math.sqrt(value * (1 - value))
+  const shift = (truth - value) * Math.sqrt(n)
+  const spread = Math.sqrt(truth * (1 - truth))
+  return inTails(
+    alternative,
+    () => normal.tails((-reach - shift) / spread).lower,
+    () => normal.tails((reach - shift) / spread).upper,
+  )
+}
+
+export type Region = Readonly<{ lower: number; upper: number }>
+
+/**
+ * The counts at which the exact test rejects: up to `lower`, and from `upper` on; two-sided with at most α/2 in either.
+ *
+ * @param known - the region for a unit less, from which it is at most one count away
+ */
+export function exactRegion(
+  { n, value, alternative, significanceLevel }: Omit<PowerQuestion, 'truth'>,
+  known?: Region,
+): Region {
+  const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
+  const { tails } = binomial({ trials: n, probability: value })
+  const isLow = (k: number) => tails(k).lower <= tail
+  const isHigh = (k: number) => tails(k - 1).upper <= tail
+  const [low, high] = known ? [known.lower, known.lower + 1] : [-1, n]
+  const [from, to] = known ? [known.upper, known.upper + 1] : [0, n + 1]
+  return {
+    lower: alternative === 'greater' ? -1 : lastWhole(isLow, low, Math.min(high, n)),
+    upper: alternative === 'less' ? n + 1 : firstWhole(isHigh, from, Math.min(to, n + 1)),
+  }
+}
+
+/** The chance of a count in the region when the true share is `truth`. */
+export function powerOfRegion({ lower, upper }: Region, n: number, truth: number): number {
+  const { tails } = binomial({ trials: n, probability: truth })
+  return (lower < 0 ? 0 : tails(lower).lower) + (upper > n ? 0 : tails(upper - 1).upper)
+}
+
+/**
+ * The power of the exact test of a share, summed over the counts at which it rejects.
+ *
+ * @param question.value, question.truth - shares between 0 and 1
+ * @see J. Fleiss, B. Levin & M. Paik (2003), 2.5
+ */
+export function powerOfExact(question: PowerQuestion): number {
+  return Math.min(1, powerOfRegion(exactRegion(question), question.n, question.truth))
+}
+
+/** The exact test is searched unit by unit up to here. */
+export const MOST_EXACT_UNITS = 100_000
+
+/**
+ * The sample sizes for a power of the exact test, which goes up and down from unit to unit.
+ *
+ * @returns the first n that reaches the power, and the smallest from which on it holds; nothing up to 100,000 units
+ */
+export function exactSizes(
+  input: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,
+): Readonly<{ firstN: number; n: number; power: number }> | undefined {
+  let region: Region | undefined
+  let [firstN, lastShort, powerAfter] = [0, 0, 0]
+  for (let n = 1; n <= MOST_EXACT_UNITS; n += 1) {
+    region = exactRegion({ ...input, n }, region)
+    const power = powerOfRegion(region, n, input.truth)
+    if (power < input.power) {
+      lastShort = n
+    } else {
+      firstN ||= n
+      if (n === lastShort + 1) powerAfter = power
+    }
+    // As many units again, to see that the power holds.
+    if (firstN > 0 && n > 2 * lastShort + 100) {
+      return { firstN, n: lastShort + 1, power: powerAfter }
+    }
+  }
+  return undefined
+}
