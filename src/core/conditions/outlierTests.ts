@@ -62,20 +62,11 @@ export function generalizedEsd(values: ArrayLike<number>, significanceLevel: num
   return removed.slice(0, found)
 }
 
-const kept = new Map<string, number>()
-const KEPT = 1000
-
 /** λᵢ; it depends on n, the step and the level alone. */
 function criticalEsd(n: number, step: number, significanceLevel: number): number {
-  const key = `${n} ${step} ${significanceLevel}`
-  const known = kept.get(key)
-  if (known !== undefined) return known
   const df = n - step - 1
   const t = studentT(df).quantile(significanceLevel / (2 * (n - step + 1)), 'upper')
-  const lambda = ((n - step) * t) / Math.sqrt((df + t * t) * (n - step + 1))
-  if (kept.size >= KEPT) kept.clear()
-  kept.set(key, lambda)
-  return lambda
+  return ((n - step) * t) / Math.sqrt((df + t * t) * (n - step + 1))
 }
 
 function distance(value: number, { mean, meanRemainder }: Moments): number {

@@ -1,6 +1,7 @@
 import { normal } from '../distributions/normal'
 import { upperTail } from '../inference/tailProbability'
 import { compensatedSum } from '../numeric/compensatedSum'
+import { kept } from '../numeric/kept'
 import { polynomial } from '../numeric/polynomial'
 
 /** Between these sizes Royston's approximation was fitted. */
@@ -29,18 +30,10 @@ export function shapiroWilk(sorted: ArrayLike<number>): ShapiroWilk {
   return { w, pValue: pValueOf(w, n) }
 }
 
-const kept = new Map<number, readonly number[]>()
-const KEPT = 32
-
 /** Half of the weights, the largest first; they depend on n alone. */
-function weightsFor(n: number): readonly number[] {
-  const known = kept.get(n)
-  if (known) return known
-  const weights = n === 3 ? [Math.SQRT1_2] : approximateWeights(n)
-  if (kept.size >= KEPT) kept.clear()
-  kept.set(n, weights)
-  return weights
-}
+const weightsFor = kept(32, (n: number): readonly number[] =>
+  n === 3 ? [Math.SQRT1_2] : approximateWeights(n),
+)
 
 function approximateWeights(n: number): readonly number[] {
   const scores = Array.from({ length: Math.floor(n / 2) }, (_, i) =>

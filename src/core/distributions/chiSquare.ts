@@ -1,6 +1,7 @@
 import { incompleteGamma, logGammaKernel } from './incompleteGamma'
+import { kept } from '../numeric/kept'
 import { positiveQuantile } from './positiveQuantile'
-import type { Continuous } from './tails'
+import { type Continuous, keptQuantile } from './tails'
 
 /**
  * The chi-square distribution: P(X ≤ x) = P(ν/2, x/2), the regularised incomplete gamma function.
@@ -8,17 +9,18 @@ import type { Continuous } from './tails'
  * @param degreesOfFreedom - ν > 0, fractional too
  * @see Abramowitz & Stegun (1964) 26.4.19; NIST DLMF 8.2
  */
-export function chiSquare(degreesOfFreedom: number): Continuous {
+export const chiSquare = kept(64, (degreesOfFreedom: number): Continuous => {
   const a = degreesOfFreedom / 2
   const tails = (x: number) => incompleteGamma(a, x / 2)
   const logDensity = (x: number) => logGammaKernel(a, x / 2) - Math.log(x)
   return {
     density: (x) => (x > 0 ? Math.exp(logDensity(x)) : x < 0 ? 0 : densityAtZero(degreesOfFreedom)),
     tails,
-    quantile: (probability, tail) =>
+    quantile: keptQuantile((probability, tail) =>
       positiveQuantile({ probability, tail, tails, logDensity, start: degreesOfFreedom }),
+    ),
   }
-}
+})
 
 function densityAtZero(degreesOfFreedom: number): number {
   if (degreesOfFreedom === 2) return 0.5

@@ -1,5 +1,5 @@
 import { symmetricQuantile } from './symmetricQuantile'
-import { type Continuous, mirrored, type Tails, tailsFromLog } from './tails'
+import { type Continuous, keptQuantile, mirrored, type Tails, tailsFromLog } from './tails'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 const SERIES_BELOW = 2
@@ -15,8 +15,9 @@ const SERIES_BELOW = 2
 export const normal: Continuous = {
   density: (x) => Math.exp(logDensity(x)),
   tails,
-  quantile: (probability, tail) =>
+  quantile: keptQuantile((probability, tail) =>
     symmetricQuantile({ probability, tail, middle, logUpper, density: normalDensity }),
+  ),
 }
 
 function normalDensity(x: number): number {

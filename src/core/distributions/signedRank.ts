@@ -1,9 +1,6 @@
+import { kept } from '../numeric/kept'
 import { type Discrete, discreteQuantile } from './discrete'
 import { type Tails, tailsFromLog } from './tails'
-
-/** Frequencies of the sums of the last few sizes asked for. */
-const KEPT = 8
-const kept = new Map<number, Float64Array>()
 
 /**
  * Wilcoxon's signed-rank distribution: the sum of those of the ranks 1 to n that carry a positive sign, when each sign
@@ -40,9 +37,7 @@ export function signedRank(n: number): Discrete {
 }
 
 /** P(W ≤ k) for k = 0 to n(n + 1)/2. */
-function cumulative(n: number): Float64Array {
-  const known = kept.get(n)
-  if (known) return known
+const cumulative = kept(8, (n: number): Float64Array => {
   const mass = new Float64Array((n * (n + 1)) / 2 + 1)
   mass[0] = 1
   let reach = 0
@@ -52,7 +47,5 @@ function cumulative(n: number): Float64Array {
     for (let sum = rank - 1; sum >= 0; sum -= 1) mass[sum] = mass[sum]! / 2
   }
   for (let sum = 1; sum < mass.length; sum += 1) mass[sum] = mass[sum]! + mass[sum - 1]!
-  if (kept.size >= KEPT) kept.clear()
-  kept.set(n, mass)
   return mass
-}
+})

@@ -1,8 +1,9 @@
+import { kept } from '../numeric/kept'
 import { stirlingError } from '../numeric/stirlingError'
 import { deviance } from '../numeric/deviance'
 import { incompleteBeta, logBetaKernel } from './incompleteBeta'
 import { symmetricQuantile } from './symmetricQuantile'
-import { type Continuous, mirrored, type Tails, tailsFromLog } from './tails'
+import { type Continuous, keptQuantile, mirrored, type Tails, tailsFromLog } from './tails'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 /** Beyond this t² leaves the range of a double, while the tail's leading term is already exact. */
@@ -17,13 +18,13 @@ const FAR = 1e140
  * @param degreesOfFreedom - ν > 0, fractional too
  * @see NIST DLMF 8.17; Abramowitz & Stegun (1964) 26.7.1
  */
-export function studentT(degreesOfFreedom: number): Continuous {
+export const studentT = kept(64, (degreesOfFreedom: number): Continuous => {
   const density = (x: number) => Math.exp(logDensity(x, degreesOfFreedom))
   const upper = (x: number) => upperTails(x, degreesOfFreedom)
   return {
     density,
     tails: (x) => (x < 0 ? mirrored(upper(-x)) : upper(x)),
-    quantile: (probability, tail) =>
+    quantile: keptQuantile((probability, tail) =>
       symmetricQuantile({
         probability,
         tail,
@@ -31,8 +32,9 @@ export function studentT(degreesOfFreedom: number): Continuous {
         logUpper: (x) => upper(x).logUpper,
         density,
       }),
+    ),
   }
-}
+})
 
 function upperTails(t: number, df: number): Tails {
   return tailsFromLog(twoSided(t, df).logUpper - Math.LN2, 'upper')

@@ -1,3 +1,5 @@
+import { kept } from '../numeric/kept'
+
 /**
  * Both tails of a distribution at a point, and their natural logs. The smaller tail is computed directly and
  * the larger from it, so that neither loses digits.
@@ -13,6 +15,14 @@ export type Continuous = Readonly<{
   /** The x that leaves `probability`, between 0 and 1, in the given tail. */
   quantile: (probability: number, tail: Tail) => number
 }>
+
+/** A quantile function that keeps its last results: one check asks for the same few, and so does the next. */
+export function keptQuantile(quantile: Continuous['quantile']): Continuous['quantile'] {
+  const most = 64
+  const lower = kept(most, (probability: number) => quantile(probability, 'lower'))
+  const upper = kept(most, (probability: number) => quantile(probability, 'upper'))
+  return (probability, tail) => (tail === 'lower' ? lower : upper)(probability)
+}
 
 /** Completes both tails from the log of one of them, which must be the smaller or near it. */
 export function tailsFromLog(logProbability: number, tail: Tail): Tails {

@@ -1,4 +1,5 @@
 import { noncentralTTails } from '../distributions/noncentralT'
+import { noncentralTSeries, SERIES_RANGE } from '../distributions/noncentralTSeries'
 import { normal } from '../distributions/normal'
 import { bracketedRoot } from '../numeric/bracketedRoot'
 import { stirlingError } from '../numeric/stirlingError'
@@ -74,7 +75,12 @@ function noncentralityAt(
 ): number {
   const { t, degreesOfFreedom, side } = input
   const target = Math.log(input.tail)
+  const isMiddle = t <= SERIES_RANGE.t && input.tail >= SERIES_RANGE.tail
+  const series = isMiddle ? noncentralTSeries({ t, degreesOfFreedom }) : undefined
   const f = (noncentrality: number) => {
+    if (series && Math.abs(noncentrality) <= SERIES_RANGE.noncentrality) {
+      return Math.log(series(noncentrality)[side]) - target
+    }
     const tails = noncentralTTails({ t, degreesOfFreedom, noncentrality })
     return (side === 'upper' ? tails.logUpper : tails.logLower) - target
   }
