@@ -10,6 +10,8 @@ const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 const FAR_FROM_ZERO = 12
 /** So many times sharper than S is wide, the edge of the normal part is still smooth enough to integrate over S. */
 const EDGE = 4
+/** Beyond this noncentrality Z adds nothing to it that ten digits would show. */
+const LARGEST_NONCENTRALITY = 1e5
 const LARGEST_REACH = 1e300
 
 type Shape = Readonly<{ degreesOfFreedom: number; noncentrality: number }>
@@ -42,11 +44,19 @@ export function noncentralT(shape: Shape): Continuous {
 export function noncentralTTails(input: NoncentralT): Tails {
   const { t, degreesOfFreedom, noncentrality } = input
   if (t < 0) return mirrored(noncentralTTails({ degreesOfFreedom, noncentrality: -noncentrality, t: -t }))
+  if (Math.abs(noncentrality) > LARGEST_NONCENTRALITY) return withoutNormalPart(input)
   const tail = t > noncentrality ? 'upper' : 'lower'
   const isSharp = noncentrality > Math.max(FAR_FROM_ZERO, EDGE * Math.sqrt(2 * degreesOfFreedom))
   const isOverZ = isSharp && t > Math.min(noncentrality / 4, Math.sqrt(degreesOfFreedom))
   const logTail = isOverZ ? logMeanOverZ(input, tail) : logMeanOverS(input, tail)
   return tailsFromLog(Math.min(0, logTail), tail)
+}
+
+/** The tails of δ / S, for t ≥ 0. */
+function withoutNormalPart({ t, degreesOfFreedom: df, noncentrality }: NoncentralT): Tails {
+  if (noncentrality < 0) return tailsFromLog(normal.tails(Math.min(-noncentrality, 1e150)).logUpper, 'upper')
+  const s = Math.min(noncentrality / t, 1e150)
+  return mirrored(incompleteGamma(df / 2, (df / 2) * s * s))
 }
 
 /** ∫ s φ(t s − δ) dP(s), over ln s. */

@@ -1,8 +1,13 @@
+import { chiSquare } from '../distributions/chiSquare'
 import { logChiDensity, noncentralTTails } from '../distributions/noncentralT'
 import { normal } from '../distributions/normal'
 import { studentT } from '../distributions/studentT'
 import { logPeakIntegral } from '../numeric/peakIntegral'
 import type { PowerQuestion } from './question'
+
+const CERTAIN_FROM = 100
+/** Below the range of a double. */
+const LOG_NEGLIGIBLE = -750
 
 type MeanQuestion = PowerQuestion & Readonly<{ standardDeviation: number }>
 
@@ -19,12 +24,27 @@ export function powerOfT(question: MeanQuestion): number {
   const degreesOfFreedom = n - 1
   const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
   const t = studentT(degreesOfFreedom).quantile(tail, 'upper')
+  if (isCertain(noncentrality, t, degreesOfFreedom)) {
+    return inTails(
+      alternative,
+      () => (noncentrality < 0 ? 1 : 0),
+      () => (noncentrality > 0 ? 1 : 0),
+    )
+  }
   const beyond = (at: number) => noncentralTTails({ t: at, degreesOfFreedom, noncentrality })
   return inTails(
     alternative,
     () => beyond(-t).lower,
     () => beyond(t).upper,
   )
+}
+
+/** Whether |T| can be told to lie beyond t: neither Z nor S can halve a noncentrality so large. */
+function isCertain(noncentrality: number, t: number, degreesOfFreedom: number): boolean {
+  const size = Math.min(Math.abs(noncentrality), 1e100)
+  if (size < CERTAIN_FROM) return false
+  const s = size / (2 * t)
+  return chiSquare(degreesOfFreedom).tails(degreesOfFreedom * s * s).logUpper < LOG_NEGLIGIBLE
 }
 
 /**

@@ -125,7 +125,7 @@ type Search = Readonly<{ plan: Plan; n: number; power: number; from: number; dir
 function distanceTo({ plan, n, power, from, direction }: Search): number | undefined {
   const most = farthest(plan, from, direction)
   const short = (distance: number) => powerOf(plan, n, from + direction * distance) - power
-  let [low, high] = [0, Math.min(most, firstStep(plan, n, from))]
+  let [low, high] = [0, Math.min(most, firstStep(plan, n, from) || most)]
   while (short(high) < 0) {
     if (high >= most) return undefined
     ;[low, high] = [high, Math.min(most, high * 2)]
