@@ -66,7 +66,11 @@ const SOUND: readonly object[] = [
     evidence: count,
     test: { ...options, method: 'hypergeometric', intervalSides: 'upper' },
   },
-  { claim: claim('variance-ratio', 'different-from', 1), evidence: two, test: { ...options, method: 'levene' } },
+  {
+    claim: claim('variance-ratio', 'different-from', 1),
+    evidence: two,
+    test: { ...options, method: 'levene' },
+  },
   {
     claim: claim('variance-ratio', 'at-most', 1),
     evidence: { kind: 'two-summaries', first: { n: 9, variance: 2 }, second: { n: 8, standardDeviation: 1 } },

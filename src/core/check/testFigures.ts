@@ -2,9 +2,9 @@ import { type Hypotheses, isRange } from '../claim/hypotheses'
 import { type Decision, decide, waysToDecide } from '../inference/decision'
 import type { Ends } from '../inference/interval'
 import type { PointTest, Procedure } from '../inference/procedure'
-import type { TailProbability } from '../inference/tailProbability'
+import { withFiniteLog } from '../inference/tailProbability'
 import { testTolerance, type ToleranceTest } from '../inference/toleranceTest'
-import type { Probability, TestFigures, TestPart } from './result'
+import type { TestFigures, TestPart } from './result'
 
 export type Decided = Readonly<{
   test: PointTest | ToleranceTest
@@ -51,7 +51,7 @@ export function testFigures(
   const { distribution } = parts[0]!
   return {
     ...shared,
-    ...probabilityOf(test),
+    ...withFiniteLog(test),
     ...(distribution ? { distribution } : {}),
     criticalValues: parts.flatMap((part) => part.criticalValues),
     criticalEstimates: parts.flatMap((part) => part.criticalEstimates),
@@ -63,17 +63,9 @@ function partOf(test: PointTest): TestPart {
   return {
     statistic: test.statistic,
     ...(test.distribution ? { distribution: test.distribution } : {}),
-    ...probabilityOf(test),
+    ...withFiniteLog(test),
     criticalValues: listOf(test.limits),
     criticalEstimates: listOf(test.estimateLimits),
-  }
-}
-
-/** A p-value of exactly 0 has no log to give. */
-function probabilityOf({ pValue, logPValue }: TailProbability): Probability {
-  return {
-    ...(pValue === undefined ? {} : { pValue }),
-    ...(logPValue === -Infinity ? {} : { logPValue }),
   }
 }
 

@@ -32,11 +32,14 @@ export function tailRule(
       return { least, most, centre: least, pValueOf: atLeast }
     case 'two-sided': {
       const isHalfBelow = (count: number) => (atMost(count).pValue ?? 0) >= 0.5
+      const pValueOf = (count: number) => doubledSmaller(atMost(count), atLeast(count))
+      const pOf = (count: number) => pValueOf(count).pValue ?? 0
+      const middle = Math.max(least + 1, firstWhole(isHalfBelow, least, most))
       return {
         least,
         most,
-        centre: firstWhole(isHalfBelow, least, most),
-        pValueOf: (count) => doubledSmaller(atMost(count), atLeast(count)),
+        centre: pOf(middle - 1) > pOf(middle) ? middle - 1 : middle,
+        pValueOf,
       }
     }
     default:

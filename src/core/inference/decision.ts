@@ -1,14 +1,14 @@
 import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from '../claim/hypotheses'
 import { type Ends, type Interval, type IntervalSides } from './interval'
 import type { PointTest, Procedure } from './procedure'
-import type { TailProbability } from './tailProbability'
+import { type TailProbability, withFiniteLog } from './tailProbability'
 import type { ToleranceTest } from './toleranceTest'
 
 export type Decision = 'rejected' | 'not-rejected'
 
 /** One way of deciding: what is compared with what, and what that says of the null hypothesis. */
 export type WayToDecide =
-  | (TailProbability & Readonly<{ way: 'p-value'; limit: number; rejects: boolean }>)
+  | (ReturnType<typeof withFiniteLog> & Readonly<{ way: 'p-value'; limit: number; rejects: boolean }>)
   | Readonly<{ way: 'statistic'; statistics: readonly number[]; limits: readonly Ends[]; rejects: boolean }>
   | (Ends &
       Readonly<{
@@ -38,12 +38,10 @@ export function waysToDecide(
 ): readonly WayToDecide[] {
   const { test, significanceLevel, procedure } = input
   const parts = 'parts' in test ? test.parts : [test]
-  const { pValue, logPValue } = test
   return [
     {
       way: 'p-value',
-      ...(pValue === undefined ? {} : { pValue }),
-      logPValue,
+      ...withFiniteLog(test),
       limit: significanceLevel,
       rejects: decide(test, significanceLevel) === 'rejected',
     },

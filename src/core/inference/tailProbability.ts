@@ -10,6 +10,17 @@ export type TailProbability = Readonly<{
 
 const SMALLEST_FULL_DOUBLE = 2.2250738585072014e-308
 
+/** A probability as a result carries it: one of exactly 0 has no log to give. */
+export function withFiniteLog({
+  pValue,
+  logPValue,
+}: TailProbability): Readonly<{ pValue?: number; logPValue?: number }> {
+  return {
+    ...(pValue === undefined ? {} : { pValue }),
+    ...(logPValue === -Infinity ? {} : { logPValue }),
+  }
+}
+
 /** The probability of a statistic at least as far out, in the alternative's tails: twice the smaller for both. */
 export function tailProbability(
   reference: Continuous,
