@@ -111,7 +111,7 @@ function compute(prepared: Prepared): CheckResult {
       sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
       limits: findingLimits(outcome, significanceLevel),
     },
-    working: workingSteps({ ...figures, sample, procedure, hypotheses }),
+    working: workingSteps({ ...figures, sample, procedure, hypotheses, decided }),
     warnings: checkWarnings({ request, hypotheses, sample, figures, confidenceLevel }),
   }
 }

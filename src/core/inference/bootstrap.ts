@@ -153,7 +153,14 @@ function testAt({ estimate, parameter, resamples, standardError, question }: Tes
   })
   const isLess = alternative !== 'greater' && isThere && atMost <= allowed
   const isGreater = alternative !== 'less' && isThere && atLeast <= allowed
-  return { statistic: estimate, ...pValue, limits, estimateLimits: limits, isBeyond: isLess || isGreater }
+  return {
+    statistic: estimate,
+    ...pValue,
+    limits,
+    estimateLimits: limits,
+    isBeyond: isLess || isGreater,
+    intermediate: { count, atMost, atLeast },
+  }
 }
 
 /** The resamples under the null hypothesis, ascending, what the sample itself gives there, and the way back. */

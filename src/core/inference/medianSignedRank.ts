@@ -131,6 +131,7 @@ function normalTest({ ranks, correction, question, estimateLimits }: RankQuestio
     limits,
     estimateLimits,
     isBeyond: isAtOrBeyond(positive, limits),
+    intermediate: { n, tieSum, centre, deviation, z },
   }
 }
 

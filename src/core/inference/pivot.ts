@@ -19,6 +19,8 @@ export type Pivot = Readonly<{
   statisticAt: (value: number, alternative: Alternative) => number
   /** The estimate that would give this statistic against the value. */
   estimateAt: (statistic: number, value: number, tail: Tail) => number
+  /** Figures on the way to the statistic, for the working. */
+  intermediateAt?: (value: number) => Readonly<Record<string, number>>
   /** The value against which the estimate gives this statistic. */
   valueAt: (statistic: number, tail: Tail) => number
 }>
@@ -52,6 +54,7 @@ function testAt(pivot: Pivot, { value, alternative, significanceLevel }: PointQu
       upper: estimateAt(limits.upper, 'upper'),
     }),
     isBeyond: isAtOrBeyond(statistic, limits),
+    ...(pivot.intermediateAt ? { intermediate: pivot.intermediateAt(value) } : {}),
   }
 }
 

@@ -30,6 +30,8 @@ export type PointTest = TailProbability &
     limits: Ends
     /** The same limits as values of the estimate. */
     estimateLimits: Ends
+    /** Figures on the way to the statistic, by name, for the working. */
+    intermediate?: Readonly<Record<string, number>>
     /** Whether the statistic lies in the rejection region, by the limits and not by the p-value. */
     isBeyond: boolean
   }>

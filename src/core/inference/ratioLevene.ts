@@ -52,9 +52,11 @@ function testAt(
 ): PointTest {
   const scaled = first.map((deviation) => deviation / Math.sqrt(value))
   const [n1, n2] = [first.length, second.length]
-  const between = ((n1 * n2) / (n1 + n2)) * (meanOf(scaled) - meanOf(second)) ** 2
+  const [mean1, mean2] = [meanOf(scaled), meanOf(second)]
   const df2 = n1 + n2 - 2
-  const statistic = between / ((within(scaled) + within(second)) / df2)
+  const between = ((n1 * n2) / (n1 + n2)) * (mean1 - mean2) ** 2
+  const spreadWithin = (within(scaled) + within(second)) / df2
+  const statistic = between / spreadWithin
   const reference = fDistribution({ numerator: 1, denominator: df2 })
   const upper = reference.quantile(significanceLevel, 'upper')
   return {
@@ -64,6 +66,7 @@ function testAt(
     limits: { upper },
     estimateLimits: {},
     isBeyond: statistic >= upper,
+    intermediate: { mean1, mean2, between, within: spreadWithin },
   }
 }
 

@@ -30,13 +30,16 @@ function resampleMoments(
 ): Resamples {
   const n = centred.length
   const step = n / 2 ** 32
-  const random = randomWords(seed)
+  const fill = randomWords(seed)
+  const words = new Uint32Array(n)
   const statistics = new Float64Array(count)
   const studentized = new Float64Array(statistic === 'mean' ? count : 0)
   for (let b = 0; b < count; b += 1) {
-    let [sum, squares] = [0, 0]
+    fill(words)
+    let sum = 0
+    let squares = 0
     for (let i = 0; i < n; i += 1) {
-      const value = centred[Math.floor(random() * step)]!
+      const value = centred[Math.floor(words[i]! * step)]!
       sum += value
       squares += value * value
     }
@@ -56,13 +59,15 @@ function resampleMoments(
 function resampleMedian(sorted: Float64Array, { count, seed }: Plan): Resamples {
   const n = sorted.length
   const step = n / 2 ** 32
-  const random = randomWords(seed)
+  const fill = randomWords(seed)
+  const words = new Uint32Array(n)
   const statistics = new Float64Array(count)
   const times = new Uint32Array(n)
   const [low, high] = [Math.ceil(n / 2), Math.floor(n / 2) + 1]
   for (let b = 0; b < count; b += 1) {
+    fill(words)
     times.fill(0)
-    for (let i = 0; i < n; i += 1) times[Math.floor(random() * step)]! += 1
+    for (let i = 0; i < n; i += 1) times[Math.floor(words[i]! * step)]! += 1
     let [at, passed] = [0, times[0]!]
     while (passed < low) passed += times[(at += 1)]!
     const first = sorted[at]!

@@ -25,7 +25,8 @@ export function spreadBonett(sample: MeasuredSample, parameter: SpreadParameter)
   if (!values) return failure(problems.readingsNeeded('bonett'))
   if (n < LEAST_READINGS) return failure(problems.tooFewReadings(n, LEAST_READINGS))
   if (!s) return failure(problems.noVariation(sample.path, 'bonett'))
-  const error = Math.sqrt((trimmedKurtosis(sample, s) - (n - 3) / n) / (n - 1))
+  const kurtosis = trimmedKurtosis(sample, s)
+  const error = Math.sqrt((kurtosis - (n - 3) / n) / (n - 1))
   /** ln of the limit over s²: falls as z rises from −n to n. */
   const logLimit = (z: number) => {
     const c = n / (n - Math.abs(z))
@@ -37,6 +38,7 @@ export function spreadBonett(sample: MeasuredSample, parameter: SpreadParameter)
     differenceFrom: (value) => s - value,
     distribution: { name: 'normal' },
     reference: normal,
+    intermediateAt: () => ({ kurtosis, error }),
     statisticAt: (value) => zMeeting(logLimit, 2 * Math.log(value / s), n),
     estimateAt: (z, value) => value * Math.exp(-logLimit(z) / 2),
     valueAt: (z) => (Math.abs(z) < n ? s * Math.exp(logLimit(z) / 2) : Number.NaN),

@@ -22,5 +22,8 @@ export function scaledPivot(pivot: Pivot, parameter: SpreadParameter, variance: 
     statisticAt: (value, alternative) => pivot.statisticAt(Math.sqrt(value), alternative),
     estimateAt: (statistic, value, tail) => pivot.estimateAt(statistic, Math.sqrt(value), tail) ** 2,
     valueAt: (statistic, tail) => pivot.valueAt(statistic, tail) ** 2,
+    ...(pivot.intermediateAt
+      ? { intermediateAt: (value: number) => pivot.intermediateAt!(Math.sqrt(value)) }
+      : {}),
   }
 }

@@ -3,21 +3,28 @@
  * from the seed by splitmix32.
  *
  * @param seed - a whole number
+ * @returns fills a buffer with the next numbers; many at once are much faster than one by one
  * @see D. Blackman & S. Vigna (2021), Scrambled Linear Pseudorandom Number Generators, ACM TOMS 47, 36
  */
-export function randomWords(seed: number): () => number {
-  let [a, b, c, d] = stateFrom(seed)
-  return () => {
-    const product = Math.imul(b, 5)
-    const result = Math.imul((product << 7) | (product >>> 25), 9) >>> 0
-    const shifted = b << 9
-    c ^= a
-    d ^= b
-    b ^= c
-    a ^= d
-    c ^= shifted
-    d = (d << 11) | (d >>> 21)
-    return result
+export function randomWords(seed: number): (buffer: Uint32Array) => void {
+  const state = stateFrom(seed)
+  return (buffer) => {
+    let [a, b, c, d] = state
+    for (let i = 0; i < buffer.length; i += 1) {
+      const product = Math.imul(b, 5)
+      buffer[i] = Math.imul((product << 7) | (product >>> 25), 9)
+      const shifted = b << 9
+      c ^= a
+      d ^= b
+      b ^= c
+      a ^= d
+      c ^= shifted
+      d = (d << 11) | (d >>> 21)
+    }
+    state[0] = a
+    state[1] = b
+    state[2] = c
+    state[3] = d
   }
 }
 

@@ -15,12 +15,12 @@ export function symbol(text: string, latex = text): Formula {
 
 /** A figure of the sample or the claim, in full. */
 export function given(value: number): Formula {
-  return figure(formatFull(value), value < 0)
+  return figure(formatFull(value))
 }
 
 /** A computed figure, to eight significant digits. */
 export function computed(value: number): Formula {
-  return figure(formatFull(Number(value.toPrecision(SIGNIFICANT))), value < 0)
+  return figure(formatFull(Number(value.toPrecision(SIGNIFICANT))))
 }
 
 export function fraction(above: Formula, below: Formula): Formula {
@@ -39,12 +39,13 @@ export function squared(base: Formula): Formula {
   return { latex: `${bracketedLatex(base)}^{2}`, text: `${enclosed(base.text)}²` }
 }
 
-export function joined(first: Formula, operator: '+' | '−' | '·' | '±', second: Formula): Formula {
-  const latex = { '+': '+', '−': '-', '·': '\\cdot', '±': '\\pm' }[operator]
-  const isProduct = operator === '·'
+export function joined(first: Formula, operator: '+' | '−' | '·', second: Formula): Formula {
+  const latex = { '+': '+', '−': '-', '·': '\\cdot' }[operator]
   const part = (formula: Formula) =>
-    isProduct ? { latex: bracketedLatex(formula), text: enclosed(formula.text) } : formula
-  const [left, right] = [part(first), part(second)]
+    operator === '·' || isNegative(formula)
+      ? { latex: bracketedLatex(formula), text: enclosed(formula.text) }
+      : formula
+  const [left, right] = [operator === '·' ? part(first) : first, part(second)]
   return { latex: `${left.latex} ${latex} ${right.latex}`, text: `${left.text} ${operator} ${right.text}` }
 }
 
@@ -57,16 +58,21 @@ export function step(name: string, ...sides: readonly Formula[]): Step {
   }
 }
 
-function figure(text: string, isNegative: boolean): Formula {
-  const plain = text.replaceAll('\u2212', '-')
+function figure(text: string): Formula {
+  const plain = text.replaceAll(MINUS, '-')
   const [digits, exponent] = plain.split('e')
-  const latex = exponent === undefined ? plain : `${digits} \\cdot 10^{${Number(exponent)}}`
-  return isNegative ? { latex: `(${latex})`, text: `(${text})` } : { latex, text }
+  return { latex: exponent === undefined ? plain : `${digits} \\cdot 10^{${Number(exponent)}}`, text }
+}
+
+const MINUS = '\u2212'
+
+function isNegative({ text }: Formula): boolean {
+  return text.startsWith(MINUS)
 }
 
 /** In brackets where it has parts that an operator before or after would tear apart. */
 function enclosed(text: string): string {
-  const isWhole = !/ [+−·/±] /.test(text) || /^\([^()]*\)$/.test(text)
+  const isWhole = (!/ [+−·/] /.test(text) && !text.startsWith(MINUS)) || /^\([^()]*\)$/.test(text)
   return isWhole ? text : `(${text})`
 }
 

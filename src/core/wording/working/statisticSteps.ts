@@ -1,6 +1,6 @@
-import type { TestPart } from '../../check/result'
-import type { Procedure } from '../../inference/procedure'
+import type { PointTest, Procedure } from '../../inference/procedure'
 import type { Sample } from '../../inference/sample'
+import { countSteps } from './countSteps'
 import {
   computed,
   type Formula,
@@ -13,8 +13,9 @@ import {
   step,
   symbol,
 } from './formula'
+import { bonettSteps, bootstrapSteps, leveneSteps, rankSteps } from './robustSteps'
 
-type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: TestPart }>
+type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: PointTest }>
 
 const X_BAR = symbol('x̄', '\\bar{x}')
 const MU = symbol('μ₀', '\\mu_0')
@@ -67,20 +68,18 @@ export function statisticSteps(worked: Worked): readonly Step[] {
     }
     case 'exact-binomial':
     case 'hypergeometric':
-      return [step('Test statistic: units with the property', symbol('x'), statistic)]
+      return countSteps('Test statistic: units with the property', part)
     case 'sign':
-      return [step('Test statistic: readings above the claimed value', symbol('x'), statistic)]
+      return countSteps('Test statistic: readings above the claimed value, of those not equal to it', part)
     case 'signed-rank':
-      return [
-        step('Test statistic: sum of the ranks above the claimed value', symbol('W⁺', 'W^+'), statistic),
-      ]
+      return rankSteps(part)
     case 'levene':
     case 'brown-forsythe':
-      return [step('Test statistic: spread between the two over spread within', symbol('F'), statistic)]
+      return leveneSteps(worked)
     case 'bonett':
-      return [step('Test statistic: the z whose limit meets the claimed value', symbol('z'), statistic)]
+      return bonettSteps(worked)
     case 'bootstrap':
-      return [step('Estimate', symbol('estimate', '\\text{estimate}'), statistic)]
+      return bootstrapSteps(part)
     default:
       return procedure.method satisfies never
   }

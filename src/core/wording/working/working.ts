@@ -1,6 +1,7 @@
-import type { CheckResult, TestPart } from '../../check/result'
+import type { CheckResult } from '../../check/result'
+import type { Decided } from '../../check/testFigures'
 import { type Hypotheses, valuesOf } from '../../claim/hypotheses'
-import type { Procedure } from '../../inference/procedure'
+import type { PointTest, Procedure } from '../../inference/procedure'
 import type { Sample } from '../../inference/sample'
 import { formatFull, formatFullPValue, formatPercent } from '../figures'
 import { STATISTIC } from '../methodWords'
@@ -11,6 +12,7 @@ type Worked = Readonly<{
   sample: Sample
   procedure: Procedure
   hypotheses: Hypotheses
+  decided: Decided
 }> &
   Pick<CheckResult, 'test' | 'interval' | 'estimate'>
 
@@ -19,8 +21,8 @@ type Worked = Readonly<{
  * and a table of the distribution. Intermediate figures are shown to eight significant digits.
  */
 export function workingSteps(worked: Worked): readonly Step[] {
-  const { sample, procedure, hypotheses, test } = worked
-  const parts: readonly TestPart[] = test.parts ?? [{ ...test, statistic: test.statistic! }]
+  const { sample, procedure, hypotheses, test, decided } = worked
+  const parts = 'parts' in decided.test ? decided.test.parts : [decided.test]
   const statistics = valuesOf(hypotheses).flatMap((value, index) => [
     ...statisticSteps({ sample, procedure, value, part: parts[index]! }),
     ...tailSteps(parts[index]!, test.method, sidesOf(hypotheses)[index]!),
@@ -37,7 +39,7 @@ function sidesOf({ alternativeSide }: Hypotheses): readonly Side[] {
 }
 
 /** Which tail of which distribution the p-value is. */
-function tailSteps(part: TestPart, method: Procedure['method'], side: Side): readonly Step[] {
+function tailSteps(part: PointTest, method: Procedure['method'], side: Side): readonly Step[] {
   const letter = STATISTIC[method]
   const isCount = part.distribution?.name === 'binomial' || part.distribution?.name === 'hypergeometric'
   const tail = { less: `P(${letter} ≤ observed)`, greater: `P(${letter} ≥ observed)` }
@@ -55,7 +57,7 @@ function tailSteps(part: TestPart, method: Procedure['method'], side: Side): rea
   ]
 }
 
-function distributionName({ distribution }: TestPart): string {
+function distributionName({ distribution }: PointTest): string {
   if (!distribution) return 'resamples'
   const { name, ...figures } = distribution
   const shown = Object.entries(figures).map(([key, value]) => `${key} = ${formatFull(value as number)}`)

@@ -1,0 +1,121 @@
+import { POPULATIONS, uniformDraws } from './populations'
+import { sampleOf, SIMULATED, type Simulated } from './procedures'
+import { SHARE_COLUMNS, shareCoverage, shareLevels, type ShareRow } from './shares'
+
+const SEED = 20_260_101
+const BEYOND = 0.05
+
+type Cell = Readonly<{ coverage?: number; level: number }>
+
+/** The report: how often intervals at 95 % hold the truth, and tests at 5 % reject what is true. */
+export function coverageReport(onProgress: (line: string) => void): string {
+  const measured = SIMULATED.map((simulated) => {
+    onProgress(`${simulated.parameter}, ${simulated.method}`)
+    return {
+      simulated,
+      rows: simulated.sizes.map((n) => ({ n, cells: POPULATIONS.map((_, at) => cellFor(simulated, n, at)) })),
+    }
+  })
+  const heads = ['Parameter', 'Method', 'n', ...POPULATIONS.map(({ name }) => name)]
+  const table = (of: (cell: Cell) => number | undefined) =>
+    tableOf(
+      heads,
+      measured.flatMap(({ simulated, rows }) =>
+        rows.map(({ n, cells }) => [
+          simulated.parameter,
+          simulated.method,
+          String(n),
+          ...cells.map((cell) => percent(of(cell))),
+        ]),
+      ),
+    )
+  return text({
+    coverage: table(({ coverage }) => coverage),
+    levels: table(({ level }) => level),
+    shareCoverage: shareTable('Interval', shareCoverage()),
+    shareLevels: shareTable('Test', shareLevels()),
+  })
+}
+
+/** The share of repetitions in which the interval held the truth, and in which the test rejected it. */
+function cellFor(simulated: Simulated, n: number, populationIndex: number): Cell {
+  const population = POPULATIONS[populationIndex]!
+  const truth = simulated.truth(population)
+  const value = population.drawFrom(uniformDraws(SEED + 1000 * n + populationIndex))
+  const draw = (size: number) => sampleOf(Array.from({ length: size }, value))
+  let [held, rejected, answered, withInterval] = [0, 0, 0, 0]
+  for (let repetition = 0; repetition < simulated.repetitions; repetition += 1) {
+    const procedure = simulated.procedure(draw, n, SEED + repetition)
+    if (!procedure.ok) continue
+    answered += 1
+    const { test, interval } = procedure.value
+    const { pValue = 0 } = test({ value: truth, alternative: 'two-sided', significanceLevel: BEYOND })
+    if (pValue <= BEYOND) rejected += 1
+    if (!interval) continue
+    withInterval += 1
+    if (interval.holds(interval.endsAt({ beyond: BEYOND, sides: 'two-sided' }), truth)) held += 1
+  }
+  return { level: rejected / answered, ...(withInterval > 0 ? { coverage: held / withInterval } : {}) }
+}
+
+function shareTable(head: string, rows: readonly ShareRow[]): string {
+  return tableOf(
+    [head, 'n', ...SHARE_COLUMNS.map((share) => `share ${percent(share, 0)}`)],
+    rows.map(({ name, n, values }) => [name, String(n), ...values.map((value) => percent(value))]),
+  )
+}
+
+function percent(share: number | undefined, decimals = 1): string {
+  return share === undefined ? '–' : `${(share * 100).toFixed(decimals)} %`
+}
+
+function tableOf(heads: readonly string[], rows: readonly (readonly string[])[]): string {
+  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
+  return [line(heads), line(heads.map(() => '---')), ...rows.map(line)].join('\n')
+}
+
+function text(
+  tables: Readonly<{ coverage: string; levels: string; shareCoverage: string; shareLevels: string }>,
+): string {
+  return `# How often the intervals and the tests are right
+
+Made by \`npm run simulate\`, seed ${SEED}: samples are drawn from a population whose truth is known, and every method is
+asked, as in a check. Repetitions: 20,000 a cell, which leaves about ±0.3 percentage points, but for bootstraps and
+signed-rank 2,000, which leaves about ±1. The populations all have mean 0 and standard deviation 1. Figures for shares are
+not simulated: they are sums over every outcome.
+
+A good 95 % interval holds the truth in 95 % of samples; a good 5 % test rejects what is true in 5 % of samples, or fewer.
+
+## What it means for the auditor
+
+- **Mean.** The t test keeps its level for normal, uniform and heavy-tailed populations at every size, and from about 30
+  readings on bears a skewed one nearly; a very skewed one not even at 100, where it rejects a true claim more often than
+  it says. The bootstrap's test is closer there, at the cost of a wider interval being needed for fewer than about 15 readings.
+- **Spread.** The chi-square interval is right for a normal population only. For heavy tails or skewed populations it
+  misses the truth far more often than it says, **and a larger sample makes that worse, not better**. Bonett's is near
+  its level from about 30 readings on, but for the very skewed.
+- **Two spreads.** The F test is right for normal populations only, in the same way. Brown and Forsythe's keeps its level for all;
+  Levene's does not for skewed ones.
+- **Median.** The sign test holds its level for every shape, being exact; it is stricter than 5 % for few readings. The
+  signed-rank test rests on symmetry: for skewed populations it tests something else, and rejects a true median too often.
+- **Share.** Clopper-Pearson never falls below its level, and is wider for it. Wilson's is near it on average, and dips a
+  little below for rare or near-certain shares. Wald's falls far below for few units or rare shares: it should not carry a
+  finding. The exact tests never exceed their level; the score test and mid-p may, a little.
+
+## Coverage of 95 % intervals, measurements
+
+${tables.coverage}
+
+## Level of 5 % tests, two-sided, measurements
+
+${tables.levels}
+
+## Coverage of 95 % intervals, shares
+
+${tables.shareCoverage}
+
+## Level of 5 % tests, two-sided, shares
+
+${tables.shareLevels}
+`
+}
