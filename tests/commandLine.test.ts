@@ -80,3 +80,120 @@ test.each([
   expect(stderr).toContain(reason)
   expect(results).toEqual([])
 })
+
+const DELIVERIES = `\ufeffdepot,mass,"late, or not"\r\n7,14.93,no\r\n7,15.02,yes\r\n8,99,no\r\n7,14.88,no\r\n7,,no\r\n7,14.91,"no"\r\n7,14.97,no\r\n`
+
+function runCsv(args: readonly string[], text = DELIVERIES) {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'deliveries.csv')
+  writeFileSync(file, text)
+  const { status, results, stderr } = run(['check', '--csv', file, ...args])
+  return { status, result: results[0] === undefined ? undefined : JSON.parse(results[0]), stderr }
+}
+
+test('checks one column of a CSV file, of the rows that are kept', () => {
+  const { status, result } = runCsv([
+    ...['--column', 'mass', '--where', 'depot = 7', '--claim', 'mean at least 15 kg', '--alpha', '0.1'],
+  ])
+  expect(status).toBe(0)
+  expect(result).toMatchObject({
+    sample: { n: 5, mean: 14.942 },
+    test: { method: 't', significanceLevel: 0.1 },
+    hypotheses: { null: { relation: '≥', value: 15 } },
+  })
+  expect(result.finding.sentence).toContain('the mean is at least 15\u202fkg')
+})
+
+test('counts a value of a column for a share, and reads a tolerance', () => {
+  const share = runCsv([
+    ...['--column', 'late, or not', '--success', 'no', '--claim', 'share at least 95 %', '--lot', '500'],
+  ])
+  expect(share.result).toMatchObject({
+    sample: { n: 7, successes: 6 },
+    estimate: { parameter: 'proportion' },
+  })
+  const within = runCsv([
+    ...['--column', 'mass', '--where', 'mass < 20', '--claim', 'median within 14.5 to 15.5 kg'],
+  ])
+  expect(within.result.hypotheses.null).toMatchObject({ relation: 'outside', lower: 14.5, upper: 15.5 })
+})
+
+test.each([
+  [
+    'no such column',
+    ['--column', 'weight', '--claim', 'mean at least 15'],
+    'column-not-found',
+    /depot, mass/,
+  ],
+  ['no column named', ['--claim', 'mean at least 15'], 'missing', /--column/],
+  [
+    'a claim that cannot be read',
+    ['--column', 'mass', '--claim', 'about 15 kg'],
+    'claim-not-read',
+    /about 15 kg/,
+  ],
+  [
+    'a condition that cannot be read',
+    ['--column', 'mass', '--claim', 'mean at least 15', '--where', 'depot'],
+    'condition-not-read',
+    /depot = 7/,
+  ],
+  [
+    'a condition that nothing meets',
+    ['--column', 'mass', '--claim', 'mean at least 15', '--where', 'depot = 9'],
+    'no-rows',
+    /mass/,
+  ],
+  [
+    'texts in the column',
+    ['--column', 'late, or not', '--claim', 'mean at least 15'],
+    'not-a-number',
+    /“no”/,
+  ],
+  [
+    'a share without its success',
+    ['--column', 'late, or not', '--claim', 'share at least 95 %'],
+    'missing',
+    /--success/,
+  ],
+  [
+    'a level that is no number',
+    ['--column', 'mass', '--claim', 'mean at least 15', '--alpha', 'five'],
+    'wrong-type',
+    /five/,
+  ],
+] as const)('a CSV check with %s is refused', (_, args, code, message) => {
+  const { status, result } = runCsv(args)
+  expect(status).toBe(1)
+  expect(result.error).toMatchObject({ code })
+  expect(result.error.message).toMatch(message)
+})
+
+test.each([
+  ['empty', '', 'csv-not-read'],
+  ['of uneven rows', 'mass,depot\n1,2\n3\n', 'csv-not-read'],
+])('a CSV file that is %s is refused', (_, text, code) => {
+  const { result } = runCsv([...['--column', 'mass', '--claim', 'mean at least 15']], text)
+  expect(result.error).toMatchObject({ code })
+})
+
+test('prints the JSON Schema of its requests', () => {
+  const { status, results } = run(['schema'])
+  const schema = JSON.parse(results.join(''))
+  expect(status).toBe(0)
+  expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema' })
+  expect(schema.anyOf).toHaveLength(5)
+})
+
+test('answers every kind of request, and sums each up for people', () => {
+  const requests = [
+    { describe: { values: [1, 2, 3, 4, 100] } },
+    { adjust: { pValues: [0.01, 0.04] } },
+    { reckon: { distribution: { name: 'normal' }, upper: 0.025 } },
+    { plan: { claim, assume: { value: 14.9, standardDeviation: 0.11 }, find: 'n', power: 0.9 } },
+  ]
+  const { status, results } = run(['check', '--pretty'], lines(...requests))
+  expect(status).toBe(0)
+  expect(results.join('\n')).toMatch(
+    /mean 22.*Adjusted p-values: 0.02, 0.04.*at x = 1\.9599639845400.*with n = 12 a difference of 0.1 is found/s,
+  )
+})

@@ -117,3 +117,50 @@ test('the claim line is told in words, before and after there is a finding', () 
   const within = resultOf({ relation: 'within', value: 0.3, tolerance }, { kind: 'readings', values })
   expect(plain(claimLineWords({ ...shared, result: within }))).toContain('Limits 0.2 and 0.4 kg.')
 })
+
+const count = { kind: 'count', n: 100, successes: 91 } as const
+const spread = { kind: 'summary', n: 20, standardDeviation: 0.37 } as const
+
+test.each([
+  [
+    { parameter: 'proportion', relation: 'at-least', value: 0.95, quantity: 'deliveries within two days' },
+    count,
+    'At the 5 % significance level the sample does not contradict the claim that the share of deliveries within two days is at least 95 %. The share of deliveries within two days is estimated at 91.0 %, 4.0 percentage points below the claimed value.',
+  ],
+  [
+    {
+      parameter: 'standard-deviation',
+      relation: 'at-most',
+      value: 0.3,
+      unit: '°C',
+      quantity: 'switching temperature',
+    },
+    spread,
+    'At the 5 % significance level the sample does not contradict the claim that the standard deviation of the switching temperature is at most 0.3 °C. The standard deviation of the switching temperature is estimated at 0.370 °C, 0.070 °C above the claimed value.',
+  ],
+  [
+    { parameter: 'variance', relation: 'less-than', value: 0.4, unit: 'kg' },
+    spread,
+    'At the 5 % significance level the sample supports the claim that the variance is less than 0.4 kg². The variance is estimated at 0.137 kg², 0.263 kg² below the claimed value.',
+  ],
+] as const)('the finding for %j', (claim, evidence, sentence) => {
+  const answer = check({ claim: { ...claim }, evidence: { ...evidence } })
+  if (!answer.ok) throw new Error(answer.error.message)
+  const { finding } = answer
+  expect(plain(finding.sentence)).toBe(sentence)
+})
+
+test('no wording of any finding accepts or proves', () => {
+  const readings = [14.9, 15.1, 15.3, 14.8, 15.05]
+  for (const relation of RELATIONS) {
+    for (const parameter of ['mean', 'median', 'standard-deviation'] as const) {
+      const tolerance = { below: 0.01, above: 0.01 }
+      const answer = check({
+        claim: { parameter, relation, value: 0.2, tolerance },
+        evidence: { kind: 'readings', values: readings },
+      })
+      if (!answer.ok) throw new Error(answer.error.message)
+      expect(`${answer.finding.sentence} ${answer.finding.limits}`).not.toMatch(/accept|prove|true mean is/i)
+    }
+  }
+})
