@@ -5,7 +5,7 @@ import { failure, type Outcome, success } from '../outcome'
 import { problems } from '../wording/problems'
 import { ends, holds, intervalFrom, type IntervalOf } from './interval'
 import type { PointQuestion, PointTest, Procedure } from './procedure'
-import { type Resampled, type Resamples, resample } from './resample'
+import { type Resampled, resample } from './resample'
 import type { MeasuredSample } from './sample'
 import { doubledSmaller, fromLog } from './tailProbability'
 
@@ -15,9 +15,10 @@ const MOST_DRAWS = 2e9
 /**
  * The bootstrap test and interval of a mean, a median or a spread.
  *
- * The interval is BCa. The p-value counts resamples at least as far out as the sample: for a mean studentised, for a
- * median shifted so that it equals the claimed value, for a spread scaled so. Of B resamples, m as far out give
- * (m + 1)/(B + 1). The same seed gives the same figures.
+ * The interval is BCa. The p-value of a mean counts studentised resamples as far out as the sample: of B, m as far out
+ * give (m + 1)/(B + 1). That of a median or a spread is the level at which the end of the BCa interval meets the claimed
+ * value: shifted resamples reject a true median three times as often as they say (docs/COVERAGE.md). The same seed
+ * gives the same figures.
  *
  * @param plan.count - B, how many resamples
  * @returns the procedure, or the problem `readings-needed`, `too-few-readings`, `no-variation` or `too-many-draws`
@@ -37,16 +38,27 @@ export function bootstrap(
   const estimated = estimateOf(sample, parameter)
   const resamples = resample(estimated.drawnFrom, parameter, plan)
   const { estimate } = estimated
-  const interval = biasCorrected(resamples.statistics, estimated)
+  const corrected = biasCorrected(resamples.statistics, estimated)
+  const interval = { method: 'bca', endsAt: corrected.endsAt, holds }
+  if (parameter !== 'mean') {
+    return success({
+      method: 'bootstrap',
+      estimate,
+      differenceFrom: (value) => estimate - value,
+      test: (question) => testByInterval({ estimate, parameter, corrected, question }),
+      mirror: interval,
+      interval,
+    })
+  }
   const standardError = sample.standardDeviation / Math.sqrt(n)
+  const studentized = resamples.studentized!
   return success({
     method: 'bootstrap',
     estimate,
-    standardError: parameter === 'mean' ? standardError : undefined,
-    differenceFrom: (value) =>
-      parameter === 'mean' ? estimate - value + sample.meanRemainder : estimate - value,
-    test: (question) => testAt({ estimate, parameter, resamples, standardError, question }),
-    interval: { method: 'bca', endsAt: interval, holds },
+    standardError,
+    differenceFrom: (value) => estimate - value + sample.meanRemainder,
+    test: (question) => testStudentized({ estimate, studentized, standardError, question }),
+    interval,
   })
 }
 
@@ -89,24 +101,54 @@ function estimateOf(sample: MeasuredSample, parameter: Resampled): Estimated {
   }
 }
 
+type BiasCorrected = Readonly<{
+  endsAt: IntervalOf
+  /** The level at which the lower end of the interval, or the upper one, meets a value. */
+  tailAt: (value: number, side: 'lower' | 'upper') => number
+}>
+
 /** The BCa interval: quantiles of the resamples, at levels corrected for bias and for skewness. */
-function biasCorrected(statistics: Float64Array, { estimate, offset, leftOut }: Estimated): IntervalOf {
+function biasCorrected(statistics: Float64Array, { estimate, offset, leftOut }: Estimated): BiasCorrected {
   const centre = estimate - offset
   const count = statistics.length
   const below = (countBelow(statistics, centre, 'without') + countBelow(statistics, centre, 'with')) / 2
-  const share = below / count
-  if (!(share > 0 && share < 1)) return () => ({})
-  const bias = normal.quantile(share, 'lower')
+  const bias = normal.quantile(Math.min(count - 0.5, Math.max(0.5, below)) / count, 'lower')
   const acceleration = accelerationOf(leftOut)
-  const at = (tail: number, side: 'lower' | 'upper') => {
+  const endAt = (tail: number, side: 'lower' | 'upper') => {
     const z = bias + normal.quantile(tail, side)
-    const corrected = bias + z / (1 - acceleration * z)
-    const place = (count + 1) * normal.tails(corrected).lower - 1
-    if (!(place >= 0 && place <= count - 1)) return undefined
+    const room = 1 - acceleration * z
+    const place = (count + 1) * normal.tails(bias + z / room).lower - 1
+    // Nothing rarer than one resample in all can be told.
+    const isTold = tail * (count + 1) >= 1 - 1e-12
+    if (!(isTold && room > 0 && place >= 0 && place <= count - 1)) return undefined
     const [low, high] = [statistics[Math.floor(place)]!, statistics[Math.ceil(place)]!]
     return offset + low + (place - Math.floor(place)) * (high - low)
   }
-  return intervalFrom({ lower: (tail) => at(tail, 'lower'), upper: (tail) => at(tail, 'upper') })
+  const tailAt = (value: number, side: 'lower' | 'upper') => {
+    const share = (placeOf(statistics, value - offset, side) + 1) / (count + 1)
+    const u = normal.quantile(share, 'lower') - bias
+    const room = 1 + acceleration * u
+    const tail = room > 0 ? normal.tails(u / room - bias)[side] : 0
+    return Math.max(1 / (count + 1), tail)
+  }
+  const endsAt = intervalFrom({
+    lower: (tail) => endAt(tail, 'lower'),
+    upper: (tail) => endAt(tail, 'upper'),
+  })
+  return { endsAt, tailAt }
+}
+
+/**
+ * Where a value stands among ascending numbers, counted from 0, between two of them by its distance from each; of equal
+ * ones the first for a lower end, the last for an upper.
+ */
+function placeOf(sorted: Float64Array, value: number, side: 'lower' | 'upper'): number {
+  const above = countBelow(sorted, value, side === 'lower' ? 'without' : 'with')
+  if (side === 'upper' && above > 0 && sorted[above - 1] === value) return above - 1
+  if (above === 0 || above === sorted.length || sorted[above] === value)
+    return Math.min(above, sorted.length - 1)
+  const [low, high] = [sorted[above - 1]!, sorted[above]!]
+  return above - 1 + (value - low) / (high - low)
 }
 
 /** Σ(θ̄ − θᵢ)³ / (6 (Σ(θ̄ − θᵢ)²)^(3/2)), over the estimates without one reading each. */
@@ -117,81 +159,70 @@ function accelerationOf(leftOut: Float64Array): number {
   return squares === 0 ? 0 : compensatedSum(n, (i) => (mean - leftOut[i]!) ** 3) / (6 * squares ** 1.5)
 }
 
-type Tested = Readonly<{
-  estimate: number
-  parameter: Resampled
-  resamples: Resamples
-  standardError: number
-  question: PointQuestion
-}>
+/** The estimates at which the decision turns move with the value: a median by shifts, a spread in proportion. */
+function testByInterval(
+  input: Readonly<{
+    estimate: number
+    parameter: Exclude<Resampled, 'mean'>
+    corrected: BiasCorrected
+    question: PointQuestion
+  }>,
+): PointTest {
+  const { estimate, parameter, corrected, question } = input
+  const { value, alternative, significanceLevel } = question
+  const low = fromLog(Math.log(corrected.tailAt(value, 'upper')))
+  const high = fromLog(Math.log(corrected.tailAt(value, 'lower')))
+  const sides = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
+  const { lower, upper } = corrected.endsAt({ beyond: significanceLevel, sides: sides[alternative] })
+  const moved = (end: number | undefined) => {
+    if (end === undefined) return undefined
+    return parameter === 'median' ? value + (estimate - end) : value * (estimate / end)
+  }
+  const limits = ends({ lower: moved(upper), upper: moved(lower) })
+  return {
+    statistic: estimate,
+    ...{ less: low, greater: high, 'two-sided': doubledSmaller(low, high) }[alternative],
+    limits,
+    estimateLimits: limits,
+    isBeyond: (lower !== undefined && value <= lower) || (upper !== undefined && value >= upper),
+  }
+}
 
-function testAt({ estimate, parameter, resamples, standardError, question }: Tested): PointTest {
-  const { alternative, significanceLevel } = question
-  const { pivots, observed, estimateAt } = pivotsOf({
-    estimate,
-    parameter,
-    resamples,
-    standardError,
-    question,
-  })
-  const count = pivots.length
-  const atMost = countBelow(pivots, observed, 'with')
-  const atLeast = count - countBelow(pivots, observed, 'without')
+function testStudentized(
+  input: Readonly<{
+    estimate: number
+    /** Ascending. */
+    studentized: Float64Array
+    standardError: number
+    question: PointQuestion
+  }>,
+): PointTest {
+  const { estimate, studentized, standardError, question } = input
+  const { value, alternative, significanceLevel } = question
+  const count = studentized.length
+  const observed = (estimate - value) / standardError
+  const atMost = countBelow(studentized, observed, 'with')
+  const atLeast = count - countBelow(studentized, observed, 'without')
   const probability = (as: number) => fromLog(Math.log((as + 1) / (count + 1)), (as + 1) / (count + 1))
-  const pValue = {
-    less: () => probability(atMost),
-    greater: () => probability(atLeast),
-    'two-sided': () => doubledSmaller(probability(atMost), probability(atLeast)),
-  }[alternative]()
   const level = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
   /** So many resamples may lie as far out for the sample still to be rejected. */
   const allowed = Math.floor(level * (count + 1) * (1 + 1e-12)) - 1
   const isThere = allowed >= 0 && allowed < count
+  const estimateAt = (place: number) => value + studentized[place]! * standardError
   const limits = ends({
-    lower: alternative === 'greater' || !isThere ? undefined : estimateAt(pivots[allowed]!),
-    upper: alternative === 'less' || !isThere ? undefined : estimateAt(pivots[count - 1 - allowed]!),
+    lower: alternative === 'greater' || !isThere ? undefined : estimateAt(allowed),
+    upper: alternative === 'less' || !isThere ? undefined : estimateAt(count - 1 - allowed),
   })
   const isLess = alternative !== 'greater' && isThere && atMost <= allowed
   const isGreater = alternative !== 'less' && isThere && atLeast <= allowed
+  const [low, high] = [probability(atMost), probability(atLeast)]
   return {
     statistic: estimate,
-    ...pValue,
+    ...{ less: low, greater: high, 'two-sided': doubledSmaller(low, high) }[alternative],
     limits,
     estimateLimits: limits,
     isBeyond: isLess || isGreater,
     intermediate: { count, atMost, atLeast },
-  }
-}
-
-/** The resamples under the null hypothesis, ascending, what the sample itself gives there, and the way back. */
-function pivotsOf({ estimate, parameter, resamples, standardError, question: { value } }: Tested): Readonly<{
-  pivots: Float64Array
-  observed: number
-  estimateAt: (pivot: number) => number
-}> {
-  const { statistics, studentized } = resamples
-  switch (parameter) {
-    case 'mean':
-      return {
-        pivots: studentized!,
-        observed: (estimate - value) / standardError,
-        estimateAt: (t) => value + t * standardError,
-      }
-    case 'median':
-      return {
-        pivots: statistics,
-        observed: estimate + (estimate - value),
-        estimateAt: (median) => value + (median - estimate),
-      }
-    case 'standard-deviation':
-    case 'variance':
-      return {
-        pivots: statistics,
-        observed: estimate * (estimate / value),
-        estimateAt: (spread) => value * (spread / estimate),
-      }
-    default:
-      return parameter satisfies never
   }
 }
 

@@ -122,11 +122,13 @@ export function bonettSteps({ sample, part }: Worked): readonly Step[] {
 
 /** How many resamples lie as far out as the sample. */
 export function bootstrapSteps({ statistic, intermediate }: PointTest): readonly Step[] {
+  const estimate = step('Estimate', symbol('estimate', '\\text{estimate}'), given(statistic))
+  if (!intermediate) return [estimate]
   const { count, atMost, atLeast } = intermediate as Readonly<Record<string, number>>
   const share = (as: number) =>
     fraction(joined(given(as), '+', given(1)), joined(given(count!), '+', given(1)))
   return [
-    step('Estimate', symbol('estimate', '\\text{estimate}'), given(statistic)),
+    estimate,
     step(
       'Share of resamples as low',
       symbol('P(low)', 'P_{\\text{low}}'),
