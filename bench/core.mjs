@@ -33,7 +33,8 @@ export async function measureCore() {
     there?.tests,
   )
   const starts = Array.from({ length: STARTS }, () => timeOf(() => run('check', '/dev/null')))
-  report('start of the command line', starts.sort((a, b) => a - b)[Math.floor(STARTS / 2)], 200, there?.start)
+  const node = timeOf(() => spawnSync('node', ['-e', '0']))
+  report(`start of the command line (node alone: ${node.toFixed(0)} ms)`, starts.sort((a, b) => a - b)[Math.floor(STARTS / 2)], 200, there?.start)
 }
 
 async function measureHere() {

@@ -1,4 +1,5 @@
 // Shows how often intervals and tests are right, and writes docs/COVERAGE.md: `npm run simulate`. Takes some minutes.
+import { spawnSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -20,3 +21,4 @@ await build({
   logLevel: 'warning',
 })
 await import(pathToFileURL(outfile).href)
+spawnSync('npx', ['prettier', '--write', 'docs/COVERAGE.md'], { stdio: 'inherit' })

@@ -67,7 +67,7 @@ export const conditionSentences = {
   outliers: (count: number) =>
     count === 0
       ? 'No reading stands out (generalised ESD test at 5\u202f%).'
-      : `${count === 1 ? 'One reading stands' : `${count} readings stand`} out (generalised ESD test at 5\u202f%). Look into each; a reading is set aside only for a reason of its own, and both results are shown.`,
+      : `${count === 1 ? 'One reading stands' : `${count} readings stand`} out (generalised ESD test at 5\u202f%). Look into ${count === 1 ? 'it' : 'each'}; a reading is set aside only for a reason of its own, and both results are shown.`,
   expectedCounts: ({
     least,
     needed,
