@@ -1,5 +1,4 @@
-import type { PointTest, Procedure } from '../../inference/procedure'
-import type { Sample } from '../../inference/sample'
+import type { PointTest } from '../../inference/procedure'
 import {
   computed,
   type Formula,
@@ -12,8 +11,7 @@ import {
   step,
   symbol,
 } from './formula'
-
-type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: PointTest }>
+import type { Worked } from './statisticSteps'
 
 /** The sum of ranks; without an exact distribution, its mean and spread, and how many spreads it lies from the mean. */
 export function rankSteps({ statistic, intermediate }: PointTest): readonly Step[] {

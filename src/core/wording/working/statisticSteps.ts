@@ -15,7 +15,8 @@ import {
 } from './formula'
 import { bonettSteps, bootstrapSteps, leveneSteps, rankSteps } from './robustSteps'
 
-type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: PointTest }>
+/** One value tested, and what it was tested with. */
+export type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: PointTest }>
 
 const X_BAR = symbol('x̄', '\\bar{x}')
 const MU = symbol('μ₀', '\\mu_0')

@@ -1,7 +1,6 @@
-import { readReference, relativeError, WorstError } from '@tests/reference/reference'
-import { check } from '../check/check'
+import { resultOf } from '@tests/reference/answers'
+import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
 import type { CheckDocument } from '../check/request'
-import type { CheckResult } from '../check/result'
 
 type Figures = Readonly<Record<string, string | null>>
 type Case = Readonly<{
@@ -16,12 +15,9 @@ type Case = Readonly<{
 
 // mpmath 1.2.1 at 55 digits: see tests/reference/SOURCES.md.
 const { cases } = readReference<{ cases: Case[] }>('mean_tests.json')
-const STATISTIC = 1e-13
-const PROBABILITY = 1e-11
-const EFFECT_LIMIT = 1e-9
-
-const worst = new WorstError()
-afterAll(() => process.stdout.write(`${worst.report()}\n`))
+const { statistic: STATISTIC, probability: PROBABILITY, power: EFFECT_LIMIT } = TOLERANCE
+const comparison = new Comparison()
+afterAll(() => comparison.report())
 
 function documentOf({ input, test }: Case, more: Partial<CheckDocument['test']> = {}): CheckDocument {
   return {
@@ -38,25 +34,13 @@ function documentOf({ input, test }: Case, more: Partial<CheckDocument['test']> 
   }
 }
 
-function resultOf(document: CheckDocument): CheckResult {
-  const answer = check(document)
-  if (!answer.ok) throw new Error(answer.error.message)
-  return answer
-}
-
-function expectClose(
+const expectClose = (
   group: string,
   at: string,
   actual: number | undefined,
   expected: string | null | undefined,
   limit: number,
-) {
-  const error = relativeError(actual ?? Number.NaN, Number(expected))
-  const absolute = Math.abs((actual ?? Number.NaN) - Number(expected))
-  const isClose = error <= limit || (limit === STATISTIC && absolute <= 1e-14)
-  if (!isClose || error <= limit) worst.add(group, at, error)
-  expect({ group, at, error: isClose ? 'within' : error }).toEqual({ group, at, error: 'within' })
-}
+) => comparison.close(group, at, { actual, expected }, limit)
 
 describe.each(cases.map((row) => [row.id, row] as const))('%s', (id, row) => {
   test('figures of the sample', () => {
