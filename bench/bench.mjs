@@ -1,10 +1,17 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|start|keystroke|size` for one.
 import { measureCore } from './core.mjs'
 import { measureKeystroke } from './keystroke.mjs'
+import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
 import { measureStart } from './start.mjs'
 
-const BENCHES = { core: measureCore, start: measureStart, keystroke: measureKeystroke, size: measureSize }
+const BENCHES = {
+  core: measureCore,
+  sheet: measureSheet,
+  start: measureStart,
+  keystroke: measureKeystroke,
+  size: measureSize,
+}
 const wanted = process.argv.slice(2)
 const unknown = wanted.find((name) => !(name in BENCHES))
 if (unknown) {

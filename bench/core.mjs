@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
 import { ROOT } from '../scripts/install.mjs'
+import { PYTHON } from './python.mjs'
 
 const FOLDER = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
 const BINARY = path.join(ROOT, 'bin/true-weight')
@@ -34,7 +35,12 @@ export async function measureCore() {
   )
   const starts = Array.from({ length: STARTS }, () => timeOf(() => run('check', '/dev/null')))
   const node = timeOf(() => spawnSync('node', ['-e', '0']))
-  report(`start of the command line (node alone: ${node.toFixed(0)} ms)`, starts.sort((a, b) => a - b)[Math.floor(STARTS / 2)], 200, there?.start)
+  report(
+    `start of the command line (node alone: ${node.toFixed(0)} ms)`,
+    starts.sort((a, b) => a - b)[Math.floor(STARTS / 2)],
+    200,
+    there?.start,
+  )
 }
 
 async function measureHere() {
@@ -76,7 +82,7 @@ function timeOf(work) {
 }
 
 /** The same work, and no more of it than the library does: its test of 10,000 samples gives a statistic and a p-value. */
-const PYTHON = `
+const SCRIPT = `
 import json, time, numpy as np
 from scipy import stats
 def timed(run, times=3):
@@ -98,8 +104,8 @@ print(json.dumps({"bootstrap": timed(bootstrap), "exact": timed(lambda: stats.bi
 `
 
 function measurePython() {
-  const { status, stdout } = spawnSync('python3', ['-c', PYTHON], { encoding: 'utf8' })
+  const { status, stdout } = spawnSync(PYTHON.command, ['-c', SCRIPT], { encoding: 'utf8' })
   if (status !== 0) return undefined
-  const start = timeOf(() => spawnSync('python3', ['-c', 'from scipy import stats']))
+  const start = timeOf(() => spawnSync(PYTHON.command, ['-c', 'from scipy import stats']))
   return { ...JSON.parse(stdout), start }
 }

@@ -4,7 +4,6 @@ import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
 const FLOORS = ['cli', 'intake', 'core']
-const REQUIRE = "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);"
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')
 
 export async function buildCli() {
@@ -20,8 +19,6 @@ export async function buildCli() {
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    // The CSV reader asks for Node's streams by require, which a module does not have of itself.
-    banner: { js: REQUIRE },
     tsconfig: path.join(ROOT, 'tsconfig.json'),
     logLevel: 'warning',
   })

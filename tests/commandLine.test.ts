@@ -169,11 +169,26 @@ test.each([
 })
 
 test.each([
-  ['empty', '', 'csv-not-read'],
-  ['of uneven rows', 'mass,depot\n1,2\n3\n', 'csv-not-read'],
+  ['empty', '', 'file-empty'],
+  ['of uneven rows', 'mass,depot\n1,2\n3\n', 'uneven-row'],
+  ['with a word among its numbers', 'mass\n1\nn/a\n2\n', 'missing-words'],
 ])('a CSV file that is %s is refused', (_, text, code) => {
   const { result } = runCsv([...['--column', 'mass', '--claim', 'mean at least 15']], text)
   expect(result.error).toMatchObject({ code })
+})
+
+test('a word where nothing was measured is asked about, and left out when it is said to be one', () => {
+  const text = 'mass\n14.9\nn/a\n15.1\n14.8\n'
+  const { result } = runCsv(['--column', 'mass', '--claim', 'mean at least 15', '--missing', 'n/a'], text)
+  expect(result.sample).toMatchObject({ n: 3 })
+})
+
+test('reads semicolons and decimal commas as they are', () => {
+  const { result } = runCsv(
+    ['--column', 'mass', '--claim', 'mean at least 15'],
+    'depot;mass\n7;14,9\n7;15,1\n',
+  )
+  expect(result.sample).toMatchObject({ n: 2, mean: 15 })
 })
 
 test('prints the JSON Schema of its requests', () => {

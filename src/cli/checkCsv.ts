@@ -1,17 +1,21 @@
 import { type Answer, answer } from '@/core/check/answer'
 import type { CheckDocument } from '@/core/check/request'
+import type { Claim } from '@/core/claim/claim'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { readClaimText } from '@/intake/claimText'
 import { readNumber } from '@/intake/number'
-import { readRowConditions } from '@/intake/rowCondition'
-import { type ColumnOfCsv, numbersOf, readCsvColumn } from './csvColumn'
-import { openInput } from './openInput'
+import { readRowConditions, type RowCondition } from '@/intake/rowCondition'
+import { cellText, type Column } from '@/intake/sheet/columns'
+import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
+import type { Sheet } from '@/intake/sheet/readSheet'
+import { readSheetFile } from './sheetFile'
 
 /** What was stated on the command line, as texts. */
 export type CsvOptions = Readonly<{
   csv: string
   column?: string | undefined
   where?: readonly string[] | undefined
+  missing?: readonly string[] | undefined
   claim?: string | undefined
   success?: string | undefined
   method?: string | undefined
@@ -38,10 +42,14 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
   if (options.where && !conditions.ok) return conditions
   const test = testOf(options)
   if (!test.ok) return test
-  const input = await openInput(csv)
-  const read = await readCsvColumn({ input, column, conditions: conditions.ok ? conditions.value : [] })
-  if (!read.ok) return read
-  const evidence = evidenceOf(options, column, read.value, claim.value.parameter)
+  const kept = conditions.ok ? conditions.value : []
+  const sheet = await readSheetFile({
+    file: csv,
+    wanted: [column, ...kept.map((condition) => condition.column)],
+    missing: options.missing ?? [],
+  })
+  if (!sheet.ok) return sheet
+  const evidence = evidenceOf({ options, column, sheet: sheet.value, conditions: kept, claim: claim.value })
   if (!evidence.ok) return evidence
   return success({
     claim: { ...claim.value, wording: options.claim },
@@ -51,20 +59,58 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
 }
 
 function evidenceOf(
-  { success: marked, lot }: CsvOptions,
-  column: string,
-  read: ColumnOfCsv,
-  parameter: string,
+  input: Readonly<{
+    options: CsvOptions
+    column: string
+    sheet: Sheet
+    conditions: readonly RowCondition[]
+    claim: Claim
+  }>,
 ): Outcome<CheckDocument['evidence']> {
-  const lotSize = lot === undefined ? {} : { lotSize: Number(lot) }
-  if (parameter !== 'proportion') {
-    const values = numbersOf(read, column)
-    return values.ok ? success({ kind: 'readings', values: [...values.value], ...lotSize }) : values
-  }
+  const { options, sheet, conditions, claim } = input
+  const column = sheet.columns.find(({ name }) => name === input.column)!
+  const kept = keptRows(sheet.columns, sheet.rowCount, conditions)
+  const lotSize = options.lot === undefined ? {} : { lotSize: Number(options.lot) }
+  if (claim.parameter === 'proportion') return countOf(column, kept, options, lotSize)
+  if (column.kind !== 'number') return failure(notANumber(column, kept))
+  const values = keptNumbers(column, kept)
+  return values.length === 0
+    ? failure(noRows(column.name, sheet.rowCount))
+    : success({ kind: 'readings', values: [...values], ...lotSize })
+}
+
+function countOf(
+  column: Column,
+  kept: Uint8Array,
+  { success: marked }: CsvOptions,
+  lotSize: Readonly<{ lotSize?: number }>,
+): Outcome<CheckDocument['evidence']> {
   if (marked === undefined)
     return failure(needed('--success', 'the value in the column that counts as a success'))
-  const successes = read.cells.filter((cell) => cell === marked).length
-  return success({ kind: 'count', n: read.cells.length, successes, ...lotSize })
+  let [n, successes] = [0, 0]
+  for (let row = 0; row < kept.length; row += 1) {
+    const text = kept[row] === 1 ? cellText(column, row) : ''
+    if (text === '') continue
+    n += 1
+    if (text === marked) successes += 1
+  }
+  return n === 0
+    ? failure(noRows(column.name, kept.length))
+    : success({ kind: 'count', n, successes, ...lotSize })
+}
+
+function notANumber(column: Column, kept: Uint8Array) {
+  const row = kept.findIndex((one, at) => one === 1 && !readNumber(cellText(column, at), 'point').ok)
+  return {
+    code: 'not-a-number',
+    path: 'csv',
+    message: `“${cellText(column, Math.max(0, row))}” in row ${row + 2} of the column “${column.name}” is not a number, so the column is one of texts. Correct it, or name another column.`,
+  }
+}
+
+function noRows(column: string, rows: number) {
+  const message = `None of the ${rows} rows has a value in “${column}” and meets the conditions.`
+  return { code: 'no-rows', path: 'csv', message }
 }
 
 function testOf(options: CsvOptions): Outcome<NonNullable<CheckDocument['test']>> {

@@ -1,21 +1,22 @@
-import { open } from 'node:fs/promises'
+import { type FileHandle, open } from 'node:fs/promises'
 import type { Readable } from 'node:stream'
 
 /** A file to read, or standard input for "-". Throws a message for people where the file can't be read. */
 export async function openInput(file: string): Promise<Readable> {
-  if (file === '-') return process.stdin
+  return file === '-' ? process.stdin : (await openFile(file)).createReadStream()
+}
+
+/** Opens a file. Throws a message for people where it can't be read. */
+export async function openFile(file: string): Promise<FileHandle> {
   try {
     const handle = await open(file)
     if ((await handle.stat()).isDirectory()) throw new Error('it is a folder')
-    return handle.createReadStream()
+    return handle
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException
     const reason = code === 'ENOENT' ? 'there is no such file' : message
-    throw new Error(
-      `${file} cannot be read: ${reason}. Name a file of check documents, or - for standard input.`,
-      {
-        cause: error,
-      },
-    )
+    throw new Error(`${file} cannot be read: ${reason}. Name a file, or - for standard input.`, {
+      cause: error,
+    })
   }
 }

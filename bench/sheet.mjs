@@ -1,0 +1,121 @@
+// A file of 1,000,000 rows by 8 columns: read, filtered on a coded column and tested by the command line, beside pandas with
+// scipy on the same file (Debian's python3-pandas and python3-scipy), by turns in one run.
+import { spawnSync } from 'node:child_process'
+import { createWriteStream, mkdtempSync, rmSync } from 'node:fs'
+import { once } from 'node:events'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { buildCli } from '../scripts/buildCli.mjs'
+import { ROOT } from '../scripts/install.mjs'
+import { PYTHON } from './python.mjs'
+
+const ROWS = 1_000_000
+const FEW_ROWS = 10_000
+const TURNS = 5
+const GOALS = { ratio: 0.7, megabytes: 160, fewRows: 100 }
+
+export async function measureSheet() {
+  await buildCli()
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
+  try {
+    const file = await writeLog(path.join(folder, 'log.csv'), ROWS)
+    const [own, other] = [[], []]
+    for (let turn = 0; turn < TURNS; turn += 1) {
+      own.push(ownTime(file))
+      other.push(pandasTime(file))
+    }
+    const [ours, theirs] = [median(own.map(({ ms }) => ms)), median(other)]
+    const beside =
+      theirs === undefined
+        ? 'python3-pandas and python3-scipy are not installed'
+        : `${(ours / theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms (goal ${GOALS.ratio})`
+    const megabytes = Math.max(...own.map((turn) => turn.megabytes))
+    console.log(
+      `1,000,000 rows by 8 columns: ${ours.toFixed(0)} ms, ${beside}; ${megabytes.toFixed(0)} MB (goal ${GOALS.megabytes})`,
+    )
+    const few = await writeLog(path.join(folder, 'few.csv'), FEW_ROWS)
+    const times = Array.from({ length: TURNS }, () => ownTime(few).ms)
+    const start = median(
+      Array.from(
+        { length: TURNS },
+        () => timed('node', [path.join(ROOT, 'bin/true-weight'), 'check', '/dev/null']).ms,
+      ),
+    )
+    console.log(
+      `10,000 rows: ${(median(times) - start).toFixed(0)} ms (goal ${GOALS.fewRows}) after a start of ${start.toFixed(0)} ms`,
+    )
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
+
+/** A made-up log of deliveries, the same on each run. */
+async function writeLog(file, rows) {
+  const out = createWriteStream(file)
+  out.write('id,depot,mass,carrier,date,hours,late,note\n')
+  let state = 1
+  const random = () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32
+  let lines = ''
+  for (let i = 0; i < rows; i += 1) {
+    const mass = (15 + (random() + random() + random() - 1.5) / 5).toFixed(3)
+    const day = `2026-${String(1 + Math.floor(random() * 12)).padStart(2, '0')}-${String(1 + Math.floor(random() * 28)).padStart(2, '0')}`
+    lines += `${i},${1 + Math.floor(random() * 24)},${mass},carrier ${Math.floor(random() * 40)},${day},${(random() * 72).toFixed(2)},${random() < 0.06 ? 'yes' : 'no'},"route ${Math.floor(random() * 300)}, north"\n`
+    if (lines.length > 1 << 20) {
+      if (!out.write(lines)) await once(out, 'drain')
+      lines = ''
+    }
+  }
+  out.end(lines)
+  await once(out, 'finish')
+  return file
+}
+
+function timed(command, args) {
+  const start = performance.now()
+  const { status, stderr, stdout } = spawnSync(command, args, { encoding: 'utf8' })
+  if (status !== 0) throw new Error(`${command} ended with ${status}: ${stderr}`)
+  return { ms: performance.now() - start, stdout }
+}
+
+const PEAK = `process.on('exit', () => process.stderr.write('peak ' + process.resourceUsage().maxRSS + '\\n'))`
+
+function ownTime(file) {
+  const start = performance.now()
+  const { stderr, status } = spawnSync(
+    'node',
+    [
+      '--import',
+      `data:text/javascript,${encodeURIComponent(PEAK)}`,
+      path.join(ROOT, 'bin/true-weight'),
+      'check',
+      '--csv',
+      file,
+      '--column',
+      'mass',
+      '--where',
+      'depot = 7',
+      '--claim',
+      'mean at least 15 kg',
+    ],
+    { encoding: 'utf8' },
+  )
+  if (status !== 0) throw new Error(`true-weight ended with ${status}: ${stderr}`)
+  return { ms: performance.now() - start, megabytes: Number(/peak (\d+)/.exec(stderr)[1]) / 1024 }
+}
+
+const SCRIPT = `
+import sys, pandas as pd
+from scipy import stats
+log = pd.read_csv(sys.argv[1])
+stats.ttest_1samp(log.loc[log.depot == 7, "mass"], 15, alternative="less")
+`
+
+function pandasTime(file) {
+  if (!PYTHON.has('pandas')) return undefined
+  return timed(PYTHON.command, ['-c', SCRIPT, file]).ms
+}
+
+function median(values) {
+  if (values.some((value) => value === undefined)) return undefined
+  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]
+}

@@ -1,0 +1,57 @@
+import { createReadStream } from 'node:fs'
+import { failure, type Outcome, success } from '@/core/outcome'
+import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
+import { openFile } from './openInput'
+
+const PIECE = 1024 * 1024
+const BEGINNING = 64 * 1024
+
+export type SheetFileQuestion = Readonly<{
+  file: string
+  wanted: readonly string[]
+  /** Words that stand for a missing figure. */
+  missing: readonly string[]
+}>
+
+/**
+ * Reads the wanted columns of a CSV or TSV file, guessing how it is written.
+ *
+ * @returns the sheet, or its problem, `column-not-found`, or `missing-words` for words that may stand for missing figures
+ */
+export async function readSheetFile({ file, wanted, missing }: SheetFileQuestion): Promise<Outcome<Sheet>> {
+  const format: SheetFormat = { ...guessFormat(await beginningOf(file)), header: 'first-row' }
+  const source = () => createReadStream(file, { highWaterMark: PIECE })
+  const sheet = await readSheet({ source, format, wanted })
+  if (!sheet.ok) return sheet
+  const names = sheet.value.columns.map(({ name }) => name)
+  const unknown = wanted.find((name) => !names.includes(name))
+  if (unknown !== undefined) return failure(columnNotFound(unknown, sheet.value.names))
+  const asked = sheet.value.missingWords.find(({ word }) => !missing.includes(word))
+  return asked ? failure(missingWords(asked)) : success(sheet.value)
+}
+
+async function beginningOf(file: string): Promise<Uint8Array> {
+  const handle = await openFile(file)
+  try {
+    const bytes = new Uint8Array(BEGINNING)
+    const { bytesRead } = await handle.read(bytes, 0, BEGINNING, 0)
+    return bytes.subarray(0, bytesRead)
+  } finally {
+    await handle.close()
+  }
+}
+
+function columnNotFound(name: string, names: readonly string[]) {
+  const message = `There is no column “${name}”. The file has: ${names.join(', ')}.`
+  return { code: 'column-not-found', path: 'csv', message }
+}
+
+function missingWords({ column, word, count }: Sheet['missingWords'][number]) {
+  const times = count === 1 ? 'once' : `${count} times`
+  return {
+    code: 'missing-words',
+    path: 'csv',
+    message: `“${word}” stands ${times} in the column “${column}” among numbers. If it means that nothing was measured, say --missing "${word}"; else correct it.`,
+  }
+}

@@ -1,0 +1,194 @@
+import { ByteDictionary } from './byteDictionary'
+import { cellNumber } from './cellNumber'
+
+/** So many cells are kept together: a chunk. */
+export const CHUNK_LENGTH = 65_536
+/** A column with more different texts than this is free text, not a code. */
+const MOST_CODES = 65_535
+
+/** A column of numbers, in chunks; a missing cell is NaN. */
+export type NumberColumn = Readonly<{
+  kind: 'number'
+  name: string
+  chunks: readonly Float64Array[]
+  length: number
+  missing: number
+}>
+
+/** A column of texts that come again: each cell is a place in the dictionary, counted from 1; 0 is a missing cell. */
+export type CategoryColumn = Readonly<{
+  kind: 'category'
+  name: string
+  chunks: readonly Uint16Array[]
+  dictionary: readonly string[]
+  length: number
+  missing: number
+}>
+
+/** A column of free text; a missing cell is empty. */
+export type TextColumn = Readonly<{
+  kind: 'text'
+  name: string
+  texts: readonly string[]
+  length: number
+  missing: number
+}>
+
+export type Column = NumberColumn | CategoryColumn | TextColumn
+
+/** What a cell was that its column could not take. */
+export type CellProblem = 'not-a-number' | 'too-large'
+
+/** Takes the cells of one column as they are read. An empty cell is a missing one. */
+export type ColumnBuilder = Readonly<{
+  add: (bytes: Uint8Array, start: number, end: number) => CellProblem | undefined
+  finish: () => Column
+}>
+
+/** Words that people write where nothing was measured. */
+const MISSING_WORDS = new Set([
+  'n/a',
+  'na',
+  'nan',
+  'null',
+  'none',
+  'nil',
+  '-',
+  '–',
+  '—',
+  '?',
+  '.',
+  '#n/a',
+  'missing',
+])
+
+/** Whether a text stands for a missing figure, as far as one can tell: to be asked about, not assumed. */
+export function isMissingWord(text: string): boolean {
+  return MISSING_WORDS.has(text.trim().toLowerCase())
+}
+
+/**
+ * A column of numbers.
+ *
+ * @param input.mark - the decimal mark, as its byte
+ * @param input.onMissingWord - told of each cell that has a word where nothing was measured, which counts as missing
+ */
+export function numberBuilder(
+  input: Readonly<{ name: string; mark: number; onMissingWord: (word: string) => void }>,
+): ColumnBuilder {
+  const chunks: Float64Array[] = []
+  let chunk = new Float64Array(0)
+  let [length, missing] = [0, 0]
+  const put = (value: number) => {
+    const place = length % CHUNK_LENGTH
+    if (place === 0) {
+      chunk = new Float64Array(CHUNK_LENGTH)
+      chunks.push(chunk)
+    }
+    chunk[place] = value
+    length += 1
+  }
+  return {
+    add: (bytes, start, end) => {
+      if (start === end) {
+        missing += 1
+        put(Number.NaN)
+        return undefined
+      }
+      const value = cellNumber(bytes, start, end, input.mark)
+      if (value - value === 0) {
+        put(value)
+        return undefined
+      }
+      if (value === Infinity || value === -Infinity) return 'too-large'
+      const word = new TextDecoder().decode(bytes.subarray(start, end))
+      if (!isMissingWord(word)) return 'not-a-number'
+      input.onMissingWord(word)
+      missing += 1
+      put(Number.NaN)
+      return undefined
+    },
+    finish: () => ({
+      kind: 'number',
+      name: input.name,
+      chunks: trimmed(chunks, length),
+      length,
+      missing,
+    }),
+  }
+}
+
+/** A column of texts: a category with a dictionary while they come again, else free text. */
+export function textBuilder(input: Readonly<{ name: string; encoding: string }>): ColumnBuilder {
+  const dictionary = new ByteDictionary()
+  const chunks: Uint16Array[] = []
+  let chunk = new Uint16Array(0)
+  let [length, missing] = [0, 0]
+  let texts: string[] | undefined
+  const decoder = new TextDecoder(input.encoding)
+  const put = (code: number) => {
+    const place = length % CHUNK_LENGTH
+    if (place === 0) {
+      chunk = new Uint16Array(CHUNK_LENGTH)
+      chunks.push(chunk)
+    }
+    chunk[place] = code
+    length += 1
+  }
+  return {
+    add: (bytes, start, end) => {
+      if (start === end) missing += 1
+      if (texts) {
+        texts.push(decoder.decode(bytes.subarray(start, end)))
+        length += 1
+        return undefined
+      }
+      const code = start === end ? 0 : dictionary.codeOf(bytes, start, end) + 1
+      if (code <= MOST_CODES) {
+        put(code)
+        return undefined
+      }
+      const known = ['', ...dictionary.texts(input.encoding)]
+      texts = trimmed(chunks, length).flatMap((part) => Array.from(part, (one) => known[one]!))
+      texts.push(known[code]!)
+      length += 1
+      return undefined
+    },
+    finish: () =>
+      texts
+        ? { kind: 'text', name: input.name, texts, length, missing }
+        : {
+            kind: 'category',
+            name: input.name,
+            chunks: trimmed(chunks, length),
+            dictionary: dictionary.texts(input.encoding),
+            length,
+            missing,
+          },
+  }
+}
+
+/** Cuts the last chunk to what it holds. */
+function trimmed<T extends Float64Array | Uint16Array>(chunks: readonly T[], length: number): readonly T[] {
+  const last = length % CHUNK_LENGTH
+  if (last === 0) return chunks
+  return [...chunks.slice(0, -1), chunks.at(-1)!.slice(0, last) as T]
+}
+
+/** The text of a cell: a number as the language writes it. */
+export function cellText(column: Column, row: number): string {
+  switch (column.kind) {
+    case 'number': {
+      const value = column.chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!
+      return Number.isNaN(value) ? '' : String(value)
+    }
+    case 'category': {
+      const code = column.chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!
+      return code === 0 ? '' : column.dictionary[code - 1]!
+    }
+    case 'text':
+      return column.texts[row]!
+    default:
+      return column satisfies never
+  }
+}

@@ -1,0 +1,227 @@
+import fc from 'fast-check'
+import Papa from 'papaparse'
+import { guessFormat, type SheetFormat } from './format'
+import { cellNumber } from './cellNumber'
+import { cellText, CHUNK_LENGTH, type Column } from './columns'
+import { readSheet, type Sheet } from './readSheet'
+
+const bytesOf = (text: string) => new TextEncoder().encode(text)
+const PLAIN: SheetFormat = { separator: ',', encoding: 'utf-8', decimalMark: 'point', header: 'first-row' }
+
+/** A file cut into pieces of so many bytes, as a stream would give it. */
+function* piecesOf(bytes: Uint8Array, size: number) {
+  for (let at = 0; at < bytes.length; at += size) yield bytes.slice(at, at + size)
+}
+
+async function read(
+  text: string | Uint8Array,
+  format: Partial<SheetFormat> = {},
+  size = 1 << 16,
+): Promise<Sheet> {
+  const bytes = typeof text === 'string' ? bytesOf(text) : text
+  const sheet = await readSheet({ source: () => piecesOf(bytes, size), format: { ...PLAIN, ...format } })
+  if (!sheet.ok) throw new Error(sheet.problem.message)
+  return sheet.value
+}
+
+async function problemOf(text: string | Uint8Array, format: Partial<SheetFormat> = {}, size = 1 << 16) {
+  const bytes = typeof text === 'string' ? bytesOf(text) : text
+  const sheet = await readSheet({ source: () => piecesOf(bytes, size), format: { ...PLAIN, ...format } })
+  if (sheet.ok) throw new Error('a sheet where a problem was expected')
+  return sheet.problem
+}
+
+const textsOf = (column: Column) => Array.from({ length: column.length }, (_, row) => cellText(column, row))
+const rowsOf = ({ columns, rowCount }: Sheet) =>
+  Array.from({ length: rowCount }, (_, row) => columns.map((column) => cellText(column, row)))
+
+test('numbers, codes and texts each get a column of their kind, decided from all cells', async () => {
+  const { columns, rowCount } = await read('depot,mass,note\n7,14.93,ok\n8,,"a, b"\nx,1e3,"say ""hi"""\n')
+  expect(rowCount).toBe(3)
+  expect(columns.map(({ kind, name, missing }) => [kind, name, missing])).toEqual([
+    ['category', 'depot', 0],
+    ['number', 'mass', 1],
+    ['category', 'note', 0],
+  ])
+  expect(columns.map(textsOf)).toEqual([
+    ['7', '8', 'x'],
+    ['14.93', '', '1000'],
+    ['ok', 'a, b', 'say "hi"'],
+  ])
+})
+
+test('a code keeps its zeros where one cell of its column is no number, however late', async () => {
+  const codes = Array.from({ length: 3000 }, (_, i) => String(i % 40).padStart(3, '0'))
+  const { columns } = await read(['code', ...codes, 'none of them'].join('\n'))
+  expect(textsOf(columns[0]!).slice(0, 3)).toEqual(['000', '001', '002'])
+})
+
+test('more different texts than a dictionary holds become free text', async () => {
+  const texts = Array.from({ length: 70_000 }, (_, i) => `delivery ${i}`)
+  const { columns } = await read(['id', ...texts].join('\n'))
+  expect(columns[0]).toMatchObject({ kind: 'text', length: 70_000 })
+  expect(textsOf(columns[0]!)).toEqual(texts)
+})
+
+test('columns longer than a chunk keep every cell', async () => {
+  const values = Array.from({ length: CHUNK_LENGTH + 5 }, (_, i) => i / 8)
+  const { columns } = await read(['x', ...values].join('\n'))
+  const [column] = columns
+  if (column?.kind !== 'number') throw new Error('not a column of numbers')
+  expect(column.chunks.map(({ length }) => length)).toEqual([CHUNK_LENGTH, 5])
+  expect(column.chunks.flatMap((chunk) => [...chunk])).toEqual(values)
+})
+
+test('only the columns that are wanted are kept', async () => {
+  const sheet = await readSheet({ source: () => [bytesOf('a,b\n1,x\n2,y\n')], format: PLAIN, wanted: ['b'] })
+  expect(sheet.ok && sheet.value.columns.map(({ name }) => name)).toEqual(['b'])
+})
+
+test('words where nothing was measured are missing, and told of', async () => {
+  const { columns, missingWords } = await read('x\n1\nn/a\n-\nn/a\n2')
+  expect(columns[0]).toMatchObject({ kind: 'number', missing: 3 })
+  expect(missingWords).toEqual([
+    { column: 'x', word: 'n/a', count: 2 },
+    { column: 'x', word: '-', count: 1 },
+  ])
+})
+
+test.each<readonly [string, string | Uint8Array, Partial<SheetFormat>, string, RegExp]>([
+  ['empty', '', {}, 'file-empty', /empty/],
+  ['only a header', 'a,b\n', {}, 'no-rows', /header/],
+  ['binary', Uint8Array.of(0x50, 0x4b, 3, 4, 0, 0), {}, 'file-not-text', /Line 1/],
+  ['a quote never closed', 'a,b\n1,"x\n2,y\n', {}, 'quote-not-closed', /line 2/],
+  ['text after a quote', 'a,b\n1,"x"y\n', {}, 'text-after-quote', /line 2, in column 2/],
+  ['an uneven row', 'a,b\n1,2\n\n3\n', {}, 'uneven-row', /line 4 has 1 cell where the first row has 2/],
+  [
+    'mixed encodings',
+    Uint8Array.of(0x61, 0x0a, 0xc3, 0xa4, 0x0a, 0xe4, 0x0a),
+    {},
+    'wrong-encoding',
+    /line 3, in column 1/,
+  ],
+  ['a header twice', 'a,b,a\n1,2,3\n', {}, 'header-twice', /“a”/],
+  [
+    '500 columns',
+    `${Array.from({ length: 500 }, (_, i) => `c${i}`).join(',')}\n`,
+    {},
+    'too-many-columns',
+    /500/,
+  ],
+  ['a number too large', 'a\n1\n1e999\n', {}, 'number-too-large', /line 3, “1e999” in the column “a”/],
+  ['a line that never ends', `a\n${'x'.repeat(5 * 1024 * 1024)}`, {}, 'cell-too-long', /line 2/],
+])('a file with %s is refused, with the place', async (_, text, format, code, message) => {
+  for (const size of [3, 1 << 16]) {
+    const problem = await problemOf(text, format, Math.max(size, text.length > 1e6 ? 1 << 16 : 0))
+    expect(problem.code).toBe(code)
+    expect(problem.message).toMatch(message)
+  }
+})
+
+const cell = fc.oneof(
+  fc
+    .string({ unit: 'grapheme', maxLength: 8 })
+    .map((text) => text.replace(/[\u0000-\u001f\ufeff]/g, '').trim()),
+  fc.constantFrom(
+    '',
+    '"',
+    '""',
+    'a"b',
+    ',',
+    ';',
+    'a\nb',
+    'a\r\nb',
+    '1',
+    '007',
+    '-3.50',
+    '1e5',
+    'x y',
+    'é',
+    '😀',
+  ),
+)
+const table = fc
+  .integer({ min: 1, max: 4 })
+  .chain((width) =>
+    fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 1, maxLength: 12 }),
+  )
+
+/** Written by papaparse, every cell in quotes where it needs them. */
+const written = (rows: readonly (readonly string[])[], separator: string, newline: string) => {
+  const header = rows[0]!.map((_, i) => `column ${i}`)
+  return Papa.unparse([header, ...rows.map((row) => [...row])], { delimiter: separator, newline })
+}
+
+test('what papaparse writes is read back as it was, from pieces of any size', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      table,
+      fc.constantFrom(',', ';', '\t', '|'),
+      fc.constantFrom('\n', '\r\n', '\r'),
+      fc.integer({ min: 1, max: 40 }),
+      async (rows, separator, newline, size) => {
+        // Texts only, so that no number is read as one; a row that is empty altogether is passed over, as an empty line.
+        const marked = rows.map((row) => ['#', ...row])
+        const sheet = await read(written(marked, separator, newline), { separator: separator as ',' }, size)
+        const texts = sheet.columns
+          .slice(1)
+          .map((column) => (column.kind === 'number' ? undefined : textsOf(column)))
+        for (const [i, column] of texts.entries()) {
+          if (column) expect(column).toEqual(rows.map((row) => row[i]!.trim()))
+        }
+        expect(sheet.rowCount).toBe(rows.length)
+      },
+    ),
+    { numRuns: 300 },
+  )
+})
+
+test('it takes files apart as papaparse does', async () => {
+  await fc.assert(
+    fc.asyncProperty(table, fc.integer({ min: 1, max: 9 }), async (rows, size) => {
+      const text = written(
+        rows.map((row) => ['#', ...row]),
+        ',',
+        '\n',
+      )
+      const { data } = Papa.parse<string[]>(text, { skipEmptyLines: true })
+      const sheet = await read(text, { header: 'none' }, size)
+      // Its first row is the header here, so that every column is one of texts.
+      expect(rowsOf(sheet)).toEqual(data.map((row) => row.map((one) => one.trim())))
+    }),
+    { numRuns: 300 },
+  )
+})
+
+test('a million numbers are read exactly as the language reads them', () => {
+  let state = 12345
+  const random = () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32
+  const scratch = new Uint8Array(64)
+  for (let i = 0; i < 1_000_000; i += 1) {
+    const digits = 1 + Math.floor(random() * 20)
+    let text = random() < 0.2 ? '-' : ''
+    for (let d = 0; d < digits; d += 1) text += Math.floor(random() * 10)
+    const decimals = Math.floor(random() * digits)
+    if (decimals > 0) text = `${text.slice(0, -decimals)}.${text.slice(-decimals)}`
+    if (random() < 0.1) text += `e${Math.floor(random() * 600) - 300}`
+    for (let at = 0; at < text.length; at += 1) scratch[at] = text.charCodeAt(at)
+    const value = cellNumber(scratch, 0, text.length, 0x2e)
+    if (value !== Number(text)) throw new Error(`${text} is read as ${value}`)
+  }
+})
+
+test.each([
+  [
+    'depot;mass\n7;14,93\n8;15,02\n',
+    { separator: ';', decimalMark: 'comma', header: 'first-row', encoding: 'utf-8' },
+  ],
+  ['depot,mass\n7,14.93\n', { separator: ',', decimalMark: 'point', header: 'first-row' }],
+  ['14.93\n15.02\n', { separator: ',', header: 'none' }],
+  ['a\tb\n"x, y"\t2\n', { separator: '\t', header: 'first-row' }],
+  [
+    Uint8Array.of(0x67, 0x72, 0xf6, 0xdf, 0x65, 0x0a, 0x31),
+    { encoding: 'windows-1252', header: 'first-row' },
+  ],
+] as const)('guesses how %j is written', (text, expected) => {
+  expect(guessFormat(typeof text === 'string' ? bytesOf(text) : text)).toMatchObject(expected)
+})

@@ -1,0 +1,139 @@
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
+import { type Column, type ColumnBuilder, numberBuilder, textBuilder } from './columns'
+import type { SheetFormat } from './format'
+import { RowReader } from './rowReader'
+import { sheetProblems } from './sheetProblems'
+
+/** More columns than any sheet of measurements has. */
+const MOST_COLUMNS = 400
+
+export type Sheet = Readonly<{
+  columns: readonly Column[]
+  rowCount: number
+  /** The names of all columns of the file, wanted or not. */
+  names: readonly string[]
+  /** Words found in columns of numbers that look as if they stand for a missing figure, and how often. */
+  missingWords: readonly Readonly<{ column: string; word: string; count: number }>[]
+}>
+
+export type SheetSource = () => AsyncIterable<Uint8Array> | Iterable<Uint8Array>
+
+export type SheetQuestion = Readonly<{
+  /** Opens the file from its beginning; a second time where a column of numbers turns out to be one of texts. */
+  source: SheetSource
+  format: SheetFormat
+  /** The columns wanted, by name; all where absent. */
+  wanted?: readonly string[] | undefined
+  onProgress?: ((rows: number, bytes: number) => void) | undefined
+}>
+
+/**
+ * Reads a sheet file straight from its bytes into columns.
+ *
+ * Every column is taken as numbers first. One with any other text in it becomes a column of texts; the file is then read
+ * once more, so that no text is ever made from a number.
+ *
+ * @returns the columns, or the first problem, with its line
+ */
+export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>> {
+  const texts = new Set<number>()
+  const first = await readOnce(question, texts)
+  if (!first.ok || first.value.turned.size === 0) return first.ok ? success(first.value.sheet) : first
+  const second = await readOnce(question, first.value.turned)
+  return second.ok ? success(second.value.sheet) : second
+}
+
+type Once = Readonly<{ sheet: Sheet; turned: ReadonlySet<number> }>
+
+async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Promise<Outcome<Once>> {
+  const taker = new ColumnTaker(question, texts)
+  const reader = new RowReader(question.format, taker)
+  let bytes = 0
+  for await (const chunk of question.source()) {
+    const problem = reader.push(chunk)
+    if (problem) return failure(problem)
+    bytes += chunk.length
+    question.onProgress?.(taker.rowCount, bytes)
+  }
+  const problem = reader.finish() ?? taker.emptiness()
+  return problem ? failure(problem) : success({ sheet: taker.sheet(), turned: taker.turned })
+}
+
+/** Gives each cell to its column. */
+class ColumnTaker {
+  rowCount = 0
+  readonly turned: Set<number>
+  private builders: (ColumnBuilder | undefined)[] | undefined
+  names: readonly string[] = []
+  private readonly missing = new Map<string, { column: string; word: string; count: number }>()
+  private readonly question: SheetQuestion
+
+  constructor(question: SheetQuestion, texts: ReadonlySet<number>) {
+    this.question = question
+    this.turned = new Set(texts)
+  }
+
+  /** The cells of one row: where each begins and ends. */
+  row(bytes: Uint8Array, bounds: Int32Array, count: number, line: number): Problem | undefined {
+    if (!this.builders) {
+      const problem = this.begin(bytes, bounds, count)
+      if (problem || this.question.format.header === 'first-row') return problem
+    }
+    const builders = this.builders!
+    if (count !== builders.length) return sheetProblems.unevenRow(line, count, builders.length)
+    this.rowCount += 1
+    for (let i = 0; i < count; i += 1) {
+      const builder = builders[i]
+      if (!builder) continue
+      const seen = builder.add(bytes, bounds[2 * i]!, bounds[2 * i + 1]!)
+      if (seen === undefined) continue
+      if (seen === 'too-large') {
+        const text = new TextDecoder().decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
+        return sheetProblems.tooLarge(line, this.names[i]!, text)
+      }
+      // The rest of it is not needed in this reading.
+      this.turned.add(i)
+      builders[i] = undefined
+    }
+    return undefined
+  }
+
+  emptiness(): Problem | undefined {
+    if (!this.builders) return sheetProblems.empty()
+    return this.rowCount === 0 ? sheetProblems.onlyHeader() : undefined
+  }
+
+  sheet(): Sheet {
+    const columns = this.builders!.flatMap((builder) => (builder ? [builder.finish()] : []))
+    return { columns, rowCount: this.rowCount, names: this.names, missingWords: [...this.missing.values()] }
+  }
+
+  private begin(bytes: Uint8Array, bounds: Int32Array, count: number): Problem | undefined {
+    if (count > MOST_COLUMNS) return sheetProblems.tooManyColumns(count, MOST_COLUMNS)
+    const { encoding, decimalMark, header } = this.question.format
+    const decoder = new TextDecoder(encoding)
+    this.names = Array.from({ length: count }, (_, i) => {
+      const name = header === 'none' ? '' : decoder.decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
+      return name.trim() || `Column ${i + 1}`
+    })
+    const twice = this.names.find((name, i) => this.names.indexOf(name) !== i)
+    if (twice !== undefined) return sheetProblems.headerTwice(twice)
+    const mark = decimalMark === 'comma' ? 0x2c : 0x2e
+    const { wanted } = this.question
+    this.builders = this.names.map((name, i) => {
+      if (wanted && !wanted.includes(name)) return undefined
+      if (this.turned.has(i)) return textBuilder({ name, encoding })
+      return numberBuilder({ name, mark, onMissingWord: (word) => this.countMissing(name, word) })
+    })
+    // What was turned before is known; from here on only what turns in this reading counts.
+    this.turned.clear()
+    return undefined
+  }
+
+  private countMissing(column: string, word: string): void {
+    const key = `${column}\n${word}`
+    const known = this.missing.get(key)
+    if (known) known.count += 1
+    else this.missing.set(key, { column, word, count: 1 })
+  }
+}

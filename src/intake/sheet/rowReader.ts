@@ -1,0 +1,215 @@
+import type { Problem } from '@/core/outcome'
+import type { SheetFormat } from './format'
+import { sheetProblems } from './sheetProblems'
+
+const QUOTE = 0x22
+const LINE_FEED = 0x0a
+const CARRIAGE_RETURN = 0x0d
+const SPACE = 0x20
+const BYTE_ORDER_MARK = [0xef, 0xbb, 0xbf]
+/** A row longer than this has a quote that is not closed, or a separator that is not the file's. */
+const LONGEST_ROW = 4 * 1024 * 1024
+
+type RowTaker = Readonly<{
+  row: (bytes: Uint8Array, bounds: Int32Array, count: number, line: number) => Problem | undefined
+}>
+
+/**
+ * Takes the bytes of a sheet file apart into rows of cells, as they come, without making texts of them.
+ *
+ * Cells may stand in double quotes (RFC 4180); lines end in LF, CRLF or CR; blanks round a cell are not part of it; empty
+ * lines are passed over.
+ */
+export class RowReader {
+  private rest = new Uint8Array(0)
+  private line = 1
+  private isFirst = true
+  private bounds = new Int32Array(64)
+  private count = 0
+  /** Cells of the row that hold doubled quotes: which, and where each ends with them. */
+  private doubled: { cell: number; end: number }[] = []
+  private readonly separator: number
+  private readonly validate: ((bytes: Uint8Array) => boolean) | undefined
+  private readonly format: SheetFormat
+  private readonly taker: RowTaker
+
+  constructor(format: SheetFormat, taker: RowTaker) {
+    this.format = format
+    this.taker = taker
+    this.separator = format.separator.charCodeAt(0)
+    this.validate = format.encoding === 'utf-8' ? isUtf8 : undefined
+  }
+
+  push(chunk: Uint8Array): Problem | undefined {
+    let bytes = chunk
+    if (this.rest.length > 0) {
+      bytes = new Uint8Array(this.rest.length + chunk.length)
+      bytes.set(this.rest)
+      bytes.set(chunk, this.rest.length)
+    }
+    if (this.isFirst) {
+      if (bytes.length < BYTE_ORDER_MARK.length) {
+        this.rest = bytes.slice()
+        return undefined
+      }
+      if (BYTE_ORDER_MARK.every((byte, i) => bytes[i] === byte))
+        bytes = bytes.subarray(BYTE_ORDER_MARK.length)
+      this.isFirst = false
+    }
+    const read = this.readRows(bytes, 'more')
+    if (typeof read !== 'number') return read
+    this.rest = bytes.slice(read)
+    return this.rest.length > LONGEST_ROW ? sheetProblems.cellTooLong(this.line, LONGEST_ROW) : undefined
+  }
+
+  finish(): Problem | undefined {
+    const read = this.readRows(this.rest, 'end')
+    return typeof read === 'number' ? undefined : read
+  }
+
+  /** Reads every whole row; returns where the first one begins that is not. */
+  private readRows(bytes: Uint8Array, follows: 'more' | 'end'): number | Problem {
+    const { separator } = this
+    const { length } = bytes
+    let [rowStart, start, at, lines] = [0, 0, 0, 0]
+    let isAscii = true
+    this.count = 0
+    this.doubled.length = 0
+    while (at < length) {
+      const byte = bytes[at]!
+      if (byte === QUOTE && isBlank(bytes, start, at)) {
+        const quoted = this.quoted(bytes, at)
+        if (quoted.end < 0) {
+          if (follows === 'more') return rowStart
+          return sheetProblems.quoteNotClosed(this.line + lines)
+        }
+        lines += quoted.lines
+        let after = quoted.end + 1
+        while (after < length && bytes[after] === SPACE) after += 1
+        const next = bytes[after]
+        if (next === undefined && follows === 'more') return rowStart
+        if (next !== undefined && next !== separator && next !== LINE_FEED && next !== CARRIAGE_RETURN) {
+          return sheetProblems.afterQuote(this.line + lines, this.count + 1)
+        }
+        if (quoted.hasWide) isAscii = false
+        if (quoted.to < quoted.end) this.doubled.push({ cell: this.count, end: quoted.end })
+        this.bound(quoted.from, quoted.to)
+        at = after
+        if (next === separator) {
+          at += 1
+          start = at
+          continue
+        }
+        start = -1
+      } else if (byte === separator) {
+        this.trimmed(bytes, start, at)
+        at += 1
+        start = at
+        continue
+      } else if (byte !== LINE_FEED && byte !== CARRIAGE_RETURN) {
+        if (byte >= 0x80) isAscii = false
+        else if (byte < SPACE && byte !== 0x09) return sheetProblems.binary(this.line + lines)
+        at += 1
+        if (at < length) continue
+        if (follows === 'more') return rowStart
+      }
+      // The end of a row: a line end, or the end of the file.
+      const isEnd = at >= length
+      if (!isEnd && bytes[at] === CARRIAGE_RETURN && at + 1 === length && follows === 'more') return rowStart
+      if (start >= 0) this.trimmed(bytes, start, Math.min(at, length))
+      const problem = this.row(bytes, isAscii, rowStart, at)
+      if (problem) return problem
+      if (!isEnd) at += bytes[at] === CARRIAGE_RETURN && bytes[at + 1] === LINE_FEED ? 2 : 1
+      this.line += lines + 1
+      lines = 0
+      rowStart = at
+      start = at
+      isAscii = true
+      this.count = 0
+    }
+    // A separator at the very end leaves an empty cell behind it.
+    if (follows === 'end' && this.count > 0) {
+      this.bound(length, length)
+      const problem = this.row(bytes, isAscii, rowStart, length)
+      if (problem) return problem
+      rowStart = length
+    }
+    return rowStart
+  }
+
+  private row(bytes: Uint8Array, isAscii: boolean, from: number, to: number): Problem | undefined {
+    const { count, bounds } = this
+    if (count === 1 && bounds[0] === bounds[1] && isBlank(bytes, from, to)) return undefined
+    if (!isAscii && this.validate && !this.validate(bytes.subarray(from, to))) {
+      const wrong = Array.from({ length: count }, (_, i) => i).find(
+        (i) => !this.validate!(bytes.subarray(bounds[2 * i]!, i + 1 < count ? bounds[2 * i + 2]! : to)),
+      )
+      return sheetProblems.wrongEncoding(this.line, (wrong ?? 0) + 1, this.format.encoding)
+    }
+    // Only now: a row that is not whole yet is read again from its beginning.
+    for (const { cell, end } of this.doubled) compact(bytes, bounds[2 * cell]!, end)
+    this.doubled.length = 0
+    return this.taker.row(bytes, bounds, count, this.line)
+  }
+
+  /** Finds the closing quote; `to` is where the text ends once its doubled quotes are single. */
+  private quoted(bytes: Uint8Array, open: number) {
+    let [at, to, lines] = [open + 1, open + 1, 0]
+    let hasWide = false
+    for (; at < bytes.length; at += 1) {
+      const byte = bytes[at]!
+      if (byte === QUOTE) {
+        if (bytes[at + 1] !== QUOTE) break
+      } else if (byte === LINE_FEED || (byte === CARRIAGE_RETURN && bytes[at + 1] !== LINE_FEED)) {
+        lines += 1
+      } else if (byte >= 0x80) {
+        hasWide = true
+      }
+      at += byte === QUOTE ? 1 : 0
+      to += 1
+    }
+    return { end: at >= bytes.length ? -1 : at, from: open + 1, to, lines, hasWide }
+  }
+
+  private trimmed(bytes: Uint8Array, from: number, to: number): void {
+    let [start, end] = [from, to]
+    while (start < end && bytes[start] === SPACE) start += 1
+    while (end > start && bytes[end - 1] === SPACE) end -= 1
+    this.bound(start, end)
+  }
+
+  private bound(start: number, end: number): void {
+    if (2 * this.count + 1 >= this.bounds.length) {
+      const larger = new Int32Array(this.bounds.length * 2)
+      larger.set(this.bounds)
+      this.bounds = larger
+    }
+    this.bounds[2 * this.count] = start
+    this.bounds[2 * this.count + 1] = end
+    this.count += 1
+  }
+}
+
+/** Writes one quote where two stand. */
+function compact(bytes: Uint8Array, from: number, end: number): void {
+  let to = from
+  for (let at = from; at < end; at += 1) {
+    bytes[to] = bytes[at]!
+    to += 1
+    if (bytes[at] === QUOTE) at += 1
+  }
+}
+
+function isBlank(bytes: Uint8Array, from: number, to: number): boolean {
+  for (let at = from; at < to; at += 1) if (bytes[at] !== SPACE) return false
+  return true
+}
+
+function isUtf8(bytes: Uint8Array): boolean {
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+    return true
+  } catch {
+    return false
+  }
+}
