@@ -86,7 +86,19 @@ function quantile({ degreesOfFreedom, noncentrality }: Shape, probability: numbe
 /** ln of the density of ln S, S = √(χ²/ν). */
 export function logChiDensity(u: number, df: number): number {
   const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
-  return logScale - 0.5 * df * (Math.expm1(2 * u) - 2 * u)
+  return logScale - 0.5 * df * expBeyondLinear(2 * u)
+}
+
+/** eˣ − 1 − x, without the cancellation that it would suffer near 0. */
+function expBeyondLinear(x: number): number {
+  if (Math.abs(x) > 0.5) return Math.expm1(x) - x
+  let term = (x * x) / 2
+  let sum = term
+  for (let k = 3; Math.abs(term) > 1e-17 * sum; k += 1) {
+    term *= x / k
+    sum += term
+  }
+  return sum
 }
 
 /** For a large t the normal part vanishes long before s = 1: where it does not. */

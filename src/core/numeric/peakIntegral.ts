@@ -35,11 +35,13 @@ export function logPeakIntegral(
     }
     return sum
   }
+  // A large exponent is itself uncertain by its last digit, and no sum can agree better than that.
+  const agreement = Math.max(AGREEMENT, 4 * Number.EPSILON * Math.abs(highest))
   let step = spread / 2
   let sum = sumFrom(0, step)
   for (let halving = 0; halving < MOST_HALVINGS; halving += 1) {
     const between = sumFrom(step / 2, step)
-    const isSettled = Math.abs(between - sum) <= AGREEMENT * (between + sum)
+    const isSettled = Math.abs(between - sum) <= agreement * (between + sum)
     sum += between
     step /= 2
     if (isSettled) break
@@ -61,9 +63,13 @@ function climb({
   let stride = width * 16
   for (;;) {
     const [left, right] = [f(peak - stride), f(peak + stride)]
-    if (left > highest) [peak, highest] = [peak - stride, left]
-    else if (right > highest) [peak, highest] = [peak + stride, right]
-    else if (Math.min(left, right) > highest - 0.5 || stride === 0) return { peak, spread: stride }
+    if (left > highest || right > highest) {
+      const [move, height] = left > right ? [-stride, left] : [stride, right]
+      peak += move
+      highest = height
+      // Far from the peak the steps grow, so that it is reached at all.
+      stride *= 2
+    } else if (Math.min(left, right) > highest - 0.5 || stride === 0) return { peak, spread: stride }
     else stride /= 2
   }
 }

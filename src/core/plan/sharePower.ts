@@ -73,6 +73,13 @@ export const MOST_EXACT_UNITS = 100_000
 export function exactSizes(
   input: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,
 ): Readonly<{ firstN: number; n: number; power: number }> | undefined {
+  const { alternative, value, truth, significanceLevel } = input
+  const isOtherSide =
+    truth === value ||
+    (alternative === 'less' && truth > value) ||
+    (alternative === 'greater' && truth < value)
+  // There the power is at most the level, whatever the size.
+  if (isOtherSide && input.power > significanceLevel) return undefined
   let region: Region | undefined
   let [firstN, lastShort, powerAfter] = [0, 0, 0]
   for (let n = 1; n <= MOST_EXACT_UNITS; n += 1) {
