@@ -6,6 +6,8 @@ const QUOTE = 0x22
 const LINE_FEED = 0x0a
 const CARRIAGE_RETURN = 0x0d
 const SPACE = 0x20
+const TAB = 0x09
+const [PLAIN, WIDE, SPECIAL] = [0, 1, 2]
 const BYTE_ORDER_MARK = [0xef, 0xbb, 0xbf]
 /** A row longer than this has a quote that is not closed, or a separator that is not the file's. */
 const LONGEST_ROW = 4 * 1024 * 1024
@@ -29,6 +31,7 @@ export class RowReader {
   /** Cells of the row that hold doubled quotes: which, and where each ends with them. */
   private doubled: { cell: number; end: number }[] = []
   private readonly separator: number
+  private readonly classes: Uint8Array
   private readonly validate: ((bytes: Uint8Array) => boolean) | undefined
   private readonly format: SheetFormat
   private readonly taker: RowTaker
@@ -37,6 +40,7 @@ export class RowReader {
     this.format = format
     this.taker = taker
     this.separator = format.separator.charCodeAt(0)
+    this.classes = classesFor(this.separator)
     this.validate = format.encoding === 'utf-8' ? isUtf8 : undefined
   }
 
@@ -71,22 +75,33 @@ export class RowReader {
   private readRows(bytes: Uint8Array, follows: 'more' | 'end'): number | Problem {
     const { separator } = this
     const { length } = bytes
-    let [rowStart, start, at, lines] = [0, 0, 0, 0]
+    const { classes } = this
+    let rowStart = 0
+    let start = 0
+    let at = 0
+    let lines = 0
     let isAscii = true
     this.count = 0
     this.doubled.length = 0
     while (at < length) {
-      const byte = bytes[at]!
+      while (at < length && classes[bytes[at]!] === PLAIN) at += 1
+      if (at === length && follows === 'more') return rowStart
+      const byte = at < length ? bytes[at]! : LINE_FEED
+      if (byte === separator) {
+        this.trimmed(bytes, start, at)
+        at += 1
+        start = at
+        continue
+      }
       if (byte === QUOTE && isBlank(bytes, start, at)) {
         const quoted = this.quoted(bytes, at)
         if (quoted.end < 0) {
-          if (follows === 'more') return rowStart
-          return sheetProblems.quoteNotClosed(this.line + lines)
+          return follows === 'more' ? rowStart : sheetProblems.quoteNotClosed(this.line + lines)
         }
         lines += quoted.lines
-        let after = quoted.end + 1
-        while (after < length && bytes[after] === SPACE) after += 1
-        const next = bytes[after]
+        at = quoted.end + 1
+        while (at < length && bytes[at] === SPACE) at += 1
+        const next = bytes[at]
         if (next === undefined && follows === 'more') return rowStart
         if (next !== undefined && next !== separator && next !== LINE_FEED && next !== CARRIAGE_RETURN) {
           return sheetProblems.afterQuote(this.line + lines, this.count + 1)
@@ -94,21 +109,15 @@ export class RowReader {
         if (quoted.hasWide) isAscii = false
         if (quoted.to < quoted.end) this.doubled.push({ cell: this.count, end: quoted.end })
         this.bound(quoted.from, quoted.to)
-        at = after
         if (next === separator) {
           at += 1
           start = at
           continue
         }
         start = -1
-      } else if (byte === separator) {
-        this.trimmed(bytes, start, at)
-        at += 1
-        start = at
-        continue
       } else if (byte !== LINE_FEED && byte !== CARRIAGE_RETURN) {
-        if (byte >= 0x80) isAscii = false
-        else if (byte < SPACE && byte !== 0x09) return sheetProblems.binary(this.line + lines)
+        if (classes[byte] === WIDE) isAscii = false
+        else if (byte !== QUOTE) return sheetProblems.binary(this.line + lines)
         at += 1
         if (at < length) continue
         if (follows === 'more') return rowStart
@@ -154,21 +163,27 @@ export class RowReader {
 
   /** Finds the closing quote; `to` is where the text ends once its doubled quotes are single. */
   private quoted(bytes: Uint8Array, open: number) {
-    let [at, to, lines] = [open + 1, open + 1, 0]
+    const { classes } = this
+    const { length } = bytes
+    let at = open + 1
+    let doubled = 0
+    let lines = 0
     let hasWide = false
-    for (; at < bytes.length; at += 1) {
+    for (; at < length; at += 1) {
       const byte = bytes[at]!
+      const kind = classes[byte]
+      if (kind === PLAIN) continue
       if (byte === QUOTE) {
         if (bytes[at + 1] !== QUOTE) break
+        at += 1
+        doubled += 1
       } else if (byte === LINE_FEED || (byte === CARRIAGE_RETURN && bytes[at + 1] !== LINE_FEED)) {
         lines += 1
-      } else if (byte >= 0x80) {
+      } else if (kind === WIDE) {
         hasWide = true
       }
-      at += byte === QUOTE ? 1 : 0
-      to += 1
     }
-    return { end: at >= bytes.length ? -1 : at, from: open + 1, to, lines, hasWide }
+    return { end: at >= length ? -1 : at, from: open + 1, to: at - doubled, lines, hasWide }
   }
 
   private trimmed(bytes: Uint8Array, from: number, to: number): void {
@@ -188,6 +203,15 @@ export class RowReader {
     this.bounds[2 * this.count + 1] = end
     this.count += 1
   }
+}
+
+/** What a byte is to the reader: part of a cell, part of a character beyond ASCII, or something to look at. */
+function classesFor(separator: number): Uint8Array {
+  return Uint8Array.from({ length: 256 }, (_, byte) => {
+    if (byte >= 0x80) return WIDE
+    const isText = byte >= SPACE || byte === TAB
+    return isText && byte !== QUOTE && byte !== separator ? PLAIN : SPECIAL
+  })
 }
 
 /** Writes one quote where two stand. */
