@@ -11,7 +11,7 @@ import {
   step,
   symbol,
 } from './formula'
-import type { Worked } from './statisticSteps'
+import type { Worked } from './worked'
 
 /** The sum of ranks; without an exact distribution, its mean and spread, and how many spreads it lies from the mean. */
 export function rankSteps({ statistic, intermediate }: PointTest): readonly Step[] {

@@ -1,5 +1,3 @@
-import type { PointTest, Procedure } from '../../inference/procedure'
-import type { Sample } from '../../inference/sample'
 import { countSteps } from './countSteps'
 import {
   computed,
@@ -13,10 +11,8 @@ import {
   step,
   symbol,
 } from './formula'
+import type { Worked } from './worked'
 import { bonettSteps, bootstrapSteps, leveneSteps, rankSteps } from './robustSteps'
-
-/** One value tested, and what it was tested with. */
-export type Worked = Readonly<{ sample: Sample; procedure: Procedure; value: number; part: PointTest }>
 
 const X_BAR = symbol('x̄', '\\bar{x}')
 const MU = symbol('μ₀', '\\mu_0')
