@@ -7,6 +7,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { ReadingsField } from './ReadingsField'
+import { SheetFile } from './SheetFile'
 import { UnreadList } from './UnreadList'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
@@ -42,6 +43,7 @@ export function EvidenceSection({ number }: Readonly<{ number: number }>) {
         readings={reading.readings}
       />
       <UnreadList readings={reading.readings} decimalMark={draft.decimalMark} field={field} />
+      <SheetFile />
     </Section>
   )
 }

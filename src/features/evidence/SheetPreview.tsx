@@ -1,0 +1,57 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import type { SheetView } from '@/intake/sheet/takeReadings'
+
+const KIND_WORDS = { number: 'numbers', category: 'texts', text: 'texts' } as const
+const Table = chakra('table', {
+  base: { borderCollapse: 'collapse', fontSize: '13px', whiteSpace: 'nowrap' },
+})
+const Head = chakra('th', {
+  base: {
+    textAlign: 'left',
+    fontWeight: '600',
+    paddingInline: '10px',
+    borderBottom: '1px solid',
+    borderColor: 'rule',
+  },
+})
+const Cell = chakra('td', { base: { fontFamily: 'mono', paddingInline: '10px', paddingBlock: '1px' } })
+const Kind = chakra('span', { base: { display: 'block', fontWeight: '400', color: 'quiet' } })
+
+/** The first rows of a file, under the names and kinds of its columns. */
+export function SheetPreview({ view }: Readonly<{ view: SheetView }>) {
+  return (
+    <Box overflowX="auto" marginTop="8px" tabIndex={0} role="region" aria-label="First rows of the file">
+      <Table>
+        <thead>
+          <tr>
+            {view.columns.map(({ name, kind, missing }) => (
+              <Head key={name} scope="col">
+                {name}
+                <Kind>
+                  {KIND_WORDS[kind]}
+                  {missing > 0 && `, ${missing.toLocaleString('en')} missing`}
+                </Kind>
+              </Head>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {view.rows.map((row, index) => (
+            <tr key={index}>
+              {row.map((text, column) => (
+                <Cell
+                  key={view.columns[column]!.name}
+                  textAlign={view.columns[column]!.kind === 'number' ? 'right' : 'left'}
+                >
+                  {text}
+                </Cell>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Box>
+  )
+}
