@@ -1,5 +1,6 @@
 // Takes the pictures of docs/screenshots anew, from the demo: `npm run screenshots`.
-import { writeFileSync } from 'node:fs'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By, until } from 'selenium-webdriver'
 import { withWorkbench } from '../bench/workbench.mjs'
@@ -8,6 +9,17 @@ import { ROOT } from './install.mjs'
 const SIZE = { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false }
 /** Fonts and the chart are in place by then. */
 const SETTLING_MS = 1200
+
+/** A made-up log of weighed sacks. */
+function writeLog() {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'bagging-log.csv')
+  const lines = Array.from({ length: 1200 }, (_, i) => {
+    const mass = (14.95 + Math.sin(i * 12.9898) / 10).toFixed(2)
+    return `2026-11-${String(1 + (i % 20)).padStart(2, '0')},${1 + (i % 3)},${i % 97 === 13 ? '' : mass},${i % 2 ? 'Orra' : 'Tindle'}`
+  })
+  writeFileSync(file, ['day,line,mass,shift', ...lines].join('\n'))
+  return file
+}
 
 await withWorkbench(async (driver) => {
   const colours = (value) =>
@@ -31,6 +43,14 @@ await withWorkbench(async (driver) => {
   await colours('dark')
   await take('workbench-dark')
   await colours('light')
+  await driver.findElement(By.css('input[type=file]')).sendKeys(writeLog())
+  await driver.wait(
+    until.elementLocated(By.xpath('//button[contains(., "readings")][contains(., "Take 1")]')),
+    9000,
+  )
+  await driver.executeScript('document.getElementById("evidence").scrollIntoView()')
+  await take('evidence-file')
+  await driver.executeScript('scrollTo(0, 0)')
   await driver.findElement(By.partialLinkText('Brackwater')).click()
   await driver.wait(until.elementLocated(By.css('[aria-label=Subject]')), 9000)
   await take('case')

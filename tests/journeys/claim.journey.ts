@@ -178,6 +178,21 @@ test('a figure is copied with every digit, and with a minus that a spreadsheet r
   expect(full).toMatch(/^−\d/)
 })
 
+test('the claim line takes on the colours that are chosen', async () => {
+  const drawn = () =>
+    journey.driver.executeScript<string>(
+      'return document.querySelector("[data-testid=claim-line]").toDataURL()',
+    )
+  const choose = async (words: string) => {
+    await journey.driver.findElement(By.xpath(`//button[.="${words}"]`)).click()
+    await journey.driver.sleep(500)
+    return drawn()
+  }
+  const light = await drawn()
+  expect(await choose('Use dark colours')).not.toBe(light)
+  expect(await choose('Use light colours')).toBe(light)
+})
+
 test('the browser complained of nothing on the way', async () => {
   expect(await complaints(journey.driver)).toEqual([])
 })

@@ -1,25 +1,31 @@
 'use client'
 
-import { useTheme } from 'next-themes'
-import { useMemo, useSyncExternalStore } from 'react'
+import { useSyncExternalStore } from 'react'
 
 const NAMES = ['ink', 'quiet', 'rule', 'accent', 'brass', 'surface'] as const
 export type Colours = Readonly<Record<(typeof NAMES)[number], string>>
 
-const never = () => () => {}
+/** The theme is a class of the page's root, set some time after it was chosen. */
+function watchRoot(onChange: () => void): () => void {
+  const observer = new MutationObserver(onChange)
+  observer.observe(document.documentElement, { attributeFilter: ['class'] })
+  return () => observer.disconnect()
+}
+
+let known: Readonly<{ theme: string; colours: Colours }> | undefined
+
+/** The same object while the theme stays the same. */
+function coloursNow(): Colours {
+  const theme = document.documentElement.className
+  if (known?.theme === theme) return known.colours
+  const style = getComputedStyle(document.documentElement)
+  const colourOf = (name: string) => style.getPropertyValue(`--chakra-colors-${name}`).trim()
+  const colours = Object.fromEntries(NAMES.map((name) => [name, colourOf(name)])) as Colours
+  known = { theme, colours }
+  return colours
+}
 
 /** The theme's colours for a canvas, which cannot name tokens itself; undefined until the browser knows them. */
 export function useColours(): Colours | undefined {
-  const { resolvedTheme } = useTheme()
-  const isInBrowser = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  )
-  return useMemo(() => {
-    if (!isInBrowser || !resolvedTheme) return undefined
-    const style = getComputedStyle(document.documentElement)
-    const colourOf = (name: string) => style.getPropertyValue(`--chakra-colors-${name}`).trim()
-    return Object.fromEntries(NAMES.map((name) => [name, colourOf(name)])) as Colours
-  }, [isInBrowser, resolvedTheme])
+  return useSyncExternalStore(watchRoot, coloursNow, () => undefined)
 }

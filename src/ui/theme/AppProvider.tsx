@@ -11,7 +11,7 @@ export function AppProvider({ nonce, children }: Readonly<{ nonce: string; child
   return (
     <StyleRegistry nonce={nonce}>
       <ChakraProvider value={system}>
-        <ThemeProvider attribute="class" disableTransitionOnChange nonce={nonce}>
+        <ThemeProvider attribute="class" nonce={nonce}>
           {children}
         </ThemeProvider>
       </ChakraProvider>
