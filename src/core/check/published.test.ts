@@ -74,6 +74,19 @@ test.each([
   expect(ends!.upper).toBeCloseTo(upper, 4)
 })
 
+// W. Conover (1971), Practical Nonparametric Statistics, p. 97 f.: 682 of 925 plants against Mendel's three quarters; p = 0.3825
+// by likelihood, 95 % Clopper-Pearson limits 0.7077 and 0.7654.
+test('exact binomial test: Mendel’s plants', () => {
+  const { test: figures, interval } = resultOf({
+    claim: claimOf('proportion', 'equal-to', 0.75),
+    evidence: { kind: 'count', n: 925, successes: 682 },
+    test: { method: 'exact-binomial', interval: 'clopper-pearson' },
+  })
+  expect(figures.pValue).toBeCloseTo(0.3825, 4)
+  expect(interval!.lower).toBeCloseTo(0.7076683, 6)
+  expect(interval!.upper).toBeCloseTo(0.7654066, 6)
+})
+
 // R. Fisher (1935), The Design of Experiments, ch. II, a lady tasting tea: all four of four cups picked out of eight.
 test('hypergeometric test: eight cups of tea', () => {
   const { test: figures } = resultOf({
