@@ -1,4 +1,4 @@
-import { describe, type Description } from '../describe/describe'
+import { type Appearance, appearanceOf } from '../describe/describe'
 import type { Method } from '../inference/procedure'
 import { type MeasuredSample, type Sample, unitsTaken } from '../inference/sample'
 import { conditionSentences } from '../wording/conditionSentences'
@@ -45,8 +45,11 @@ export function conditionsFor(
 }
 
 function measuredConditions(sample: MeasuredSample, method: Method): readonly Condition[] {
-  const { values, sampleSize: n } = sample
-  const described = values && describe(values)
+  const { values, sampleSize: n, mean } = sample
+  const described =
+    values && mean !== undefined
+      ? appearanceOf(values, Float64Array.from(values).sort(), { ...sample, mean })
+      : undefined
   const need = needOf(method)
   return [
     ...(described ? order(described) : []),
@@ -56,12 +59,7 @@ function measuredConditions(sample: MeasuredSample, method: Method): readonly Co
   ]
 }
 
-function shapeCondition(
-  n: number,
-  method: Method,
-  need: Need,
-  described: Description | undefined,
-): Condition {
+function shapeCondition(n: number, method: Method, need: Need, described: Appearance | undefined): Condition {
   return need === 'symmetry' ? symmetry(n, described) : normality({ n, method, need, described })
 }
 
@@ -87,7 +85,7 @@ function independence(sample: Sample): Condition {
 }
 
 /** Whether the readings, as they stand, look like chance: it says something only if that is how they were taken. */
-function order({ conditions: { runs }, lag1Autocorrelation }: Description): readonly Condition[] {
+function order({ conditions: { runs }, lag1Autocorrelation }: Appearance): readonly Condition[] {
   if (!runs || lag1Autocorrelation === undefined) return []
   const isUsual = runs.pValue >= UNUSUAL
   return [
@@ -110,7 +108,7 @@ function sampleSize(n: number, method: Method): Condition {
   }
 }
 
-function outliers(described: Description, { places }: MeasuredSample): Condition {
+function outliers(described: Appearance, { places }: MeasuredSample): Condition {
   const { grubbs, generalizedEsd } = described.conditions
   const found = generalizedEsd?.outliers ?? []
   const readings = found.map((index) => places?.[index] ?? index).toSorted((a, b) => a - b)

@@ -1,4 +1,4 @@
-import type { Description } from '../describe/describe'
+import type { Appearance } from '../describe/describe'
 import type { Method } from '../inference/procedure'
 import { conditionSentences } from '../wording/conditionSentences'
 import type { Condition, ConditionState } from './condition'
@@ -41,7 +41,7 @@ export function needOf(method: Method): Need {
 
 /** Whether the readings look as if they came from a normal population, and how much that matters to the method. */
 export function normality(
-  input: Readonly<{ n: number; method: Method; need: Need; described: Description | undefined }>,
+  input: Readonly<{ n: number; method: Method; need: Need; described: Appearance | undefined }>,
 ): Condition {
   const { n, method, need, described } = input
   const tested = described && normalityTest(described)
@@ -85,14 +85,14 @@ function stateOf(
 
 function normalityTest({
   conditions,
-}: Description): { w: number; p: number } | { a2Star: number; p: number } | undefined {
+}: Appearance): { w: number; p: number } | { a2Star: number; p: number } | undefined {
   const { shapiroWilk, andersonDarling } = conditions
   if (shapiroWilk) return { w: shapiroWilk.w, p: shapiroWilk.pValue }
   return andersonDarling && { a2Star: andersonDarling.a2Star, p: andersonDarling.pValue }
 }
 
 /** Whether the skewness is within two of its standard errors under a normal population. */
-export function symmetry(n: number, described: Description | undefined): Condition {
+export function symmetry(n: number, described: Appearance | undefined): Condition {
   const skewness = described?.skewness.G1
   if (skewness === undefined) {
     return {

@@ -11,8 +11,24 @@ import { type Shape, shape } from './shape'
 /** The level at which outliers are looked for. */
 const OUTLIER_LEVEL = 0.05
 
-/** What readings look like. A figure that they are too few or too equal for is absent. */
-export type Description = Shape &
+/** What the conditions of a method are judged by. A figure that readings are too few or too equal for is absent. */
+export type Appearance = Shape &
+  Readonly<{
+    lag1Autocorrelation?: number
+    fences: readonly [number, number]
+    /** Indexes of readings strictly beyond the fences. */
+    beyondFences: readonly number[]
+    conditions: Readonly<{
+      shapiroWilk?: ShapiroWilk
+      andersonDarling?: AndersonDarling
+      grubbs?: Grubbs
+      generalizedEsd?: Readonly<{ outliers: readonly number[] }>
+      runs?: Runs
+    }>
+  }>
+
+/** What readings look like. */
+export type Description = Appearance &
   Readonly<{
     n: number
     mean: number
@@ -27,18 +43,7 @@ export type Description = Shape &
     quartilesType6: readonly [number, number]
     /** Not scaled. */
     medianAbsoluteDeviation: number
-    lag1Autocorrelation?: number
     binWidth: number
-    fences: readonly [number, number]
-    /** Indexes of readings strictly beyond the fences. */
-    beyondFences: readonly number[]
-    conditions: Readonly<{
-      shapiroWilk?: ShapiroWilk
-      andersonDarling?: AndersonDarling
-      grubbs?: Grubbs
-      generalizedEsd?: Readonly<{ outliers: readonly number[] }>
-      runs?: Runs
-    }>
   }>
 
 /**
@@ -51,7 +56,6 @@ export function describe(values: readonly number[]): Description {
   const known = moments(values)
   const quartiles = quartilesOf(sorted)
   const middle = median(sorted)
-  const fences = tukeyFences(quartiles)
   const { sampleSize: n, mean, standardDeviation, variance } = known
   return {
     n,
@@ -66,21 +70,33 @@ export function describe(values: readonly number[]): Description {
     quartiles,
     quartilesType6: quartilesOf(sorted, 6),
     medianAbsoluteDeviation: median(sorted.map((value) => Math.abs(value - middle)).sort()),
+    binWidth: binWidth(sorted),
+    ...appearanceOf(values, sorted, known),
+  }
+}
+
+/**
+ * Shape, order, fences, and the tests of normality, outliers and order that the readings allow.
+ *
+ * @param sorted - the same readings, ascending
+ * @param known - their moments
+ */
+export function appearanceOf(values: ArrayLike<number>, sorted: Float64Array, known: Moments): Appearance {
+  const fences = tukeyFences(quartilesOf(sorted))
+  return {
     ...shape(values, known),
     ...optional('lag1Autocorrelation', lag1Autocorrelation(values, known)),
-    binWidth: binWidth(sorted),
     fences: [fences.low, fences.high],
     beyondFences: beyondFences(values, fences),
     conditions: conditionsOf(values, sorted, known),
   }
 }
 
-/** The tests of normality, outliers and order that the readings allow. */
-export function conditionsOf(
+function conditionsOf(
   values: ArrayLike<number>,
   sorted: Float64Array,
   known: Moments,
-): Description['conditions'] {
+): Appearance['conditions'] {
   const { sampleSize: n, standardDeviation } = known
   if (!standardDeviation) return {}
   const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.least && n <= SHAPIRO_WILK_SIZES.most
