@@ -5,6 +5,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
+import { bundle } from '../scripts/bundle.mjs'
 import { ROOT } from '../scripts/install.mjs'
 import { PYTHON } from './python.mjs'
 
@@ -44,16 +45,8 @@ export async function measureCore() {
 }
 
 async function measureHere() {
-  const { build } = await import('esbuild')
   const outfile = path.join(FOLDER, 'core.mjs')
-  await build({
-    entryPoints: [path.join(ROOT, 'bench/core.ts')],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    tsconfig: path.join(ROOT, 'tsconfig.json'),
-  })
+  await bundle('bench/core.ts', outfile)
   return JSON.parse(spawnSync('node', [outfile], { encoding: 'utf8' }).stdout)
 }
 

@@ -1,27 +1,17 @@
 // Bundles the command line into one file, where its sources are newer than the bundle.
 import { readdirSync, renameSync, statSync } from 'node:fs'
 import path from 'node:path'
-import { ensureInstalled, ROOT } from './install.mjs'
+import { bundle } from './bundle.mjs'
+import { ROOT } from './install.mjs'
 
 const FLOORS = ['cli', 'intake', 'core']
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')
 
 export async function buildCli() {
   if (modifiedAt(BUNDLE) > newestSource()) return
-  ensureInstalled()
-  const { build } = await import('esbuild')
   // Several commands may start at once: each writes its own file, and a rename puts it in place whole.
   const outfile = `${BUNDLE}.${process.pid}`
-  await build({
-    entryPoints: [path.join(ROOT, 'src/cli/main.ts')],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    tsconfig: path.join(ROOT, 'tsconfig.json'),
-    logLevel: 'warning',
-  })
+  await bundle('src/cli/main.ts', outfile)
   renameSync(outfile, BUNDLE)
 }
 

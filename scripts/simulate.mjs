@@ -4,21 +4,11 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { ensureInstalled, ROOT } from './install.mjs'
+import { bundle } from './bundle.mjs'
+import { ROOT } from './install.mjs'
 
-ensureInstalled()
 process.chdir(ROOT)
-const { build } = await import('esbuild')
 const outfile = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'simulate.mjs')
-await build({
-  entryPoints: [path.join(ROOT, 'simulation/main.ts')],
-  outfile,
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  tsconfig: path.join(ROOT, 'tsconfig.json'),
-  logLevel: 'warning',
-})
+await bundle('simulation/main.ts', outfile)
 await import(pathToFileURL(outfile).href)
 spawnSync('npx', ['prettier', '--write', 'docs/COVERAGE.md'], { stdio: 'inherit' })
