@@ -28,7 +28,13 @@ const FEW = 2_000
 const RESAMPLES = 999
 
 export function sampleOf(values: readonly number[]): MeasuredSample {
-  return { ...moments(values), values, setAside: 0, path: 'simulated' }
+  return {
+    ...moments(values),
+    values,
+    sorted: Float64Array.from(values).sort(),
+    setAside: 0,
+    path: 'simulated',
+  }
 }
 
 const one =

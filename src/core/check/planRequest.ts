@@ -5,6 +5,8 @@ import { EXPECTED_COUNT, leastExpectedCount } from '../conditions/conditions'
 import { failure, type Outcome, success } from '../outcome'
 import {
   differenceFor,
+  leastSize,
+  MOST_PLANNED_UNITS,
   type Plan,
   type Planned,
   PLANNED_METHODS,
@@ -28,7 +30,7 @@ export const planRequestSchema = z.strictObject({
       .strictObject({ value: z.number().optional(), standardDeviation: z.number().positive().optional() })
       .prefault({}),
     find: z.enum(FINDABLE),
-    n: z.int().positive().max(10_000_000).optional(),
+    n: z.int().positive().max(MOST_PLANNED_UNITS).optional(),
     power: z.number().gt(0).lt(1).optional(),
   }),
 })
@@ -86,10 +88,6 @@ function find(request: PlanRequest, plan: Plan): Outcome<Planned> {
     default:
       return request.find satisfies never
   }
-}
-
-function leastSize({ method }: Plan): number {
-  return method === 't' || method === 'chi-square' ? 2 : 1
 }
 
 /** Chosen for a share by the expected counts where n is known; else see `withFittingMethod`. */

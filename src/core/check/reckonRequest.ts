@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { MOST_UNITS } from './request'
 
 /** Degrees of freedom and shapes between which every figure keeps its digits and comes at once. */
 const degrees = z.number().min(0.001).max(1e10)
@@ -9,9 +10,6 @@ const tail = z.number().gt(0).lt(1).optional()
 
 /** The work grows as the cube of the ranks. */
 const MOST_RANKS = 500
-
-/** Largest number of trials or size of a lot for which every figure keeps its digits. */
-const MOST_UNITS = 1_000_000_000
 
 const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('normal') }),

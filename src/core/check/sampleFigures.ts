@@ -34,6 +34,6 @@ function spreadFigures({ sampleSize: n, mean, standardDeviation, variance }: Mea
   }
 }
 
-function medianOf({ values }: MeasuredSample): Readonly<{ median?: number }> {
-  return values ? { median: median(Float64Array.from(values).sort()) } : {}
+function medianOf({ sorted }: MeasuredSample): Readonly<{ median?: number }> {
+  return sorted ? { median: median(sorted) } : {}
 }

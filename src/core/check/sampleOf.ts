@@ -64,7 +64,14 @@ function fromReadings(
   const places = left.size === 0 ? undefined : all.flatMap((_, index) => (left.has(index) ? [] : [index]))
   const values = places ? places.map((index) => all[index]!) : all
   if (values.length === 0) return failure(problems.tooFewReadings(0, 2, path))
-  return success({ ...moments(values), values, ...(places ? { places } : {}), setAside: left.size, path })
+  return success({
+    ...moments(values),
+    values,
+    sorted: Float64Array.from(values).sort(),
+    ...(places ? { places } : {}),
+    setAside: left.size,
+    path,
+  })
 }
 
 type Summary = Readonly<{

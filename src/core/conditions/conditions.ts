@@ -45,10 +45,10 @@ export function conditionsFor(
 }
 
 function measuredConditions(sample: MeasuredSample, method: Method): readonly Condition[] {
-  const { values, sampleSize: n, mean } = sample
+  const { values, sorted, sampleSize: n, mean } = sample
   const described =
-    values && mean !== undefined
-      ? appearanceOf(values, Float64Array.from(values).sort(), { ...sample, mean })
+    values && sorted && mean !== undefined
+      ? appearanceOf({ values, sorted, known: { ...sample, mean }, normality: 'one-test' })
       : undefined
   const need = needOf(method)
   return [

@@ -71,38 +71,44 @@ export function describe(values: readonly number[]): Description {
     quartilesType6: quartilesOf(sorted, 6),
     medianAbsoluteDeviation: median(sorted.map((value) => Math.abs(value - middle)).sort()),
     binWidth: binWidth(sorted),
-    ...appearanceOf(values, sorted, known),
+    ...appearanceOf({ values, sorted, known, normality: 'all-tests' }),
   }
 }
 
 /**
  * Shape, order, fences, and the tests of normality, outliers and order that the readings allow.
  *
- * @param sorted - the same readings, ascending
- * @param known - their moments
+ * @param input.sorted - the same readings, ascending
+ * @param input.known - their moments
+ * @param input.normality - every test that they allow, or the one that fits their number
  */
-export function appearanceOf(values: ArrayLike<number>, sorted: Float64Array, known: Moments): Appearance {
+export function appearanceOf(input: Looked): Appearance {
+  const { values, sorted, known } = input
   const fences = tukeyFences(quartilesOf(sorted))
   return {
     ...shape(values, known),
     ...optional('lag1Autocorrelation', lag1Autocorrelation(values, known)),
     fences: [fences.low, fences.high],
     beyondFences: beyondFences(values, fences),
-    conditions: conditionsOf(values, sorted, known),
+    conditions: conditionsOf(input),
   }
 }
 
-function conditionsOf(
-  values: ArrayLike<number>,
-  sorted: Float64Array,
-  known: Moments,
-): Appearance['conditions'] {
+type Looked = Readonly<{
+  values: ArrayLike<number>
+  sorted: Float64Array
+  known: Moments
+  normality: 'all-tests' | 'one-test'
+}>
+
+function conditionsOf({ values, sorted, known, normality }: Looked): Appearance['conditions'] {
   const { sampleSize: n, standardDeviation } = known
   if (!standardDeviation) return {}
   const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.least && n <= SHAPIRO_WILK_SIZES.most
+  const isForAndersonDarling = n >= ANDERSON_DARLING_LEAST && (normality === 'all-tests' || !isForShapiroWilk)
   return {
     ...(isForShapiroWilk ? { shapiroWilk: shapiroWilk(sorted) } : {}),
-    ...(n >= ANDERSON_DARLING_LEAST ? { andersonDarling: andersonDarling(sorted, known) } : {}),
+    ...(isForAndersonDarling ? { andersonDarling: andersonDarling(sorted, known) } : {}),
     ...(n >= GRUBBS_LEAST
       ? { grubbs: grubbs(values, known), generalizedEsd: { outliers: generalizedEsd(values, OUTLIER_LEVEL) } }
       : {}),

@@ -1,3 +1,4 @@
+import { firstWhole } from '../numeric/wholeSearch'
 import type { Tail, Tails } from './tails'
 
 /** What every discrete distribution of the core can say, of whole numbers k: P(X ≤ k) below, P(X > k) above. */
@@ -30,11 +31,5 @@ export function discreteQuantile(
     tail === 'lower'
       ? tails(k).lower >= probability * (1 - ROUNDING)
       : tails(k).upper <= probability * (1 + ROUNDING)
-  let [below, reached] = [input.least - 1, input.most]
-  while (reached - below > 1) {
-    const middle = Math.floor((below + reached) / 2)
-    if (isReached(middle)) reached = middle
-    else below = middle
-  }
-  return reached
+  return firstWhole(isReached, input.least, input.most)
 }

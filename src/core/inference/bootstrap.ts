@@ -1,9 +1,10 @@
 import { normal } from '../distributions/normal'
 import { median } from '../describe/quantile'
 import { compensatedSum } from '../numeric/compensatedSum'
+import { firstWhole } from '../numeric/wholeSearch'
 import { failure, type Outcome, success } from '../outcome'
 import { problems } from '../wording/problems'
-import { ends, holds, intervalFrom, type IntervalOf } from './interval'
+import { ends, holds, intervalFrom, type IntervalOf, MIRRORED_SIDES } from './interval'
 import type { PointQuestion, PointTest, Procedure } from './procedure'
 import { type Resampled, resample } from './resample'
 import type { MeasuredSample } from './sample'
@@ -74,7 +75,7 @@ type Estimated = Readonly<{
 function estimateOf(sample: MeasuredSample, parameter: Resampled): Estimated {
   const { sampleSize: n, mean, meanRemainder } = sample
   if (parameter === 'median') {
-    const sorted = Float64Array.from(sample.values!).sort()
+    const sorted = sample.sorted!
     const leftOut = sorted.map((_, left) => {
       const at = (place: number) => sorted[place < left ? place : place + 1]!
       return at(Math.ceil((n - 1) / 2) - 1) / 2 + at(Math.floor((n - 1) / 2)) / 2
@@ -172,8 +173,7 @@ function testByInterval(
   const { value, alternative, significanceLevel } = question
   const low = fromLog(Math.log(corrected.tailAt(value, 'upper')))
   const high = fromLog(Math.log(corrected.tailAt(value, 'lower')))
-  const sides = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
-  const { lower, upper } = corrected.endsAt({ beyond: significanceLevel, sides: sides[alternative] })
+  const { lower, upper } = corrected.endsAt({ beyond: significanceLevel, sides: MIRRORED_SIDES[alternative] })
   const moved = (end: number | undefined) => {
     if (end === undefined) return undefined
     return parameter === 'median' ? value + (estimate - end) : value * (estimate / end)
@@ -228,12 +228,6 @@ function testStudentized(
 
 /** How many ascending numbers lie below a value, without those equal to it or with them. */
 function countBelow(sorted: Float64Array, value: number, counted: 'without' | 'with'): number {
-  let [low, high] = [0, sorted.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    const isBelow = counted === 'without' ? sorted[middle]! < value : sorted[middle]! <= value
-    if (isBelow) low = middle + 1
-    else high = middle
-  }
-  return low
+  const isPast = (at: number) => (counted === 'without' ? sorted[at]! >= value : sorted[at]! > value)
+  return firstWhole(isPast, 0, sorted.length)
 }

@@ -1,5 +1,5 @@
 import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from '../claim/hypotheses'
-import { type Ends, type Interval, type IntervalSides } from './interval'
+import { type Ends, type Interval, type IntervalSides, MIRRORED_SIDES } from './interval'
 import type { PointTest, Procedure } from './procedure'
 import { type TailProbability, withFiniteLog } from './tailProbability'
 import type { ToleranceTest } from './toleranceTest'
@@ -64,14 +64,12 @@ function mirrorWay(
     : pointWay(mirror, hypotheses, significanceLevel)
 }
 
-const MIRROR = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
-
 function pointWay(
   mirror: Interval,
   { null: { value }, alternativeSide }: PointHypotheses,
   significanceLevel: number,
 ): WayToDecide {
-  const sides = MIRROR[alternativeSide]
+  const sides = MIRRORED_SIDES[alternativeSide]
   const ends = mirror.endsAt({ beyond: significanceLevel, sides })
   return {
     way: 'interval',

@@ -1,3 +1,5 @@
+import type { Alternative } from '../claim/claim'
+
 export const INTERVAL_SIDES = ['two-sided', 'lower', 'upper'] as const
 export type IntervalSides = (typeof INTERVAL_SIDES)[number]
 
@@ -35,6 +37,13 @@ export function intervalFrom(
     })
   }
 }
+
+/** The side or sides of the interval that mirrors a test: a test that looks below is mirrored by an upper bound. */
+export const MIRRORED_SIDES = {
+  less: 'upper',
+  greater: 'lower',
+  'two-sided': 'two-sided',
+} as const satisfies Readonly<Record<Alternative, IntervalSides>>
 
 /** Drops the ends that do not exist, or lie outside the range of a double. */
 export function ends({

@@ -21,11 +21,10 @@ import { lowerTail, upperTail } from './tailProbability'
  * @see W. Conover (1999), Practical Nonparametric Statistics, 3.1 and 3.4
  */
 export function medianSign(sample: MeasuredSample, claimedValues: readonly number[]): Outcome<Procedure> {
-  const { values } = sample
-  if (!values) return failure(problems.readingsNeeded('sign'))
+  const { values, sorted } = sample
+  if (!values || !sorted) return failure(problems.readingsNeeded('sign'))
   const empty = claimedValues.find((value) => differencesFrom(values, value).differences.length === 0)
   if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
-  const sorted = Float64Array.from(values).sort()
   const estimate = median(sorted)
   const interval = intervalOf(sorted)
   const isMirrored = claimedValues.every(

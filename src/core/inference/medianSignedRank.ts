@@ -34,12 +34,11 @@ export function medianSignedRank(
   correction: ContinuityCorrection,
   claimedValues: readonly number[],
 ): Outcome<Procedure> {
-  const { values } = sample
-  if (!values) return failure(problems.readingsNeeded('signed-rank'))
+  const { values, sorted } = sample
+  if (!values || !sorted) return failure(problems.readingsNeeded('signed-rank'))
   const ranks = claimedValues.map((value) => rank(values, value))
   const empty = ranks.findIndex(({ n }) => n === 0)
   if (empty >= 0) return failure(problems.allEqualToClaim(claimedValues[empty]!))
-  const sorted = Float64Array.from(values).sort()
   const estimate = walshMedian(sorted)
   const interval = intervalOf(sorted, correction)
   const isUntied = ranks.every(({ n, tieSum }) => n === values.length && tieSum === 0)

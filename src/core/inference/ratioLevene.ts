@@ -70,8 +70,11 @@ function testAt(
   }
 }
 
-function absoluteDeviations({ values, mean, meanRemainder }: MeasuredSample, centre: Centre): Float64Array {
-  const middle = centre === 'median' ? median(Float64Array.from(values!).sort()) : undefined
+function absoluteDeviations(
+  { values, sorted, mean, meanRemainder }: MeasuredSample,
+  centre: Centre,
+): Float64Array {
+  const middle = centre === 'median' ? median(sorted!) : undefined
   return Float64Array.from(values!, (value) =>
     Math.abs(middle === undefined ? value - mean! - meanRemainder : value - middle),
   )

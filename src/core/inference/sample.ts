@@ -7,6 +7,8 @@ export type MeasuredSample = Omit<Moments, 'mean'> &
     mean?: number
     /** The readings tested, in the order given; absent for a summary. */
     values?: readonly number[]
+    /** The same, ascending: sorted once for all that needs it. */
+    sorted?: Float64Array
     /** Where each of them stands among all readings, those set aside included; absent where none was. */
     places?: readonly number[]
     setAside: number

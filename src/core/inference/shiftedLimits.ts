@@ -1,5 +1,4 @@
-import type { Ends, IntervalOf } from './interval'
-import { ends } from './interval'
+import { type Ends, ends, type IntervalOf, MIRRORED_SIDES } from './interval'
 import type { PointQuestion } from './procedure'
 
 /**
@@ -11,8 +10,7 @@ export function shiftedLimits(
 ): Ends {
   const { interval, estimate, question } = input
   const { value, alternative, significanceLevel } = question
-  const sides = { less: 'upper', greater: 'lower', 'two-sided': 'two-sided' } as const
-  const { lower, upper } = interval({ beyond: significanceLevel, sides: sides[alternative] })
+  const { lower, upper } = interval({ beyond: significanceLevel, sides: MIRRORED_SIDES[alternative] })
   const moved = (end: number | undefined) => (end === undefined ? undefined : value + (estimate - end))
   return ends({ lower: moved(upper), upper: moved(lower) })
 }

@@ -2,11 +2,6 @@ import type { Pivot } from './pivot'
 
 export type SpreadParameter = 'standard-deviation' | 'variance'
 
-/** A standard deviation on the parameter's scale: itself, or its square. */
-export function onScale(standardDeviation: number, parameter: SpreadParameter): number {
-  return parameter === 'variance' ? standardDeviation ** 2 : standardDeviation
-}
-
 /** The standard deviation of a value on the parameter's scale. */
 export function fromScale(value: number, parameter: SpreadParameter): number {
   return parameter === 'variance' ? Math.sqrt(value) : value

@@ -31,7 +31,7 @@ export type Planned = Readonly<{
 }>
 
 /** Larger samples than this are not planned. */
-const MOST_UNITS = 10_000_000
+export const MOST_PLANNED_UNITS = 10_000_000
 
 /** The power with n units when the true value is `truth`. */
 export function powerOf(plan: Plan, n: number, truth: number): number {
@@ -67,6 +67,11 @@ function pointPower({ method, standardDeviation }: Plan, question: PowerQuestion
   }
 }
 
+/** A spread takes two readings to be told at all. */
+export function leastSize({ method }: Plan): number {
+  return method === 't' || method === 'chi-square' ? 2 : 1
+}
+
 /**
  * How many units must be sampled to reach a power.
  *
@@ -88,11 +93,11 @@ export function sizeFor(plan: Plan, truth: number, power: number): Outcome<Plann
       ? success({ ...sizes, difference })
       : failure(problems.powerNotReached(power, MOST_EXACT_UNITS))
   }
-  const least = plan.method === 't' || plan.method === 'chi-square' ? 2 : 1
+  const least = leastSize(plan)
   const reaches = (n: number) => powerOf(plan, n, truth) >= power
   let high = least
-  while (high < MOST_UNITS && !reaches(high)) high *= 2
-  if (high >= MOST_UNITS) return failure(problems.powerNotReached(power, MOST_UNITS))
+  while (high < MOST_PLANNED_UNITS && !reaches(high)) high *= 2
+  if (high >= MOST_PLANNED_UNITS) return failure(problems.powerNotReached(power, MOST_PLANNED_UNITS))
   const n = firstWhole(reaches, Math.max(least, high / 2), high)
   return success({ n, power: powerOf(plan, n, truth), difference })
 }
