@@ -156,6 +156,12 @@ test.each([
     /--success/,
   ],
   [
+    'a lot size that is no number',
+    ['--column', 'mass', '--where', 'depot = 7', '--claim', 'mean at least 15', '--lot', 'abc'],
+    'wrong-type',
+    /“abc”.*lotSize/,
+  ],
+  [
     'a level that is no number',
     ['--column', 'mass', '--claim', 'mean at least 15', '--alpha', 'five'],
     'wrong-type',

@@ -70,7 +70,9 @@ function evidenceOf(
   const { options, sheet, conditions, claim } = input
   const column = sheet.columns.find(({ name }) => name === input.column)!
   const kept = keptRows(sheet.columns, sheet.rowCount, conditions)
-  const lotSize = options.lot === undefined ? {} : { lotSize: Number(options.lot) }
+  const lot = options.lot === undefined ? undefined : readOption('evidence.lotSize', options.lot)
+  if (lot && !lot.ok) return lot
+  const lotSize = lot ? { lotSize: lot.value } : {}
   if (claim.parameter === 'proportion') return countOf(column, kept, options, lotSize)
   if (column.kind !== 'number') return failure(notANumber(column, kept))
   const values = keptNumbers(column, kept)
@@ -122,17 +124,21 @@ function testOf(options: CsvOptions): Outcome<NonNullable<CheckDocument['test']>
   const test: Record<string, unknown> = options.method === undefined ? {} : { method: options.method }
   for (const [name, text] of Object.entries(figures)) {
     if (text === undefined) continue
-    const reading = readNumber(text, 'point')
-    if (!reading.ok) {
-      return failure({
-        code: 'wrong-type',
-        path: `test.${name}`,
-        message: `“${text}” is not a number. State “test.${name}” as one, such as 0.05.`,
-      })
-    }
+    const reading = readOption(`test.${name}`, text)
+    if (!reading.ok) return reading
     test[name] = reading.value
   }
   return success(test as NonNullable<CheckDocument['test']>)
+}
+
+function readOption(path: string, text: string): Outcome<number> {
+  const reading = readNumber(text, 'point')
+  if (reading.ok) return success(reading.value)
+  return failure({
+    code: 'wrong-type',
+    path,
+    message: `“${text}” is not a number. State “${path}” as one, such as ${path === 'evidence.lotSize' ? '4000' : '0.05'}.`,
+  })
 }
 
 function needed(option: string, what: string) {
