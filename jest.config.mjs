@@ -9,6 +9,8 @@ export default createConfig({
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: {
     '^server-only$': '<rootDir>/tests/emptyModule.ts',
+    // The package offers its CommonJS file only by its path.
+    '^convert$': '<rootDir>/node_modules/convert/dist/index.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@tests/(.*)$': '<rootDir>/tests/$1',
   },

@@ -4,7 +4,8 @@ import type { Claim } from '@/core/claim/claim'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { readClaimText } from '@/intake/claimText'
 import { readNumber } from '@/intake/number'
-import { readRowConditions, type RowCondition } from '@/intake/rowCondition'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import { readRowConditions } from '@/intake/rowCondition'
 import { cellText, type Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import type { Sheet } from '@/intake/sheet/readSheet'
@@ -38,18 +39,17 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
     return failure(needed('--claim', 'the claim, such as "mean at least 15 kg"'))
   const claim = readClaimText(options.claim)
   if (!claim.ok) return claim
-  const conditions = readRowConditions((options.where ?? []).join(' and '))
-  if (options.where && !conditions.ok) return conditions
+  const kept = keptOf(options.where ?? [])
+  if (!kept.ok) return kept
   const test = testOf(options)
   if (!test.ok) return test
-  const kept = conditions.ok ? conditions.value : []
   const sheet = await readSheetFile({
     file: csv,
-    wanted: [column, ...kept.map((condition) => condition.column)],
+    wanted: [column, ...kept.value.flat().map((condition) => condition.column)],
     missing: options.missing ?? [],
   })
   if (!sheet.ok) return sheet
-  const evidence = evidenceOf({ options, column, sheet: sheet.value, conditions: kept, claim: claim.value })
+  const evidence = evidenceOf({ options, column, sheet: sheet.value, kept: kept.value, claim: claim.value })
   if (!evidence.ok) return evidence
   return success({
     claim: { ...claim.value, wording: options.claim },
@@ -58,24 +58,36 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
   })
 }
 
+/** Every condition stated has to hold: each one's lists are joined to those of the others. */
+function keptOf(where: readonly string[]): Outcome<KeptRows> {
+  let all: KeptRows = []
+  for (const text of where) {
+    const read = readRowConditions(text)
+    if (!read.ok) return read
+    all = all.length === 0 ? read.value : all.flatMap((list) => read.value.map((more) => [...list, ...more]))
+  }
+  return success(all)
+}
+
 function evidenceOf(
   input: Readonly<{
     options: CsvOptions
     column: string
     sheet: Sheet
-    conditions: readonly RowCondition[]
+    kept: KeptRows
     claim: Claim
   }>,
 ): Outcome<CheckDocument['evidence']> {
-  const { options, sheet, conditions, claim } = input
+  const { options, sheet, claim } = input
   const column = sheet.columns.find(({ name }) => name === input.column)!
-  const kept = keptRows(sheet.columns, sheet.rowCount, conditions)
+  const kept = keptRows(sheet, input.kept, 'point')
+  if (!kept.ok) return kept
   const lot = options.lot === undefined ? undefined : readOption('evidence.lotSize', options.lot)
   if (lot && !lot.ok) return lot
   const lotSize = lot ? { lotSize: lot.value } : {}
-  if (claim.parameter === 'proportion') return countOf(column, kept, options, lotSize)
-  if (column.kind !== 'number') return failure(notANumber(column, kept))
-  const values = keptNumbers(column, kept)
+  if (claim.parameter === 'proportion') return countOf(column, kept.value, options, lotSize)
+  if (column.kind !== 'number') return failure(notANumber(column, kept.value))
+  const { values } = keptNumbers(column, kept.value)
   return values.length === 0
     ? failure(noRows(column.name, sheet.rowCount))
     : success({ kind: 'readings', values: [...values], ...lotSize })

@@ -1,9 +1,9 @@
 import 'server-only'
-import { and, eq, max, sql } from 'drizzle-orm'
+import { and, asc, eq, max, sql } from 'drizzle-orm'
 import type { ClaimDraft } from '@/core/claim/draft'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { Connection } from './client'
-import { claims, samples } from './schema'
+import { claims } from './schema'
 
 export type StoredClaim = Readonly<{
   id: string
@@ -14,34 +14,38 @@ export type StoredClaim = Readonly<{
 }>
 
 export async function findClaim(db: Connection, id: string): Promise<StoredClaim | undefined> {
-  const row = await db.query.claims.findFirst({ where: eq(claims.id, id), with: { sample: true } })
-  if (!row) return undefined
-  const { caseId, revision, updatedAt } = row
-  return { id, caseId, revision, updatedAt, draft: draftOf(row, row.sample) }
+  const row = await db.query.claims.findFirst({ where: eq(claims.id, id) })
+  return row && storedClaim(row)
 }
 
-/** Puts a claim and its sample behind the last ones of a case. */
+/** The claims that a sample serves. */
+export async function listClaimsOf(db: Connection, sampleId: string): Promise<readonly StoredClaim[]> {
+  const rows = await db.query.claims.findMany({
+    where: eq(claims.sampleId, sampleId),
+    orderBy: asc(claims.position),
+  })
+  return rows.map(storedClaim)
+}
+
+/** Puts a claim behind the last one of a case. */
 export async function insertClaim(
   db: Connection,
   claim: Readonly<{
     id: string
-    sampleId: string
     caseId: string
     draft: ClaimDraft
     outcome: FindingOutcome | null
     now: Date
   }>,
 ): Promise<void> {
-  const { id, sampleId, caseId, outcome, now } = claim
-  const { readings, decimalMark, ...words } = claim.draft
-  const times = { createdAt: now, updatedAt: now }
+  const { id, caseId, draft, outcome, now } = claim
   const [last] = await db
     .select({ position: max(claims.position) })
     .from(claims)
     .where(eq(claims.caseId, caseId))
   const position = (last?.position ?? 0) + 1
-  await db.insert(samples).values({ id: sampleId, caseId, readings, decimalMark, ...times })
-  await db.insert(claims).values({ id, caseId, sampleId, position, ...words, outcome, revision: 1, ...times })
+  const times = { createdAt: now, updatedAt: now }
+  await db.insert(claims).values({ id, caseId, position, ...draft, outcome, revision: 1, ...times })
 }
 
 /**
@@ -59,36 +63,26 @@ export async function updateClaim(
     now: Date
   }>,
 ): Promise<number | undefined> {
-  const { id, outcome, now: updatedAt } = change
-  const { readings, decimalMark, ...words } = change.draft
+  const { id, draft, outcome, now: updatedAt } = change
   const [changed] = await db
     .update(claims)
-    .set({ ...words, outcome, updatedAt, revision: sql`${claims.revision} + 1` })
+    .set({ ...draft, outcome, updatedAt, revision: sql`${claims.revision} + 1` })
     .where(and(eq(claims.id, id), eq(claims.revision, change.revision)))
-    .returning({ revision: claims.revision, sampleId: claims.sampleId })
-  if (!changed) return undefined
-  await db.update(samples).set({ readings, decimalMark, updatedAt }).where(eq(samples.id, changed.sampleId))
-  return changed.revision
+    .returning({ revision: claims.revision })
+  return changed?.revision
 }
 
-type Words = Omit<ClaimDraft, 'readings' | 'decimalMark'>
+/** What a claim's check comes to after its sample has changed; the claim itself stays the same revision. */
+export async function updateOutcome(
+  db: Connection,
+  id: string,
+  outcome: FindingOutcome | null,
+): Promise<void> {
+  await db.update(claims).set({ outcome }).where(eq(claims.id, id))
+}
 
-function draftOf(words: Words, sample: Pick<ClaimDraft, 'readings' | 'decimalMark'>): ClaimDraft {
-  return {
-    source: words.source,
-    wording: words.wording,
-    quantity: words.quantity,
-    relation: words.relation,
-    claimedValue: words.claimedValue,
-    toleranceBelow: words.toleranceBelow,
-    toleranceAbove: words.toleranceAbove,
-    unit: words.unit,
-    burden: words.burden,
-    significanceLevel: words.significanceLevel,
-    confidenceLevel: words.confidenceLevel,
-    knownStandardDeviation: words.knownStandardDeviation,
-    decimals: words.decimals,
-    readings: sample.readings,
-    decimalMark: sample.decimalMark,
-  }
+function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
+  const { id, caseId, revision, updatedAt, position, createdAt, outcome, ...words } = row
+  const kept = words.kept.map((list) => [...list])
+  return { id, caseId, revision, updatedAt, draft: { ...words, kept } }
 }

@@ -1,12 +1,16 @@
 import { v7 as uuidv7 } from 'uuid'
-import { EMPTY_DRAFT } from '@/core/claim/draft'
+import { EMPTY_CLAIM } from '@/core/claim/draft'
+import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
 import { findCase, insertCase, listCases, updateCase } from './caseRepository'
-import { findClaim, insertClaim, updateClaim } from './claimRepository'
+import { findClaim, insertClaim, listClaimsOf, updateClaim } from './claimRepository'
 import { type Database, openMemoryDatabase } from './client'
+import { findSample, insertSample, listSamples, updateSample } from './sampleRepository'
 
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-03T10:43:00Z')
-const draft = { ...EMPTY_DRAFT, claimedValue: '15.0', readings: '14.93\n15,x\n', unit: 'kg' }
+const typed = { ...EMPTY_SAMPLE, readings: '14.93\n15,x\n' }
+const condition = { column: 'line', relation: 'is', value: 'A', upTo: '' } as const
+const words = { ...EMPTY_CLAIM, claimedValue: '15,x', unit: 'kg', kept: [[condition]] }
 
 let db: Database
 beforeAll(async () => {
@@ -27,45 +31,72 @@ async function newCase(reference = 'WH-014') {
   return id
 }
 
-async function newClaim(caseId: string) {
+async function newSample(caseId: string) {
   const id = uuidv7()
-  await insertClaim(db, { id, sampleId: uuidv7(), caseId, draft, outcome: null, now })
+  await insertSample(db, { id, caseId, draft: typed, now })
   return id
+}
+
+async function newClaim(caseId: string, sampleId?: string) {
+  const id = uuidv7()
+  const draft = { ...words, sampleId: sampleId ?? (await newSample(caseId)) }
+  await insertClaim(db, { id, caseId, draft, outcome: null, now })
+  return { id, draft }
 }
 
 test('a claim comes back as it was typed, what cannot be read included', async () => {
   const caseId = await newCase()
-  const id = await newClaim(caseId)
+  const { id, draft } = await newClaim(caseId)
   expect(await findClaim(db, id)).toEqual({ id, caseId, draft, revision: 1, updatedAt: now })
+  const sample = { id: draft.sampleId, caseId, draft: typed, file: null, revision: 1, updatedAt: now }
+  expect(await findSample(db, draft.sampleId)).toEqual(sample)
 })
 
 test('a change is stored with the outcome it came to, and raises the revision', async () => {
   const caseId = await newCase()
-  const id = await newClaim(caseId)
-  const changed = { ...draft, claimedValue: '14.5', readings: '14.93\n15.1' }
+  const { id, draft } = await newClaim(caseId)
+  const changed = { ...draft, claimedValue: '14.5' }
   const change = { id, revision: 1, draft: changed, outcome: 'contradicted', now: later } as const
   expect(await updateClaim(db, change)).toBe(2)
   expect(await findClaim(db, id)).toEqual({ id, caseId, draft: changed, revision: 2, updatedAt: later })
   expect((await findCase(db, caseId))?.claims[0]?.outcome).toBe('contradicted')
 })
 
-test('a change made to an older revision changes nothing, its readings included', async () => {
-  const id = await newClaim(await newCase())
-  const change = (claimedValue: string, readings: string) => ({
+test('a change made to an older revision changes nothing', async () => {
+  const { id, draft } = await newClaim(await newCase())
+  const change = (claimedValue: string) => ({
     id,
     revision: 1,
-    draft: { ...draft, claimedValue, readings },
+    draft: { ...draft, claimedValue },
     outcome: null,
     now: later,
   })
-  expect(await updateClaim(db, change('14', '1'))).toBe(2)
-  expect(await updateClaim(db, change('13', '2'))).toBeUndefined()
-  expect((await findClaim(db, id))?.draft).toMatchObject({ claimedValue: '14', readings: '1' })
+  expect(await updateClaim(db, change('14'))).toBe(2)
+  expect(await updateClaim(db, change('13'))).toBeUndefined()
+  expect((await findClaim(db, id))?.draft).toMatchObject({ claimedValue: '14' })
+  const sample = (readings: string) => ({
+    id: draft.sampleId,
+    revision: 1,
+    draft: { ...typed, readings },
+    now: later,
+  })
+  expect(await updateSample(db, sample('1'))).toBe(2)
+  expect(await updateSample(db, sample('2'))).toBeUndefined()
+  expect((await findSample(db, draft.sampleId))?.draft).toMatchObject({ readings: '1' })
+})
+
+test('a sample serves several claims of its case', async () => {
+  const caseId = await newCase()
+  const sampleId = await newSample(caseId)
+  const claims = [await newClaim(caseId, sampleId), await newClaim(caseId, sampleId)]
+  await newClaim(caseId)
+  expect((await listClaimsOf(db, sampleId)).map(({ id }) => id)).toEqual(claims.map(({ id }) => id))
+  expect(await listSamples(db, caseId)).toHaveLength(2)
 })
 
 test('the claims of a case stand in the order in which they were added', async () => {
   const caseId = await newCase()
-  const ids = [await newClaim(caseId), await newClaim(caseId), await newClaim(caseId)]
+  const ids = [await newClaim(caseId), await newClaim(caseId), await newClaim(caseId)].map(({ id }) => id)
   expect((await findCase(db, caseId))?.claims.map(({ id }) => id)).toEqual(ids)
 })
 
@@ -86,8 +117,8 @@ test('what is not there is said to be missing', async () => {
 
 test('the database itself refuses words that the schema does not know', async () => {
   const caseId = await newCase()
-  const wrong = { ...draft, relation: 'about' as 'within' }
+  const wrong = { ...words, sampleId: await newSample(caseId), relation: 'about' as 'within' }
   await expect(
-    insertClaim(db, { id: uuidv7(), sampleId: uuidv7(), caseId, draft: wrong, outcome: null, now }),
+    insertClaim(db, { id: uuidv7(), caseId, draft: wrong, outcome: null, now }),
   ).rejects.toMatchObject({ cause: { constraint: 'claims_relation_known' } })
 })

@@ -1,4 +1,4 @@
-import type { DecimalMark } from '@/core/claim/draft'
+import type { DecimalMark } from '@/core/typed'
 
 export type NumberReading =
   | Readonly<{ ok: true; value: number }>

@@ -1,14 +1,28 @@
 import { check } from '@/core/check/check'
-import { type ClaimDraft, EMPTY_DRAFT } from '@/core/claim/draft'
-import { readDraft } from './readDraft'
+import { type ClaimDraft, EMPTY_CLAIM } from '@/core/claim/draft'
+import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
+import { readDraft as readBoth } from './readDraft'
+import { readEvidence } from './readEvidence'
+import { readTypedSheet } from './sheet/typedSheet'
+import { columnFor, takenFrom } from './takenFrom'
 
 const draft: ClaimDraft = {
-  ...EMPTY_DRAFT,
+  ...EMPTY_CLAIM,
+  sampleId: '0198c1de-0000-7000-8000-000000000000',
   quantity: 'net mass',
   claimedValue: '15',
   unit: 'kg',
-  readings: '14.93\n15.02\n14.88',
 }
+const sample: SampleDraft = { ...EMPTY_SAMPLE, readings: '14.93\n15.02\n14.88' }
+
+function readDraft(claim: ClaimDraft, held: SampleDraft = sample) {
+  const taken = takenFrom(readTypedSheet(held), claim, held)
+  return readBoth(
+    claim,
+    readEvidence({ sample: held, taken, column: columnFor(claim, held), unit: claim.unit }),
+  )
+}
+const grams = { ...columnNamed('readings', 'number'), unit: 'g' }
 
 test('makes a check document that the check takes', () => {
   const { document } = readDraft(draft)
@@ -30,7 +44,7 @@ test.each([
   ['', 'there are none yet'],
   ['14.93', 'there is one so far'],
 ])('readings %p are too few', (readings, said) => {
-  const { document, missing } = readDraft({ ...draft, readings })
+  const { document, missing } = readDraft(draft, { ...sample, readings })
   expect(document).toBeUndefined()
   expect(missing[0]?.message).toContain(said)
 })
@@ -76,11 +90,51 @@ test.each([
 })
 
 test('the claim is read while readings are missing, so that its hypotheses can stand', () => {
-  const { claim, document } = readDraft({ ...draft, readings: '' })
+  const { claim, document } = readDraft(draft, { ...sample, readings: '' })
   expect(claim).toMatchObject({ relation: 'at-least', value: 15 })
   expect(document).toBeUndefined()
 })
 
 test.each(['1.5', '-1', '13', 'two'])('refuses %p decimals', (decimals) => {
   expect(readDraft({ ...draft, decimals }).problems[0]?.field).toBe('decimals')
+})
+
+test('readings in another unit are converted, units of different kinds refused', () => {
+  const weighed = { ...sample, readings: '14930 15020', columns: [grams] }
+  expect(readDraft(draft, weighed).document?.evidence).toEqual({ kind: 'readings', values: [14.93, 15.02] })
+  const { document, problems } = readDraft({ ...draft, unit: 'l' }, weighed)
+  expect(document).toBeUndefined()
+  expect(problems[0]?.message).toContain('in g, mass, and the claim in l, volume')
+})
+
+test('a reading that is set aside stays in the sample and out of the test', () => {
+  const setAside = [{ row: 1, reason: 'the scale was knocked', by: 'A. Officer' }]
+  const { document } = readDraft(draft, { ...sample, readings: 'odd 14.93 15.02 14.88', setAside })
+  expect(document?.evidence).toEqual({ kind: 'readings', values: [14.93, 15.02, 14.88], setAside: [0] })
+})
+
+test('rows are kept by conditions on the other columns of a typed sheet', () => {
+  const columns = [columnNamed('line', 'category'), columnNamed('mass', 'number')]
+  const typed = { ...sample, columns, readings: 'A\t14.93\nB\t15.02\nA\t14.88\n' }
+  const kept = [[{ column: 'line', relation: 'is', value: 'A', upTo: '' }]] as const
+  const { document } = readDraft({ ...draft, kept: kept.map((list) => [...list]) }, typed)
+  expect(document?.evidence).toEqual({ kind: 'readings', values: [14.93, 14.88] })
+})
+
+test('summary figures make evidence, a variance as well as a standard deviation', () => {
+  const figures: SampleDraft = { ...sample, kind: 'summary', sampleSize: '12', mean: '14930', spread: '400' }
+  const columns = [grams]
+  expect(readDraft(draft, { ...figures, columns, lotSize: '4000' }).document?.evidence).toEqual({
+    kind: 'summary',
+    n: 12,
+    mean: 14.93,
+    standardDeviation: 0.4,
+    lotSize: 4000,
+  })
+  const squared = readDraft(draft, { ...figures, columns, spreadIs: 'variance' }).document?.evidence
+  expect(squared).toMatchObject({ variance: 0.0004 })
+  expect(readDraft(draft, { ...figures, sampleSize: '' }).missing).toMatchObject([{ field: 'sampleSize' }])
+  expect(readDraft(draft, { ...figures, sampleSize: '1.5' }).problems).toMatchObject([
+    { field: 'sampleSize' },
+  ])
 })

@@ -8,8 +8,10 @@ test('reads a column, and values apart by tabs, spaces and semicolons', () => {
 })
 
 test('points at what is no number by its line, and reads the rest', () => {
-  const { values, unread } = readReadings('Net mass\n14.93\n\n14,88\n15.0x 15.01', 'point')
+  const { values, places, entries, unread } = readReadings('Net mass\n14.93\n\n14,88\n15.0x 15.01', 'point')
   expect(values).toEqual([14.93, 15.01])
+  expect(places).toEqual([1, 4])
+  expect(entries).toEqual(['Net mass', '14.93', '14,88', '15.0x', '15.01'])
   expect(unread).toEqual([
     { line: 1, start: 0, text: 'Net mass', reason: 'not-a-number' },
     { line: 4, start: 16, text: '14,88', reason: 'other-decimal-mark' },
@@ -18,7 +20,13 @@ test('points at what is no number by its line, and reads the rest', () => {
 })
 
 test('nothing typed is no readings', () => {
-  expect(readReadings('', 'point')).toEqual({ values: [], unread: [], lineCount: 1 })
+  expect(readReadings('', 'point')).toEqual({
+    values: [],
+    places: [],
+    entries: [],
+    unread: [],
+    lineCount: 1,
+  })
 })
 
 test('what is written with any separator is read back', () => {

@@ -1,4 +1,4 @@
-import type { DecimalMark } from '@/core/claim/draft'
+import type { DecimalMark } from '@/core/typed'
 import { type NumberReading, readNumber } from './number'
 
 export type UnreadEntry = Readonly<{
@@ -7,11 +7,15 @@ export type UnreadEntry = Readonly<{
   /** Where the entry begins in the whole text, counted from 0. */
   start: number
   text: string
-  reason: Extract<NumberReading, { ok: false }>['reason']
+  reason: Extract<NumberReading, { ok: false }>['reason'] | 'not-a-date'
 }>
 
 export type Readings = Readonly<{
   values: readonly number[]
+  /** Which entry each value is, counted from 0 over all entries, those that are no numbers too. */
+  places: readonly number[]
+  /** Every entry as it stands in the text. */
+  entries: readonly string[]
   /** Entries that are no numbers. They stay in the text and out of the figures. */
   unread: readonly UnreadEntry[]
   lineCount: number
@@ -24,7 +28,9 @@ const LINE_END = /^[\r\n]/
 /** Reads typed or pasted readings: one a line, or separated by tabs, spaces or semicolons. */
 export function readReadings(text: string, decimalMark: DecimalMark): Readings {
   const values: number[] = []
+  const places: number[] = []
   const unread: UnreadEntry[] = []
+  const entries: string[] = []
   let line = 1
   for (const { 0: piece, index: start } of text.matchAll(PIECE)) {
     if (LINE_END.test(piece)) {
@@ -32,21 +38,32 @@ export function readReadings(text: string, decimalMark: DecimalMark): Readings {
       continue
     }
     const reading = readNumber(piece, decimalMark)
-    if (reading.ok) values.push(reading.value)
-    else addUnread(unread, { line, start, text: piece, reason: reading.reason }, text)
+    if (reading.ok) {
+      places.push(entries.length)
+      values.push(reading.value)
+      entries.push(piece)
+      continue
+    }
+    const entry = { line, start, text: piece, reason: reading.reason }
+    const last = unread.at(-1)
+    if (last && isOneText(last, entry, text)) {
+      const whole = text.slice(last.start, start + piece.length)
+      unread[unread.length - 1] = { ...last, text: whole }
+      entries[entries.length - 1] = whole
+    } else {
+      unread.push(entry)
+      entries.push(piece)
+    }
   }
-  return { values, unread, lineCount: line }
+  return { values, places, entries, unread, lineCount: line }
 }
 
 /** Words that stand side by side, "half a reading", make one entry. */
-function addUnread(unread: UnreadEntry[], entry: UnreadEntry, text: string): void {
-  const last = unread.at(-1)
-  const end = last ? last.start + last.text.length : 0
-  const isOneText =
-    last?.line === entry.line &&
+function isOneText(last: UnreadEntry, next: UnreadEntry, text: string): boolean {
+  return (
+    last.line === next.line &&
     last.reason === 'not-a-number' &&
-    entry.reason === 'not-a-number' &&
-    /^ +$/.test(text.slice(end, entry.start))
-  if (!isOneText) unread.push(entry)
-  else unread[unread.length - 1] = { ...last, text: text.slice(last.start, entry.start + entry.text.length) }
+    next.reason === 'not-a-number' &&
+    /^ +$/.test(text.slice(last.start + last.text.length, next.start))
+  )
 }

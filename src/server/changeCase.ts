@@ -1,14 +1,17 @@
 import 'server-only'
 import { z } from 'zod'
-import { EMPTY_DRAFT, storedText } from '@/core/claim/draft'
+import { EMPTY_CLAIM } from '@/core/claim/draft'
 import { failure, type Outcome, success } from '@/core/outcome'
+import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
+import { storedText } from '@/core/typed'
 import { insertCase, updateCase } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
-import type { Connection } from '@/data/client'
+import { type Connection, inTransaction } from '@/data/client'
 import { database } from './database'
 import { isIdentifier, newIdentifier } from './identifier'
 import { readInput } from './input'
 import { notFound } from './problems'
+import { addSample } from './saveSample'
 
 const caseWords = z.strictObject({
   reference: storedText(100),
@@ -20,8 +23,7 @@ const caseWords = z.strictObject({
 export async function openCase(now: Date): Promise<Readonly<{ caseId: string; claimId: string }>> {
   const caseId = newIdentifier()
   const empty = { reference: '', subject: '', party: '' }
-  const db = await database()
-  return db.transaction(async (transaction) => {
+  return inTransaction(await database(), async (transaction) => {
     await insertCase(transaction, { id: caseId, ...empty, createdAt: now, updatedAt: now })
     return { caseId, claimId: await insertEmptyClaim(transaction, caseId, now) }
   })
@@ -30,10 +32,21 @@ export async function openCase(now: Date): Promise<Readonly<{ caseId: string; cl
 /** Adds a claim, still to be filled in, to a case. */
 export async function addClaim(caseId: string, now: Date): Promise<Outcome<Readonly<{ claimId: string }>>> {
   if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
-  const db = await database()
-  return db.transaction(async (transaction) => {
+  return inTransaction(await database(), async (transaction) => {
     if (!(await updateCase(transaction, caseId, { updatedAt: now }))) return failure(notFound('case', caseId))
     return success({ claimId: await insertEmptyClaim(transaction, caseId, now) })
+  })
+}
+
+/** Adds a sample, still to be brought in, to a case. */
+export async function addEmptySample(
+  caseId: string,
+  now: Date,
+): Promise<Outcome<Readonly<{ sampleId: string }>>> {
+  if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
+  return inTransaction(await database(), async (transaction) => {
+    if (!(await updateCase(transaction, caseId, { updatedAt: now }))) return failure(notFound('case', caseId))
+    return success({ sampleId: await addSample(transaction, { caseId, draft: EMPTY_SAMPLE, now }) })
   })
 }
 
@@ -52,6 +65,7 @@ export async function saveCase(
 
 async function insertEmptyClaim(db: Connection, caseId: string, now: Date): Promise<string> {
   const id = newIdentifier()
-  await insertClaim(db, { id, sampleId: newIdentifier(), caseId, draft: EMPTY_DRAFT, outcome: null, now })
+  const sampleId = await addSample(db, { caseId, draft: EMPTY_SAMPLE, now })
+  await insertClaim(db, { id, caseId, draft: { ...EMPTY_CLAIM, sampleId }, outcome: null, now })
   return id
 }

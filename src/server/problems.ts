@@ -1,7 +1,7 @@
 import 'server-only'
 import type { Problem } from '@/core/outcome'
 
-export function notFound(kind: 'case' | 'claim', id: string): Problem {
+export function notFound(kind: 'case' | 'claim' | 'sample', id: string): Problem {
   return {
     code: 'not-found',
     path: `${kind}Id`,
@@ -9,10 +9,10 @@ export function notFound(kind: 'case' | 'claim', id: string): Problem {
   }
 }
 
-export function changedElsewhere(): Problem {
+export function changedElsewhere(kind: 'claim' | 'sample'): Problem {
   return {
     code: 'changed-elsewhere',
     path: 'revision',
-    message: 'This claim was changed in another window since it was read here, so nothing was overwritten.',
+    message: `This ${kind} was changed in another window since it was read here, so nothing was overwritten.`,
   }
 }

@@ -2,20 +2,31 @@ import 'server-only'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
+import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
 import { database } from './database'
 import { isIdentifier } from './identifier'
 import { notFound } from './problems'
 
-/** A claim with the case that it belongs to. */
+/** A claim with its sample, and with the case that both belong to. */
 export async function readClaim(
   caseId: string,
   claimId: string,
-): Promise<Readonly<{ claim: StoredClaim; ownCase: CaseWithClaims }> | undefined> {
+): Promise<
+  | Readonly<{
+      claim: StoredClaim
+      sample: StoredSample
+      ownCase: CaseWithClaims
+      samples: readonly SampleLine[]
+    }>
+  | undefined
+> {
   if (!isIdentifier(caseId) || !isIdentifier(claimId)) return undefined
   const db = await database()
   const claim = await findClaim(db, claimId)
   const ownCase = claim?.caseId === caseId ? await findCase(db, caseId) : undefined
-  return claim && ownCase ? { claim, ownCase } : undefined
+  const sample = claim && (await findSample(db, claim.draft.sampleId))
+  if (!claim || !sample || !ownCase) return undefined
+  return { claim, sample, ownCase, samples: await listSamples(db, caseId) }
 }
 
 /** A claim as it is stored, and its revision. */

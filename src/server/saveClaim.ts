@@ -4,6 +4,8 @@ import { claimDraftSchema } from '@/core/claim/draft'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { updateCase } from '@/data/caseRepository'
 import { findClaim, updateClaim } from '@/data/claimRepository'
+import { inTransaction } from '@/data/client'
+import { findSample } from '@/data/sampleRepository'
 import { database } from './database'
 import { isIdentifier } from './identifier'
 import { readInput } from './input'
@@ -25,13 +27,14 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
   if (!change.ok) return change
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   const { draft, revision } = change.value
-  const db = await database()
-  return db.transaction(async (transaction): Promise<Outcome<Saved>> => {
+  return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
     const stored = await findClaim(transaction, claimId)
     if (!stored) return failure(notFound('claim', claimId))
-    const outcome = outcomeOf(draft)
+    const sample = await findSample(transaction, draft.sampleId)
+    if (sample?.caseId !== stored.caseId) return failure(notFound('sample', draft.sampleId))
+    const outcome = await outcomeOf(transaction, draft, sample)
     const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })
-    if (next === undefined) return failure(changedElsewhere())
+    if (next === undefined) return failure(changedElsewhere('claim'))
     await updateCase(transaction, stored.caseId, { updatedAt: now })
     return success({ revision: next, savedAt: now.toISOString() })
   })

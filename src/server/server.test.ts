@@ -1,12 +1,17 @@
 import { v7 as uuidv7 } from 'uuid'
-import { EMPTY_DRAFT } from '@/core/claim/draft'
+import { type ClaimDraft, EMPTY_CLAIM } from '@/core/claim/draft'
 import type { Outcome } from '@/core/outcome'
+import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { type Database, openMemoryDatabase } from '@/data/client'
 import { addClaim, openCase, saveCase } from './changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { readCase, readDocket } from './docket'
 import { readClaim } from './readClaim'
+import { importSheet } from './importSheet'
+import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './readSample'
 import { saveClaim } from './saveClaim'
+import { saveSample } from './saveSample'
+import { unpackColumns } from '@/intake/sheet/columnBytes'
 
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-03T10:43:00Z')
@@ -23,19 +28,32 @@ function valueOf<T>(outcome: Outcome<T>): T {
   return outcome.value
 }
 
+/** A new case, its claim as stored, and the sample that it is held against. */
+async function newCase() {
+  const { caseId, claimId } = await openCase(now)
+  const draft: ClaimDraft = (await readClaim(caseId, claimId))!.claim.draft
+  return { caseId, claimId, sampleId: draft.sampleId, draft: { ...draft, claimedValue: '15' } }
+}
+
+async function saveReadings(sampleId: string, readings: string, more: Partial<SampleDraft> = {}) {
+  const known = valueOf(await readSampleDraft(sampleId))
+  const draft = { ...known.draft, readings, ...more }
+  return saveSample(sampleId, { draft, revision: known.revision, by: 'A. Officer' }, later)
+}
+
 test('a new case has one claim, open until it is filled in', async () => {
   const { caseId, claimId } = await openCase(now)
   const found = await readClaim(caseId, claimId)
-  expect(found?.claim).toMatchObject({ draft: EMPTY_DRAFT, revision: 1 })
+  expect(found?.claim).toMatchObject({ draft: EMPTY_CLAIM, revision: 1 })
   expect(found?.ownCase.claims).toMatchObject([{ id: claimId, outcome: null }])
   valueOf(await addClaim(caseId, later))
   expect((await readCase(caseId))?.claims).toHaveLength(2)
 })
 
 test('a saved claim carries the outcome of its check to the docket, and its case to the top', async () => {
-  const { caseId, claimId } = await openCase(now)
+  const { caseId, claimId, sampleId, draft } = await newCase()
   await openCase(now)
-  const draft = { ...EMPTY_DRAFT, claimedValue: '15', readings: '14.1 14.2 14.0 14.1' }
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1'))
   expect(valueOf(await saveClaim(claimId, { draft, revision: 1 }, later))).toEqual({
     revision: 2,
     savedAt: later.toISOString(),
@@ -45,22 +63,127 @@ test('a saved claim carries the outcome of its check to the docket, and its case
   expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null }])
 })
 
-test('a window that has not seen the last change is told, and overwrites nothing', async () => {
-  const { caseId, claimId } = await openCase(now)
-  const draft = { ...EMPTY_DRAFT, claimedValue: '15' }
+test('a changed sample changes the outcome of every claim that it serves', async () => {
+  const { caseId, claimId, sampleId, draft } = await newCase()
   valueOf(await saveClaim(claimId, { draft, revision: 1 }, now))
-  const late = await saveClaim(claimId, { draft: EMPTY_DRAFT, revision: 1 }, later)
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null }])
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1'))
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'contradicted' }])
+  valueOf(await saveReadings(sampleId, '15.1 15.2 15.0 15.1'))
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'not-contradicted' }])
+})
+
+test('a reading that is set aside and brought back is on the trail, with who, when and why', async () => {
+  const { caseId, sampleId } = await newCase()
+  const setAside = [{ row: 1, reason: 'torn sack', by: 'B. Weigher' }]
+  valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside }))
+  valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside: [] }))
+  expect((await readSampleIn(caseId, sampleId))?.trail).toMatchObject([
+    { action: 'set-aside', who: 'B. Weigher', detail: 'Row 2: torn sack', at: later },
+    { action: 'brought-back', who: 'A. Officer', detail: expect.stringContaining('torn sack'), at: later },
+  ])
+})
+
+test('a window that has not seen the last change is told, and overwrites nothing', async () => {
+  const { caseId, claimId, sampleId, draft } = await newCase()
+  valueOf(await saveClaim(claimId, { draft, revision: 1 }, now))
+  const late = await saveClaim(claimId, { draft: { ...draft, claimedValue: '' }, revision: 1 }, later)
   expect(late).toMatchObject({ ok: false, problem: { code: 'changed-elsewhere' } })
   expect((await readClaim(caseId, claimId))?.claim.draft.claimedValue).toBe('15')
+  valueOf(await saveReadings(sampleId, '1'))
+  const change = { draft: EMPTY_SAMPLE, revision: 1, by: '' }
+  expect(await saveSample(sampleId, change, later)).toMatchObject({ problem: { code: 'changed-elsewhere' } })
+  expect(valueOf(await readSampleDraft(sampleId)).draft.readings).toBe('1')
+})
+
+test('a claim is held against samples of its own case only', async () => {
+  const { claimId, draft } = await newCase()
+  const { sampleId } = await newCase()
+  const saved = await saveClaim(claimId, { draft: { ...draft, sampleId }, revision: 1 }, now)
+  expect(saved).toMatchObject({ ok: false, problem: { code: 'not-found' } })
+})
+
+const EMPTY = { ...EMPTY_CLAIM, sampleId: uuidv7() }
+
+const LOG = 'depot,mass,note\n7,14.1,"a, b"\n8,15.2,\n7,14.2,c\n7,14.0,d\n'
+const bodyOf = async function* (text: string) {
+  for (const half of [text.slice(0, 20), text.slice(20)]) yield new TextEncoder().encode(half)
+}
+
+async function bring(caseId: string, text: string, more: object = {}) {
+  const question = { caseId, fileName: 'log.csv', by: 'A. Officer', body: bodyOf(text), ...more }
+  return importSheet((await kept.trueWeightDatabase)!, question, now)
+}
+
+async function brought(caseId: string, text: string, more: object = {}): Promise<string> {
+  const imported = valueOf(await bring(caseId, text, more))
+  if (imported.is !== 'brought-in') throw new Error('asked where nothing had to be')
+  return imported.sampleId
+}
+
+test('a file becomes a sample with its hash, its columns and an entry on the trail', async () => {
+  const { caseId, claimId, draft } = await newCase()
+  const sampleId = await brought(caseId, LOG)
+  const found = (await readSampleIn(caseId, sampleId))!
+  expect(found.sample.draft).toMatchObject({
+    kind: 'file',
+    name: 'log',
+    columns: [{ name: 'depot' }, {}, {}],
+  })
+  expect(found.sample.file).toMatchObject({ fileName: 'log.csv', fileBytes: LOG.length, rowCount: 4 })
+  expect(found.sample.file?.fileSha256).toMatch(/^[0-9a-f]{64}$/)
+  expect(found.trail).toMatchObject([{ action: 'brought-in', who: 'A. Officer' }])
+  const [mass] = unpackColumns(
+    new Uint8Array(
+      await new Blob([...valueOf(await readPackedColumns(sampleId, ['mass']))] as BlobPart[]).arrayBuffer(),
+    ),
+  )
+  expect(mass?.head).toMatchObject({ name: 'mass', kind: 'number', length: 4 })
+  const condition = { column: 'depot', relation: 'is', value: '7', upTo: '' } as const
+  const held = { ...draft, sampleId, column: 'mass', kept: [[condition]] }
+  valueOf(await saveClaim(claimId, { draft: held, revision: 1 }, now))
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'contradicted' }])
+})
+
+test('the columns of a file keep their names and kinds; what they mean is free', async () => {
+  const { caseId } = await newCase()
+  const sampleId = await brought(caseId, LOG)
+  const { draft } = valueOf(await readSampleDraft(sampleId))
+  const change = (columns: SampleDraft['columns']) =>
+    saveSample(sampleId, { draft: { ...draft, columns }, revision: 1, by: '' }, now)
+  const renamed = draft.columns.map((column) => ({ ...column, name: `${column.name}!` }))
+  expect(await change(renamed)).toMatchObject({ ok: false, problem: { code: 'invalid' } })
+  expect(
+    (await change(draft.columns.map((column) => ({ ...column, codes: '7 = North quay depot' })))).ok,
+  ).toBe(true)
+})
+
+test('words among numbers are asked about, and a file that is refused leaves nothing behind', async () => {
+  const { caseId } = await newCase()
+  const text = 'mass\n14.1\nn/a\n14.2\n'
+  const asked = await bring(caseId, text)
+  expect(valueOf(asked)).toEqual({ is: 'asked', missingWords: [{ column: 'mass', word: 'n/a', count: 1 }] })
+  expect(await bring(caseId, 'a,b\n1,2\n3\n')).toMatchObject({ ok: false, problem: { code: 'uneven-row' } })
+  expect(await readSamplesOf(caseId)).toHaveLength(1)
+  const sampleId = await brought(caseId, text, { missingWords: ['n/a'] })
+  expect((await readSampleIn(caseId, sampleId))?.sample.file?.rowCount).toBe(3)
+})
+
+test('an import that is broken off leaves nothing behind', async () => {
+  const { caseId } = await newCase()
+  const control = new AbortController()
+  const onProgress = () => control.abort()
+  await expect(bring(caseId, LOG, { signal: control.signal, onProgress })).rejects.toThrow()
+  expect(await readSamplesOf(caseId)).toHaveLength(1)
 })
 
 test.each([
   ['no draft', { revision: 1 }],
-  ['an unknown field', { draft: { ...EMPTY_DRAFT, verdict: 'guilty' }, revision: 1 }],
-  ['an unknown relation', { draft: { ...EMPTY_DRAFT, relation: 'about' }, revision: 1 }],
-  ['a revision that is none', { draft: EMPTY_DRAFT, revision: 0 }],
-  ['a text that no database can keep', { draft: { ...EMPTY_DRAFT, unit: '\0' }, revision: 1 }],
-  ['a wording without end', { draft: { ...EMPTY_DRAFT, wording: 'x'.repeat(501) }, revision: 1 }],
+  ['an unknown field', { draft: { ...EMPTY, verdict: 'guilty' }, revision: 1 }],
+  ['an unknown relation', { draft: { ...EMPTY, relation: 'about' }, revision: 1 }],
+  ['a revision that is none', { draft: EMPTY, revision: 0 }],
+  ['a text that no database can keep', { draft: { ...EMPTY, unit: '\0' }, revision: 1 }],
+  ['a wording without end', { draft: { ...EMPTY, wording: 'x'.repeat(501) }, revision: 1 }],
 ])('refuses %s', async (_, input) => {
   const { claimId } = await openCase(now)
   expect(await saveClaim(claimId, input, now)).toMatchObject({ ok: false, problem: { code: 'invalid' } })
@@ -69,7 +192,7 @@ test.each([
 test.each(['00', uuidv7(), "'; drop table claims; --"])('there is no claim and no case %p', async (id) => {
   const missing = { ok: false, problem: { code: 'not-found' } }
   const words = { reference: '', subject: '', party: '' }
-  expect(await saveClaim(id, { draft: EMPTY_DRAFT, revision: 1 }, now)).toMatchObject(missing)
+  expect(await saveClaim(id, { draft: EMPTY, revision: 1 }, now)).toMatchObject(missing)
   expect(await saveCase(id, words, now)).toMatchObject(missing)
   expect(await addClaim(id, now)).toMatchObject(missing)
   expect(await readCase(id)).toBeUndefined()
@@ -93,6 +216,11 @@ test('the demo fills an empty database once, with a contradicted claim', async (
   await fillWithDemo(empty)
   await fillWithDemo(empty)
   const cases = await empty.query.cases.findMany({ with: { claims: true } })
-  expect(cases).toMatchObject([{ reference: 'WH-014', claims: [{ outcome: 'contradicted' }] }])
+  expect(cases.map(({ reference, claims }) => [reference, claims[0]?.outcome])).toEqual([
+    ['WH-014', 'contradicted'],
+    ['WH-017', 'contradicted'],
+    ['WH-021', 'not-contradicted'],
+    ['WH-026', 'not-contradicted'],
+  ])
   await empty.$client.close()
 })

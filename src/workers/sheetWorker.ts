@@ -1,63 +1,174 @@
+import { expose } from 'comlink'
+import { check } from '@/core/check/check'
+import type { CheckDocument } from '@/core/check/request'
 import { failure, type Outcome, success } from '@/core/outcome'
-import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
-import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
-import { type SheetView, takeReadings, viewOf } from '@/intake/sheet/takeReadings'
-
-/** What the page asks of the worker. */
-export type SheetRequest = Readonly<{ id: number }> &
-  (
-    | Readonly<{ ask: 'open'; file: File; format?: SheetFormat | undefined }>
-    | Readonly<{ ask: 'take'; column: string; where: string }>
-  )
-
-export type OpenedSheet = Readonly<{ format: SheetFormat; view: SheetView }>
-
-/** What the worker answers: how far it is, or the answer to a request. */
-export type SheetReply =
-  | Readonly<{ id: number; progress: Readonly<{ rows: number; share: number }> }>
-  | Readonly<{ id: number; opened: Outcome<OpenedSheet> }>
-  | Readonly<{ id: number; taken: Outcome<readonly number[]> }>
+import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
+import { cellText, type Column } from '@/intake/sheet/columns'
+import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
+import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
+import { type SheetView, type Taken, takeReadings, viewOf } from '@/intake/sheet/takeReadings'
+import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import type { DecimalMark } from '@/core/typed'
 
 const BEGINNING = 64 * 1024
-let sheet: Sheet | undefined
+const PREVIEWED_ROWS = 200
 
-const reply = (message: SheetReply) => postMessage(message)
+/** What can be said of a file by its first rows. */
+export type FilePreview = Readonly<{
+  format: SheetFormat
+  doubts: readonly FormatDoubt[]
+  view: SheetView
+  /** Of a workbook: its sheets, and the one that is shown. */
+  sheets: readonly string[]
+  sheet: string
+}>
 
-addEventListener('message', ({ data }: MessageEvent<SheetRequest>) => {
-  if (data.ask === 'open') void open(data)
-  else reply({ id: data.id, taken: taken(data) })
-})
+export type Sort = Readonly<{ name: string; direction: 'rising' | 'falling' }>
+export type ShownRow = Readonly<{ row: number; cells: readonly string[] }>
 
-async function open({ id, file, format: stated }: Extract<SheetRequest, { ask: 'open' }>): Promise<void> {
-  sheet = undefined
-  try {
+/** A stored sheet as it is shown: some of its columns, in an order of its rows. */
+type ShownSheet = Readonly<{
+  sampleId: string
+  rowCount: number
+  names: readonly string[]
+  /** Absent: the order of the file. */
+  sort: Sort | undefined
+}>
+
+type StoredSheet = Readonly<{ rowCount: number; columns: Map<string, Column> }>
+type TakeQuestion = Readonly<{
+  sampleId: string
+  rowCount: number
+  column: string
+  kept: KeptRows
+  mark: DecimalMark
+}>
+
+const stored = new Map<string, StoredSheet>()
+let order: Readonly<{ key: string; rows: Uint32Array }> | undefined
+
+/** What is done away from the page, so that it stays usable however large a sheet is. */
+const sheets = {
+  /** Shows the beginning of a file. */
+  async preview(
+    file: Blob,
+    choice: Readonly<{ format?: SheetFormat; workbookSheet?: string }>,
+  ): Promise<Outcome<FilePreview>> {
     const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
-    const format = stated ?? guessFormat(beginning)
-    const read = await readSheet({
-      source: () => piecesOf(file),
-      format,
-      onProgress: (rows, bytes) => reply({ id, progress: { rows, share: bytes / file.size } }),
+    const opened = await sourceOf(file, beginning, choice.workbookSheet)
+    if (!opened.ok) return opened
+    const { head, source, sheets: names, sheet } = opened.value
+    const format = choice.format ?? guessFormat(head)
+    const read = await readSheet({ source, format, mostRows: PREVIEWED_ROWS })
+    if (!read.ok) return read
+    const doubts = doubtsOf(format, head)
+    return success({ format, doubts, view: viewOf(read.value), sheets: names, sheet })
+  },
+
+  /** What a claim takes from a sheet that is stored: only the columns it needs are fetched, and only once. */
+  async take(question: TakeQuestion): Promise<Outcome<Taken>> {
+    const { sampleId, rowCount, column, kept, mark } = question
+    const names = [column, ...kept.flat().map((condition) => condition.column)]
+    const columns = await columnsOf(sampleId, rowCount, names)
+    return columns.ok ? takeReadings({ columns: columns.value, rowCount }, { column, kept, mark }) : columns
+  },
+
+  /** Rows of a stored sheet as texts, each behind its number in the file. */
+  async rows(
+    { sampleId, rowCount, names, sort }: ShownSheet,
+    window: Readonly<{ from: number; to: number }>,
+  ): Promise<Outcome<readonly ShownRow[]>> {
+    const columns = await columnsOf(sampleId, rowCount, [...names, ...(sort ? [sort.name] : [])])
+    if (!columns.ok) return columns
+    const rows = orderOf(sampleId, sort)
+    const shown = columns.value.slice(0, names.length)
+    const count = Math.max(0, Math.min(window.to, rowCount) - window.from)
+    return success(
+      Array.from({ length: count }, (_, at) => {
+        const row = rows ? rows[window.from + at]! : window.from + at
+        return { row, cells: shown.map((column) => cellText(column, row)) }
+      }),
+    )
+  },
+
+  /** Where a text stands in a stored sheet: places in the order that it is shown in. */
+  async find({ sampleId, rowCount, names, sort }: ShownSheet, text: string): Promise<Outcome<Uint32Array>> {
+    const columns = await columnsOf(sampleId, rowCount, names)
+    return columns.ok ? success(findRows(columns.value, text, orderOf(sampleId, sort))) : columns
+  },
+
+  /** Checks what is too large to be checked between two keystrokes. */
+  check: (document: CheckDocument) => check(document),
+}
+
+export type SheetWorker = typeof sheets
+
+expose(sheets)
+
+/** The rows in the order wanted, kept until another is; the column that it goes by has to be read. */
+function orderOf(sampleId: string, sort: Sort | undefined): Uint32Array | undefined {
+  if (!sort) return undefined
+  const key = JSON.stringify([sampleId, sort])
+  if (order?.key !== key) {
+    const column = stored.get(sampleId)!.columns.get(sort.name)!
+    order = { key, rows: sortedRows(column, sort.direction) }
+  }
+  return order.rows
+}
+
+async function sourceOf(file: Blob, beginning: Uint8Array, workbookSheet: string | undefined) {
+  if (!isWorkbook(beginning))
+    return success({
+      head: beginning,
+      source: (() => piecesOf(file)) as SheetSource,
+      sheets: [] as readonly string[],
+      sheet: '',
     })
-    if (read.ok) sheet = read.value
-    reply({ id, opened: read.ok ? success({ format, view: viewOf(read.value) }) : read })
-  } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error)
-    const message = `The file cannot be read: ${reason}. Choose it once more.`
-    reply({ id, opened: failure({ code: 'file-not-read', path: 'file', message }) })
-  }
+  const workbook = await readWorkbook(new Uint8Array(await file.arrayBuffer()), workbookSheet)
+  if (!workbook.ok) return workbook
+  const { csv, sheets: names, sheet } = workbook.value
+  return success({
+    head: csv.subarray(0, BEGINNING),
+    source: (() => [csv]) as SheetSource,
+    sheets: names,
+    sheet,
+  })
 }
 
-async function* piecesOf(file: File): AsyncGenerator<Uint8Array> {
+async function* piecesOf(file: Blob): AsyncGenerator<Uint8Array> {
   const reader = file.stream().getReader()
-  for (;;) {
-    const { done, value } = await reader.read()
-    if (done) return
-    yield value
+  try {
+    for (;;) {
+      const { done, value } = await reader.read()
+      if (done) return
+      yield value
+    }
+  } finally {
+    await reader.cancel()
   }
 }
 
-function taken({ column, where }: Extract<SheetRequest, { ask: 'take' }>): Outcome<readonly number[]> {
-  if (sheet) return takeReadings(sheet, { column, where })
-  const message = 'No file is open. Choose one first.'
-  return failure({ code: 'no-file', path: 'file', message })
+async function columnsOf(
+  sampleId: string,
+  rowCount: number,
+  names: readonly string[],
+): Promise<Outcome<readonly Column[]>> {
+  const sheet = stored.get(sampleId) ?? { rowCount, columns: new Map<string, Column>() }
+  stored.set(sampleId, sheet)
+  const wanted = [...new Set(names)].filter((name) => !sheet.columns.has(name))
+  if (wanted.length > 0) {
+    const query = wanted.map((name) => `name=${encodeURIComponent(name)}`).join('&')
+    const answer = await fetch(`/api/samples/${sampleId}/columns?${query}`)
+    if (!answer.ok) return failure(notFetched(answer.status))
+    for (const column of unpackColumns(new Uint8Array(await answer.arrayBuffer())).map(columnOfBytes))
+      sheet.columns.set(column.name, column)
+  }
+  return success(names.flatMap((name) => sheet.columns.get(name) ?? []))
+}
+
+function notFetched(status: number) {
+  const message = `The server answered ${status} where the columns were asked for. Load the page again.`
+  return { code: 'columns-not-read', path: 'readings', message }
 }

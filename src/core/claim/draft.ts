@@ -1,17 +1,13 @@
 import { z } from 'zod'
+import { keptRowsSchema } from '../sample/rowCondition'
+import { DECIMAL_MARKS, storedText } from '../typed'
 import { BURDENS, RELATIONS } from './claim'
 
 /** Longer than any label or unit, shorter than a nuisance. */
 const words = storedText(500)
-/** Holds a million readings of fifteen characters. */
-const READINGS_LENGTH = 16_000_000
-
-export const DECIMAL_MARKS = ['point', 'comma'] as const
-export type DecimalMark = (typeof DECIMAL_MARKS)[number]
-
 /**
- * A claim and its evidence as a person types them: texts, half-typed ones too, so that nothing typed is lost or
- * rounded. `readDraft` makes a check document of it.
+ * A claim as a person types it: texts, half-typed ones too, so that nothing typed is lost or rounded. `readDraft` makes a
+ * check document of it and of the sample that it is held against.
  */
 export const claimDraftSchema = z.strictObject({
   /** Who or what makes the claim: "label". */
@@ -32,13 +28,20 @@ export const claimDraftSchema = z.strictObject({
   knownStandardDeviation: words,
   /** For display; empty: from the standard error. */
   decimals: words,
-  readings: storedText(READINGS_LENGTH),
+  /** How numbers are typed in the claim. */
   decimalMark: z.enum(DECIMAL_MARKS),
+  sampleId: z.uuid(),
+  /** The column of the sample's sheet that holds the readings, by its short name; empty: the likely one. */
+  column: words,
+  kept: keptRowsSchema,
 })
 
 export type ClaimDraft = z.infer<typeof claimDraftSchema>
 
-export const EMPTY_DRAFT: ClaimDraft = {
+/** All of a claim but the sample that it is held against. */
+export type ClaimWithoutSample = Omit<ClaimDraft, 'sampleId'>
+
+export const EMPTY_CLAIM: ClaimWithoutSample = {
   source: 'label',
   wording: '',
   quantity: '',
@@ -52,14 +55,7 @@ export const EMPTY_DRAFT: ClaimDraft = {
   confidenceLevel: '',
   knownStandardDeviation: '',
   decimals: '',
-  readings: '',
   decimalMark: 'point',
-}
-
-/** Text that a database can keep: any characters but NUL, which PostgreSQL has no room for. */
-export function storedText(longest: number) {
-  return z
-    .string()
-    .max(longest)
-    .refine((value) => !value.includes('\0'), 'a text without the character NUL')
+  column: '',
+  kept: [],
 }

@@ -1,33 +1,100 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { useRef } from 'react'
-import type { DecimalMark } from '@/core/claim/draft'
+import { useCallback, useRef } from 'react'
+import type { DecimalMark } from '@/core/typed'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
+import { useSample } from '@/ui/sample/SampleProvider'
+import { TextLink } from '@/ui/TextLink'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { BringIn } from './BringIn'
+import { FromSheet } from './FromSheet'
 import { ReadingsField } from './ReadingsField'
-import { SheetFile } from './SheetFile'
+import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
+import { CountField, SummaryFields } from './SummaryFields'
 import { UnreadList } from './UnreadList'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
 const Counted = chakra('p', { base: { marginBottom: '8px' } })
 
-/** What was measured: typed or pasted, with everything that can't be read pointed at. */
-export function EvidenceSection({ number }: Readonly<{ number: number }>) {
-  const { draft, setField, reading } = useWorkbench()
-  const field = useRef<HTMLTextAreaElement>(null)
-  const { values, unread } = reading.readings
+/** What was measured, how it was brought in, and which part of it the claim is held against. */
+export function EvidenceSection({
+  number,
+  caseId,
+  samples,
+}: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
+  const { setField, evidence } = useWorkbench()
+  const { id } = useSample()
+  const useBrought = useCallback(
+    (sampleId: string) => {
+      setField('column', '')
+      setField('kept', [])
+      setField('sampleId', sampleId)
+    },
+    [setField],
+  )
+  const problems = evidence.problems.filter(({ field }) => field !== 'readings' && field !== 'count')
   return (
     <Section id="evidence" number={number} title="Evidence">
+      <SampleChoice samples={samples} />
+      <p>
+        Given as <SampleKindChoice />.{' '}
+        <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent">
+          The whole sample
+        </TextLink>
+      </p>
+      <Given />
+      {problems.map(({ field, message }) => (
+        <Box key={field} role="alert" color="finding.contradicted">
+          {message}
+        </Box>
+      ))}
+      <BringIn caseId={caseId} onBrought={useBrought} />
+    </Section>
+  )
+}
+
+function Given() {
+  const { draft, evidence } = useWorkbench()
+  const { draft: sample } = useSample()
+  switch (sample.kind) {
+    case 'summary':
+      return (
+        <>
+          <SummaryFields unit={sample.columns[0]?.unit || draft.unit} />
+          {evidence.conversion && <p>Converted to the claim’s unit: {evidence.conversion.words}.</p>}
+        </>
+      )
+    case 'count':
+      return <CountField />
+    case 'file':
+      return <FromSheet />
+    default:
+      return sample.columns.length > 1 ? <FromSheet /> : <TypedList />
+  }
+}
+
+/** One list of readings, typed or pasted, with everything that can't be read pointed at. */
+function TypedList() {
+  const { draft, setField: setClaimField, evidence } = useWorkbench()
+  const { draft: sample, setField, typed } = useSample()
+  const field = useRef<HTMLTextAreaElement>(null)
+  const { unread } = typed
+  const unit = sample.columns[0]?.unit || draft.unit
+  return (
+    <>
       <Counted aria-live="polite">
-        {countOf(values.length)}
-        {draft.unit && ` in ${draft.unit}`}, written with a{' '}
+        {countOf(evidence.values.length)}
+        {unit && ` in ${unit}`}, written with a{' '}
         <InlineChoice
           label="Decimal mark"
-          value={draft.decimalMark}
+          value={sample.decimalMark}
           words={MARK_WORDS}
-          onChange={(mark) => setField('decimalMark', mark)}
+          onChange={(mark) => {
+            setField('decimalMark', mark)
+            setClaimField('decimalMark', mark)
+          }}
         />
         {unread.length > 0 && (
           <Box as="span" color="finding.contradicted">
@@ -35,16 +102,16 @@ export function EvidenceSection({ number }: Readonly<{ number: number }>) {
             · {unread.length === 1 ? '1 entry is' : `${unread.length} entries are`} no number and not counted
           </Box>
         )}
+        {evidence.conversion && <> Converted to the claim’s unit: {evidence.conversion.words}.</>}
       </Counted>
       <ReadingsField
         ref={field}
-        value={draft.readings}
+        value={sample.readings}
         onChange={(readings) => setField('readings', readings)}
-        readings={reading.readings}
+        sheet={typed}
       />
-      <UnreadList readings={reading.readings} decimalMark={draft.decimalMark} field={field} />
-      <SheetFile />
-    </Section>
+      <UnreadList unread={unread} decimalMark={sample.decimalMark} field={field} />
+    </>
   )
 }
 

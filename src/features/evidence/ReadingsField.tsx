@@ -2,7 +2,7 @@
 
 import { chakra } from '@chakra-ui/react'
 import { type RefObject, useMemo, useRef } from 'react'
-import type { Readings } from '@/intake/readings'
+import type { TypedSheet } from '@/intake/sheet/typedSheet'
 import { UNREAD_ID } from './UnreadList'
 
 const Frame = chakra('div', {
@@ -62,16 +62,16 @@ const Area = chakra('textarea', {
 export function ReadingsField({
   value,
   onChange,
-  readings,
+  sheet,
   ref,
 }: Readonly<{
   value: string
   onChange: (value: string) => void
-  readings: Readings
+  sheet: TypedSheet
   ref: RefObject<HTMLTextAreaElement | null>
 }>) {
   const gutter = useRef<HTMLDivElement>(null)
-  const { lineCount, unread } = readings
+  const { lineCount, unread } = sheet
   const numbers = useMemo(
     () => Array.from({ length: lineCount }, (_, index) => index + 1).join('\n'),
     [lineCount],

@@ -3,7 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { SheetView } from '@/intake/sheet/takeReadings'
 
-const KIND_WORDS = { number: 'numbers', category: 'texts', text: 'texts' } as const
+const KIND_WORDS = { number: 'numbers', category: 'texts', text: 'texts', date: 'dates' } as const
 const Table = chakra('table', {
   base: { borderCollapse: 'collapse', fontSize: '13px', whiteSpace: 'nowrap' },
 })

@@ -2,9 +2,9 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import type { RefObject } from 'react'
-import type { DecimalMark } from '@/core/claim/draft'
-import { needed } from '@/intake/readDraft'
-import type { Readings, UnreadEntry } from '@/intake/readings'
+import type { DecimalMark } from '@/core/typed'
+import { needed } from '@/intake/fieldReader'
+import type { UnreadEntry } from '@/intake/readings'
 
 export const UNREAD_ID = 'unread-readings'
 /** More than these are counted, not listed. */
@@ -23,11 +23,14 @@ const LineButton = chakra('button', {
 
 /** Entries that are no numbers, each with the line that it stands on; choosing the line marks the entry there. */
 export function UnreadList({
-  readings,
+  unread,
   decimalMark,
   field,
-}: Readonly<{ readings: Readings; decimalMark: DecimalMark; field: RefObject<HTMLTextAreaElement | null> }>) {
-  const { unread } = readings
+}: Readonly<{
+  unread: readonly UnreadEntry[]
+  decimalMark: DecimalMark
+  field: RefObject<HTMLTextAreaElement | null>
+}>) {
   if (unread.length === 0) return null
   const more = unread.length - MOST_LISTED
   return (

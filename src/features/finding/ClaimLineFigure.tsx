@@ -9,16 +9,16 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 /** The claim line of the claim as it stands. It may lag a moment behind what is typed; the figures never do. */
 export function ClaimLineFigure() {
-  const { reading, answer } = useWorkbench()
+  const { evidence, answer } = useWorkbench()
   const { unit, decimals } = useFormats()
   const shown = useDeferredValue(
-    useMemo(() => ({ reading, answer, unit, decimals }), [reading, answer, unit, decimals]),
+    useMemo(() => ({ evidence, answer, unit, decimals }), [evidence, answer, unit, decimals]),
   )
   const drawing = useMemo(() => {
     const result = shown.answer?.ok ? shown.answer : undefined
     const nil = result?.hypotheses.null
     const claimed = nil === undefined ? [] : 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]
-    const { values } = shown.reading.readings
+    const { values } = shown.evidence
     return {
       figures: {
         values,

@@ -1,5 +1,7 @@
 import { ByteDictionary } from './byteDictionary'
+import { type DateOrder, dateText, readDate } from '../date'
 import { cellNumber } from './cellNumber'
+import { type Thousands, withoutThousands } from './thousands'
 
 /** So many cells are kept together: a chunk. */
 export const CHUNK_LENGTH = 65_536
@@ -34,7 +36,10 @@ export type TextColumn = Readonly<{
   missing: number
 }>
 
-export type Column = NumberColumn | CategoryColumn | TextColumn
+/** A column of dates, as days since 1970-01-01, in chunks; a missing cell is NaN. */
+export type DateColumn = Omit<NumberColumn, 'kind'> & Readonly<{ kind: 'date' }>
+
+export type Column = NumberColumn | CategoryColumn | TextColumn | DateColumn
 
 /** What a cell was that its column could not take. */
 export type CellProblem = 'not-a-number' | 'too-large'
@@ -43,6 +48,17 @@ export type CellProblem = 'not-a-number' | 'too-large'
 export type ColumnBuilder = Readonly<{
   add: (bytes: Uint8Array, start: number, end: number) => CellProblem | undefined
   finish: () => Column
+}>
+
+/** How the numbers of a column are written, and which words among them stand for nothing measured. */
+export type NumberWriting = Readonly<{
+  name: string
+  encoding: string
+  /** The decimal mark, as its byte. */
+  mark: number
+  thousands: Thousands
+  /** The word is counted as missing where this is true; else the cell is no number. */
+  isMissing: (word: string) => boolean
 }>
 
 /** Words that people write where nothing was measured. */
@@ -67,15 +83,9 @@ export function isMissingWord(text: string): boolean {
   return MISSING_WORDS.has(text.trim().toLowerCase())
 }
 
-/**
- * A column of numbers.
- *
- * @param input.mark - the decimal mark, as its byte
- * @param input.onMissingWord - told of each cell that has a word where nothing was measured, which counts as missing
- */
-export function numberBuilder(
-  input: Readonly<{ name: string; mark: number; onMissingWord: (word: string) => void }>,
-): ColumnBuilder {
+/** A column of numbers. */
+export function numberBuilder(input: NumberWriting): ColumnBuilder {
+  const decoder = new TextDecoder(input.encoding)
   const chunks: Float64Array[] = []
   let chunk = new Float64Array(0)
   let [length, missing] = [0, 0]
@@ -101,9 +111,13 @@ export function numberBuilder(
         return undefined
       }
       if (value === Infinity || value === -Infinity) return 'too-large'
-      const word = new TextDecoder().decode(bytes.subarray(start, end))
-      if (!isMissingWord(word)) return 'not-a-number'
-      input.onMissingWord(word)
+      const word = decoder.decode(bytes.subarray(start, end))
+      const grouped = withoutThousands(word, input.thousands, input.mark)
+      if (grouped !== undefined) {
+        put(grouped)
+        return undefined
+      }
+      if (!input.isMissing(word)) return 'not-a-number'
       missing += 1
       put(Number.NaN)
       return undefined
@@ -168,6 +182,39 @@ export function textBuilder(input: Readonly<{ name: string; encoding: string }>)
   }
 }
 
+/** A column of texts that are all dates, as dates; undefined where one of them is none. */
+export function asDates(column: CategoryColumn | TextColumn, order: DateOrder): DateColumn | undefined {
+  if (column.missing === column.length) return undefined
+  const days = daysOf(column, order)
+  if (!days) return undefined
+  const { name, length, missing } = column
+  const count = Math.ceil(length / CHUNK_LENGTH)
+  const chunks = Array.from({ length: count }, (_, at) =>
+    days.slice(at * CHUNK_LENGTH, Math.min(length, (at + 1) * CHUNK_LENGTH)),
+  )
+  return { kind: 'date', name, chunks, length, missing }
+}
+
+function daysOf(column: CategoryColumn | TextColumn, order: DateOrder): Float64Array | undefined {
+  const read = (text: string) => (text === '' ? Number.NaN : readDate(text, order))
+  const days = new Float64Array(column.length)
+  if (column.kind === 'text') {
+    for (const [row, text] of column.texts.entries()) {
+      const day = read(text)
+      if (day === undefined) return undefined
+      days[row] = day
+    }
+    return days
+  }
+  const known = ['', ...column.dictionary].map(read)
+  if (known.includes(undefined)) return undefined
+  let row = 0
+  for (const chunk of column.chunks) {
+    for (let i = 0; i < chunk.length; i += 1, row += 1) days[row] = known[chunk[i]!]!
+  }
+  return days
+}
+
 /** Cuts the last chunk to what it holds. */
 function trimmed<T extends Float64Array | Uint16Array>(chunks: readonly T[], length: number): readonly T[] {
   const last = length % CHUNK_LENGTH
@@ -175,12 +222,14 @@ function trimmed<T extends Float64Array | Uint16Array>(chunks: readonly T[], len
   return [...chunks.slice(0, -1), chunks.at(-1)!.slice(0, last) as T]
 }
 
-/** The text of a cell: a number as the language writes it. */
+/** The text of a cell: a number as the language writes it, a date as ISO 8601 has it. */
 export function cellText(column: Column, row: number): string {
   switch (column.kind) {
-    case 'number': {
+    case 'number':
+    case 'date': {
       const value = column.chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!
-      return Number.isNaN(value) ? '' : String(value)
+      if (Number.isNaN(value)) return ''
+      return column.kind === 'date' ? dateText(value) : String(value)
     }
     case 'category': {
       const code = column.chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!

@@ -1,4 +1,6 @@
-import type { DecimalMark } from '@/core/claim/draft'
+import type { DecimalMark } from '@/core/typed'
+import { DATE_ORDERS, type DateOrder, readDate } from '../date'
+import type { Thousands } from './thousands'
 
 export const SEPARATORS = [',', ';', '\t', '|'] as const
 export type Separator = (typeof SEPARATORS)[number]
@@ -10,6 +12,9 @@ export type SheetFormat = Readonly<{
   separator: Separator
   encoding: Encoding
   decimalMark: DecimalMark
+  /** What stands between groups of three digits. */
+  thousands: Thousands
+  dateOrder: DateOrder
   /** Whether the first row names the columns. */
   header: 'first-row' | 'none'
 }>
@@ -25,15 +30,25 @@ const MOST_LINES = 200
  * @param beginning - the first bytes of the file
  */
 export function guessFormat(beginning: Uint8Array): SheetFormat {
-  const bytes = beginning.subarray(0, GUESSED_FROM)
-  const encoding = isUtf8(bytes) ? 'utf-8' : 'windows-1252'
-  const text = new TextDecoder(encoding).decode(bytes)
+  const encoding = isUtf8(beginning.subarray(0, GUESSED_FROM)) ? 'utf-8' : 'windows-1252'
+  const lines = firstLines(beginning, encoding)
+  const separator = guessSeparator(lines)
+  const rows = lines.map((line) => cellsOf(line, separator))
+  const cells = rows.flat()
+  return {
+    separator,
+    encoding,
+    ...guessNumbers(cells, separator),
+    dateOrder: guessDateOrder(cells),
+    header: guessHeader(rows),
+  }
+}
+
+function firstLines(beginning: Uint8Array, encoding: Encoding): readonly string[] {
+  const text = new TextDecoder(encoding).decode(beginning.subarray(0, GUESSED_FROM))
   const lines = text.split(/\r\n|\n|\r/).filter((line) => line !== '')
-  const whole = beginning.length > GUESSED_FROM && lines.length > 1 ? lines.slice(0, -1) : lines
-  const sample = whole.slice(0, MOST_LINES)
-  const separator = guessSeparator(sample)
-  const rows = sample.map((line) => cellsOf(line, separator))
-  return { separator, encoding, decimalMark: guessDecimalMark(rows, separator), header: guessHeader(rows) }
+  const whole = beginning.length >= GUESSED_FROM && lines.length > 1 ? lines.slice(0, -1) : lines
+  return whole.slice(0, MOST_LINES)
 }
 
 function isUtf8(bytes: Uint8Array): boolean {
@@ -59,19 +74,78 @@ function guessSeparator(lines: readonly string[]): Separator {
   return best
 }
 
+/** Stands for a separator within quotes. */
+const HIDDEN = '\u0001'
+
 /** Cells of one line; quoted ones are not taken apart. */
 function cellsOf(line: string, separator: Separator): readonly string[] {
-  const outside = line.replace(/"(?:[^"]|"")*"/g, (quoted) => quoted.replaceAll(separator, ' '))
-  return outside.split(separator).map((cell) => cell.trim().replace(/^"(.*)"$/, '$1'))
+  const outside = line.replace(/"(?:[^"]|"")*"/g, (quoted) => quoted.replaceAll(separator, HIDDEN))
+  return outside.split(separator).map((cell) =>
+    cell
+      .trim()
+      .replace(/^"(.*)"$/, '$1')
+      .replaceAll(HIDDEN, separator),
+  )
 }
 
+/** Numbers whose groups of three digits can be nothing else: two groups, or a group and a decimal mark behind it. */
+const GROUPED: readonly Readonly<{ thousands: Thousands; decimalMark: DecimalMark; pattern: RegExp }>[] = [
+  { thousands: ',', decimalMark: 'point', pattern: /^[+-]?\d{1,3}(,\d{3}(,\d{3})+(\.\d+)?|,\d{3}\.\d+)$/ },
+  { thousands: '.', decimalMark: 'comma', pattern: /^[+-]?\d{1,3}(\.\d{3}(\.\d{3})+(,\d+)?|\.\d{3},\d+)$/ },
+  { thousands: "'", decimalMark: 'point', pattern: /^[+-]?\d{1,3}(['’]\d{3})+(\.\d+)?$/ },
+  { thousands: ' ', decimalMark: 'comma', pattern: /^[+-]?\d{1,3}([ \u00a0\u2009\u202f]\d{3})+,\d+$/ },
+  { thousands: ' ', decimalMark: 'point', pattern: /^[+-]?\d{1,3}([ \u00a0\u2009\u202f]\d{3})+(\.\d+)?$/ },
+]
 const WITH_COMMA = /^[+-]?\d+,\d+$/
 const WITH_POINT = /^[+-]?\d*\.\d+$/
 
-function guessDecimalMark(rows: readonly (readonly string[])[], separator: Separator): DecimalMark {
-  const cells = rows.flat()
+function guessNumbers(
+  cells: readonly string[],
+  separator: Separator,
+): Pick<SheetFormat, 'thousands' | 'decimalMark'> {
+  const grouped = GROUPED.find(({ pattern }) => cells.some((cell) => pattern.test(cell)))
+  if (grouped) return { thousands: grouped.thousands, decimalMark: grouped.decimalMark }
   const count = (pattern: RegExp) => cells.filter((cell) => pattern.test(cell)).length
-  return separator !== ',' && count(WITH_COMMA) > count(WITH_POINT) ? 'comma' : 'point'
+  const isComma = separator !== ',' && count(WITH_COMMA) > count(WITH_POINT)
+  return { thousands: 'none', decimalMark: isComma ? 'comma' : 'point' }
+}
+
+/** The order in which every date of the file is one; the day first where the month might be. */
+function guessDateOrder(cells: readonly string[]): DateOrder {
+  const dates = cells.filter((cell) => DATE_ORDERS.some((order) => readDate(cell, order) !== undefined))
+  const fits = (order: DateOrder) => dates.every((date) => readDate(date, order) !== undefined)
+  return dates.length === 0 ? 'year-first' : (DATE_ORDERS.find(fits) ?? 'day-first')
+}
+
+/** What of a file can be read in two ways: shown with an example of its own, and asked about. */
+export type FormatDoubt = Readonly<{ about: 'thousands' | 'date-order'; example: string }>
+
+const MAYBE_THOUSANDS = /^[+-]?[1-9]\d{0,2}[.,]\d{3}$/
+
+/**
+ * What the guess can't settle: numbers that are all such as "1,234", or dates that are all such as "3/4/2026".
+ *
+ * @param beginning - the first bytes of the file
+ */
+export function doubtsOf(format: SheetFormat, beginning: Uint8Array): readonly FormatDoubt[] {
+  const lines = firstLines(beginning, format.encoding)
+  const cells = lines.flatMap((line) => cellsOf(line, format.separator))
+  const { decimalMark, thousands, dateOrder, separator } = format
+  // Where cells are parted by commas, a point before three digits is the decimal mark.
+  const isPlain = thousands !== 'none' || (decimalMark === 'point' && separator !== ';')
+  const mark = decimalMark === 'comma' ? ',' : '.'
+  const marked = cells.filter((cell) => /^[+-]?\d*[.,]\d+$/.test(cell))
+  const thousand = marked.every((cell) => MAYBE_THOUSANDS.test(cell) && cell.includes(mark))
+    ? marked[0]
+    : undefined
+  const [day, month] = (['day-first', 'month-first'] as const).map((order) =>
+    cells.filter((cell) => readDate(cell, order) !== undefined && readDate(cell, 'year-first') === undefined),
+  )
+  const isEither = day!.length > 0 && day!.length === month!.length && dateOrder !== 'year-first'
+  return [
+    ...(thousand !== undefined && !isPlain ? [{ about: 'thousands', example: thousand } as const] : []),
+    ...(isEither ? [{ about: 'date-order', example: day![0]! } as const] : []),
+  ]
 }
 
 const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i

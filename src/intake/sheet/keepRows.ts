@@ -1,30 +1,55 @@
-import type { RowCondition } from '../rowCondition'
+import type { Problem } from '@/core/outcome'
+import { failure, type Outcome, success } from '@/core/outcome'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import type { DecimalMark } from '@/core/typed'
+import { type CellTest, testCells } from '../rowCondition'
 import { CHUNK_LENGTH, type Column } from './columns'
 
 /**
- * Which rows meet every condition: 1 for a row that is kept, 0 for another.
+ * Which rows are kept: 1 for a row that meets every condition of one of the lists, 0 for another.
  *
  * A category is compared once for each of its texts, not for each of its cells.
  *
- * @param columns - must hold every column that a condition names
+ * @param mark - how numbers in the conditions are written
+ * @returns a mark a row, or the problem `column-not-found` or `condition-not-read`
  */
 export function keptRows(
-  columns: readonly Column[],
-  rowCount: number,
-  conditions: readonly RowCondition[],
-): Uint8Array {
-  const kept = new Uint8Array(rowCount).fill(1)
-  for (const condition of conditions) {
-    const column = columns.find(({ name }) => name === condition.column)!
-    dropRows(kept, column, condition)
+  sheet: Readonly<{ columns: readonly Column[]; rowCount: number }>,
+  kept: KeptRows,
+  mark: DecimalMark,
+): Outcome<Uint8Array> {
+  const { columns, rowCount } = sheet
+  if (kept.length === 0) return success(new Uint8Array(rowCount).fill(1))
+  const all = new Uint8Array(rowCount)
+  for (const list of kept) {
+    const one = new Uint8Array(rowCount).fill(1)
+    for (const condition of list) {
+      const column = columns.find(({ name }) => name === condition.column)
+      if (!column) return failure(columnNotFound(condition.column, columns))
+      const test = testCells(condition, mark)
+      if (!test.ok) return test
+      dropRows(one, column, test.value)
+    }
+    for (let row = 0; row < rowCount; row += 1) all[row]! |= one[row]!
   }
-  return kept
+  return success(all)
 }
 
-function dropRows(kept: Uint8Array, column: Column, { holdsNumber, holdsText }: RowCondition): void {
+export function columnNotFound(name: string, columns: readonly Readonly<{ name: string }>[]): Problem {
+  const names = columns.map((column) => column.name).join(', ')
+  return {
+    code: 'column-not-found',
+    path: 'where',
+    message: `There is no column “${name}”. There are: ${names}.`,
+  }
+}
+
+function dropRows(kept: Uint8Array, column: Column, { holdsNumber, holdsText, holdsDate }: CellTest): void {
   switch (column.kind) {
     case 'number':
       return dropBy(kept, column.chunks, holdsNumber)
+    case 'date':
+      return dropBy(kept, column.chunks, holdsDate)
     case 'category': {
       const holds = ['', ...column.dictionary].map(holdsText)
       return dropBy(kept, column.chunks, (code) => holds[code]!)
@@ -49,18 +74,20 @@ function dropBy(
   }
 }
 
-/** The numbers of the rows that are kept, without the missing ones. */
+/** The numbers of the rows that are kept, without the missing ones, and the row of each. */
 export function keptNumbers(
   { chunks }: Extract<Column, { kind: 'number' }>,
   kept: Uint8Array,
-): readonly number[] {
-  const values: number[] = []
+): Readonly<{ values: readonly number[]; rows: readonly number[] }> {
+  const [values, rows]: [number[], number[]] = [[], []]
   for (const [at, chunk] of chunks.entries()) {
     const from = at * CHUNK_LENGTH
     for (let i = 0; i < chunk.length; i += 1) {
       const value = chunk[i]!
-      if (kept[from + i] === 1 && !Number.isNaN(value)) values.push(value)
+      if (kept[from + i] === 0 || Number.isNaN(value)) continue
+      values.push(value)
+      rows.push(from + i)
     }
   }
-  return values
+  return { values, rows }
 }

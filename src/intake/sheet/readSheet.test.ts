@@ -1,12 +1,19 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { guessFormat, type SheetFormat } from './format'
+import { doubtsOf, guessFormat, type SheetFormat } from './format'
 import { cellNumber } from './cellNumber'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
 import { readSheet, type Sheet } from './readSheet'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
-const PLAIN: SheetFormat = { separator: ',', encoding: 'utf-8', decimalMark: 'point', header: 'first-row' }
+const PLAIN: SheetFormat = {
+  separator: ',',
+  encoding: 'utf-8',
+  decimalMark: 'point',
+  thousands: 'none',
+  dateOrder: 'day-first',
+  header: 'first-row',
+}
 
 /** A file cut into pieces of so many bytes, as a stream would give it. */
 function* piecesOf(bytes: Uint8Array, size: number) {
@@ -224,4 +231,66 @@ test.each([
   ],
 ] as const)('guesses how %j is written', (text, expected) => {
   expect(guessFormat(typeof text === 'string' ? bytesOf(text) : text)).toMatchObject(expected)
+})
+
+test.each([
+  ['a;b\n1.234,50;2\n', { thousands: '.', decimalMark: 'comma' }],
+  ['a,b\n"1,234,567",2\n', { thousands: ',', decimalMark: 'point' }],
+  ["a;b\n1'234.5;2\n", { thousands: "'", decimalMark: 'point' }],
+  ['a;b\n1 234,5;2\n', { thousands: ' ', decimalMark: 'comma' }],
+  ['a,b\n1234.5,2\n', { thousands: 'none', decimalMark: 'point' }],
+  ['day\n14/01/2026\n', { dateOrder: 'day-first' }],
+  ['day\n01/14/2026\n', { dateOrder: 'month-first' }],
+  ['day\n2026-01-14\n', { dateOrder: 'year-first' }],
+])('guesses how the numbers and dates of %j are written', (text, expected) => {
+  expect(guessFormat(bytesOf(text))).toMatchObject(expected)
+})
+
+test.each([
+  ['mass;depot\n1,234;7\n2,500;8\n', [{ about: 'thousands', example: '1,234' }]],
+  ['day\n3/4/2026\n5/4/2026\n', [{ about: 'date-order', example: '3/4/2026' }]],
+  ['mass;depot\n1,23;7\n2,500;8\n', []],
+  ['mass,day\n14.930,14/01/2026\n', []],
+])('what of %j can be read in two ways is asked about', (text, expected) => {
+  const bytes = bytesOf(text)
+  expect(doubtsOf(guessFormat(bytes), bytes)).toEqual(expected)
+})
+
+test('numbers in groups of three are read, and groups of any other size are texts', async () => {
+  const grouped = await read('a;b\n1.234,5;1.23\n-12.345.678;2\n', {
+    separator: ';',
+    decimalMark: 'comma',
+    thousands: '.',
+  })
+  expect(grouped.columns[0]).toMatchObject({ kind: 'number', chunks: [Float64Array.of(1234.5, -12345678)] })
+  expect(grouped.columns[1]?.kind).toBe('category')
+})
+
+test('a column of dates is one, with missing days; one text among them makes it texts', async () => {
+  const dated = await read('day,when\n14/01/2026,14/01/2026\n,soon\n15/01/2026 09:30,\n', {
+    dateOrder: 'day-first',
+  })
+  const [day, when] = dated.columns
+  expect([0, 1, 2].map((row) => cellText(day!, row))).toEqual(['2026-01-14', '', '2026-01-15 09:30'])
+  expect(day).toMatchObject({ kind: 'date', missing: 1 })
+  expect(when?.kind).toBe('category')
+})
+
+test('only the words that were said to be are taken for missing figures', async () => {
+  const text = 'mass\n1\nn/a\nnil\n2\n'
+  expect((await read(text, {}, 9)).columns[0]).toMatchObject({ kind: 'number', missing: 2 })
+  const asked = async (missingWords: readonly string[]) => {
+    const sheet = await readSheet({ source: () => [bytesOf(text)], format: PLAIN, missingWords })
+    return sheet.ok && sheet.value.columns[0]
+  }
+  expect(await asked(['n/a', 'nil'])).toMatchObject({ kind: 'number', missing: 2 })
+  expect(await asked(['n/a'])).toMatchObject({ kind: 'category', missing: 0 })
+})
+
+test('a sheet is looked at by its first rows', async () => {
+  const source = function* () {
+    for (const piece of ['a\n1\n2\n', '3\n4\n', '"never closed\n']) yield bytesOf(piece)
+  }
+  const sheet = await readSheet({ source, format: PLAIN, mostRows: 3 })
+  expect(sheet.ok && sheet.value.rowCount).toBe(4)
 })

@@ -1,11 +1,18 @@
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
-import { type Column, type ColumnBuilder, numberBuilder, textBuilder } from './columns'
+import {
+  asDates,
+  type Column,
+  type ColumnBuilder,
+  isMissingWord,
+  numberBuilder,
+  textBuilder,
+} from './columns'
 import type { SheetFormat } from './format'
 import { RowReader } from './rowReader'
 import { sheetProblems } from './sheetProblems'
 
 /** More columns than any sheet of measurements has. */
-const MOST_COLUMNS = 400
+export const MOST_COLUMNS = 400
 
 export type Sheet = Readonly<{
   columns: readonly Column[]
@@ -24,6 +31,10 @@ export type SheetQuestion = Readonly<{
   format: SheetFormat
   /** The columns wanted, by name; all where absent. */
   wanted?: readonly string[] | undefined
+  /** The words that stand for a figure that is missing; absent: every word that looks like it. */
+  missingWords?: readonly string[] | undefined
+  /** Stops once so many rows were read; absent: reads them all. */
+  mostRows?: number | undefined
   onProgress?: ((rows: number, bytes: number) => void) | undefined
 }>
 
@@ -54,6 +65,8 @@ async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Pr
     if (problem) return failure(problem)
     bytes += chunk.length
     question.onProgress?.(taker.rowCount, bytes)
+    if (taker.rowCount >= (question.mostRows ?? Infinity))
+      return success({ sheet: taker.sheet(), turned: taker.turned })
   }
   const problem = reader.finish() ?? taker.emptiness()
   return problem ? failure(problem) : success({ sheet: taker.sheet(), turned: taker.turned })
@@ -104,13 +117,21 @@ class ColumnTaker {
   }
 
   sheet(): Sheet {
-    const columns = this.builders!.flatMap((builder) => (builder ? [builder.finish()] : []))
+    const { dateOrder } = this.question.format
+    const columns = this.builders!.flatMap((builder) => {
+      const column = builder?.finish()
+      if (!column) return []
+      return [
+        (column.kind === 'category' || column.kind === 'text' ? asDates(column, dateOrder) : undefined) ??
+          column,
+      ]
+    })
     return { columns, rowCount: this.rowCount, names: this.names, missingWords: [...this.missing.values()] }
   }
 
   private begin(bytes: Uint8Array, bounds: Int32Array, count: number): Problem | undefined {
     if (count > MOST_COLUMNS) return sheetProblems.tooManyColumns(count, MOST_COLUMNS)
-    const { encoding, decimalMark, header } = this.question.format
+    const { encoding, decimalMark, thousands, header } = this.question.format
     const decoder = new TextDecoder(encoding)
     this.names = Array.from({ length: count }, (_, i) => {
       const name = header === 'none' ? '' : decoder.decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
@@ -123,17 +144,27 @@ class ColumnTaker {
     this.builders = this.names.map((name, i) => {
       if (wanted && !wanted.includes(name)) return undefined
       if (this.turned.has(i)) return textBuilder({ name, encoding })
-      return numberBuilder({ name, mark, onMissingWord: (word) => this.countMissing(name, word) })
+      return numberBuilder({
+        name,
+        encoding,
+        mark,
+        thousands,
+        isMissing: (word) => this.isMissing(name, word),
+      })
     })
     // What was turned before is known; from here on only what turns in this reading counts.
     this.turned.clear()
     return undefined
   }
 
-  private countMissing(column: string, word: string): void {
+  /** Counts a word that stands for a missing figure. */
+  private isMissing(column: string, word: string): boolean {
+    const { missingWords } = this.question
+    if (!(missingWords ? missingWords.includes(word) : isMissingWord(word))) return false
     const key = `${column}\n${word}`
     const known = this.missing.get(key)
     if (known) known.count += 1
     else this.missing.set(key, { column, word, count: 1 })
+    return true
   }
 }

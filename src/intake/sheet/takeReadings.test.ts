@@ -1,18 +1,29 @@
 import fc from 'fast-check'
-import { readRowConditions } from '../rowCondition'
+import { readRowConditions, testCells, wordsOfKept } from '../rowCondition'
+import { guessFormat } from './format'
 import { readSheet, type Sheet } from './readSheet'
 import { takeReadings, viewOf } from './takeReadings'
 
 async function sheetOf(text: string): Promise<Sheet> {
   const sheet = await readSheet({
     source: () => [new TextEncoder().encode(text)],
-    format: { separator: ',', encoding: 'utf-8', decimalMark: 'point', header: 'first-row' },
+    format: guessFormat(new TextEncoder().encode(text)),
   })
   if (!sheet.ok) throw new Error(sheet.problem.message)
   return sheet.value
 }
 
-const LOG = 'depot,mass,shift,late\n7,14.93,north,no\n8,15.02,south,\n7,,north,yes\n9,14.8,,no\n'
+const LOG = `depot,mass,shift,late,day
+7,14.93,north,no,14/01/2026
+8,15.02,south,,15/01/2026
+7,,north,yes,31/01/2026
+9,14.8,,no,
+`
+
+async function taken(column: string, where: string) {
+  const kept = readRowConditions(where)
+  return kept.ok ? takeReadings(await sheetOf(LOG), { column, kept: kept.value, mark: 'point' }) : kept
+}
 
 test.each([
   ['', [14.93, 15.02, 14.8]],
@@ -23,26 +34,50 @@ test.each([
   ['shift != north', [15.02, 14.8]],
   ['late = ', [15.02]],
   ['mass > 14.9', [14.93, 15.02]],
+  ['depot is 7', [14.93]],
+  ['depot is not 7', [15.02, 14.8]],
+  ['depot one of 7, 9', [14.93, 14.8]],
+  ['depot is between 8 and 9 and late is no', [14.8]],
+  ['mass above 15 or shift is empty', [15.02, 14.8]],
+  ['shift is not empty', [14.93, 15.02]],
+  ['day is 2026-01-14', [14.93]],
+  ['day above 2026-01-14', [15.02]],
+  ['day between 2026-01-01 and 2026-01-15', [14.93, 15.02]],
+  ['day is empty', [14.8]],
 ])('the masses of the rows where “%s”', async (where, expected) => {
-  expect(takeReadings(await sheetOf(LOG), { column: 'mass', where })).toEqual({ ok: true, value: expected })
+  expect(await taken('mass', where)).toMatchObject({ ok: true, value: { values: expected } })
+})
+
+test('what is taken is known by its rows, and rows without a number are counted', async () => {
+  expect(await taken('mass', 'depot is 7')).toEqual({
+    ok: true,
+    value: { values: [14.93], rows: [0], keptCount: 2 },
+  })
+})
+
+test('conditions are said as a sentence that is read back as the same', () => {
+  const sentence = 'depot is one of 7, 9 and mass is between 14 and 15, or shift is empty'
+  const kept = readRowConditions(sentence.replace(', or', ' or'))
+  expect(kept.ok && wordsOfKept(kept.value)).toBe(sentence)
 })
 
 test.each([
   ['mass', 'depot', 'condition-not-read', /depot = 7/],
-  ['mass', 'shift < north', 'condition-not-read', /a number/],
+  ['mass', 'shift < north', 'condition-not-read', /Only numbers and dates/],
   ['mass', 'line = 3', 'column-not-found', /“line”.*depot, mass, shift, late/],
-  ['shift', '', 'column-not-found', /“shift” of numbers/],
+  ['mass', 'day above north', 'condition-not-read', /2026-01-14/],
+  ['shift', '', 'not-numbers', /“shift” is a column of categories, such as “north” in row 1/],
 ])('%s where “%s” is refused', async (column, where, code, message) => {
-  const taken = takeReadings(await sheetOf(LOG), { column, where })
-  expect(taken).toMatchObject({ ok: false, problem: { code } })
-  expect(!taken.ok && taken.problem.message).toMatch(message)
+  const refused = await taken(column, where)
+  expect(refused).toMatchObject({ ok: false, problem: { code } })
+  expect(!refused.ok && refused.problem.message).toMatch(message)
 })
 
 test('a sheet is shown by its first rows and what is missing', async () => {
   const view = viewOf(await sheetOf(LOG))
   expect(view.rowCount).toBe(4)
   expect(view.columns[1]).toEqual({ name: 'mass', kind: 'number', missing: 1 })
-  expect(view.rows[1]).toEqual(['8', '15.02', 'south', ''])
+  expect(view.rows[1]).toEqual(['8', '15.02', 'south', '', '2026-01-15'])
 })
 
 test('a row is kept by exactly one of a condition and its contrary', () => {
@@ -55,7 +90,8 @@ test('a row is kept by exactly one of a condition and its contrary', () => {
       (sign, limit, value) => {
         const holds = (one: string) => {
           const conditions = readRowConditions(`x ${one} ${limit}`)
-          return conditions.ok && conditions.value[0]!.holdsNumber(value)
+          const cells = conditions.ok && testCells(conditions.value[0]![0]!, 'point')
+          return cells && cells.ok && cells.value.holdsNumber(value)
         }
         expect(holds(sign)).toBe(!holds(contrary[sign as '=']))
       },

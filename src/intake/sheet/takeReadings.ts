@@ -1,7 +1,8 @@
-import { failure, type Outcome, success } from '@/core/outcome'
-import { readRowConditions } from '../rowCondition'
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import type { DecimalMark } from '@/core/typed'
 import { cellText, type Column } from './columns'
-import { keptNumbers, keptRows } from './keepRows'
+import { columnNotFound, keptNumbers, keptRows } from './keepRows'
 import type { Sheet } from './readSheet'
 
 /** Rows shown of a sheet before it is used. */
@@ -28,26 +29,47 @@ export function viewOf({ columns, rowCount, missingWords }: Sheet): SheetView {
   }
 }
 
+export type Taken = Readonly<{
+  values: readonly number[]
+  /** The row of each value, counted from 0. */
+  rows: readonly number[]
+  /** Rows that meet the conditions, those without a number too. */
+  keptCount: number
+}>
+
 /**
  * The numbers of one column, of the rows that meet the conditions.
  *
- * @param question.where - conditions as `readRowConditions` reads them; empty for every row
- * @returns the numbers without the missing ones, or the problem `condition-not-read` or `column-not-found`
+ * @param sheet - must hold the column and every column that a condition names
+ * @returns the numbers without the missing ones, or the problem `condition-not-read`, `column-not-found` or `not-numbers`
  */
 export function takeReadings(
-  { columns, rowCount }: Sheet,
-  question: Readonly<{ column: string; where: string }>,
-): Outcome<readonly number[]> {
-  const conditions = question.where.trim() === '' ? success([]) : readRowConditions(question.where)
-  if (!conditions.ok) return conditions
-  const column = columns.find(({ name }) => name === question.column)
-  const named = conditions.value.map((condition) => condition.column)
-  const missing = named.find((name) => !columns.some((known) => known.name === name))
-  if (missing !== undefined || column?.kind !== 'number') {
-    const names = columns.map(({ name }) => name).join(', ')
-    const seen = missing ?? question.column
-    const message = `There is no column “${seen}”${missing === undefined ? ' of numbers' : ''}. The file has: ${names}.`
-    return failure({ code: 'column-not-found', path: 'where', message })
+  sheet: Pick<Sheet, 'columns' | 'rowCount'>,
+  question: Readonly<{ column: string; kept: KeptRows; mark: DecimalMark }>,
+): Outcome<Taken> {
+  const column = sheet.columns.find(({ name }) => name === question.column)
+  if (!column) return failure(columnNotFound(question.column, sheet.columns))
+  if (column.kind !== 'number') return failure(notNumbers(column))
+  const kept = keptRows(sheet, question.kept, question.mark)
+  if (!kept.ok) return kept
+  let keptCount = 0
+  for (const one of kept.value) keptCount += one
+  return success({ ...keptNumbers(column, kept.value), keptCount })
+}
+
+const KIND_WORDS: Readonly<Record<Column['kind'], string>> = {
+  number: 'numbers',
+  category: 'categories',
+  text: 'texts',
+  date: 'dates',
+}
+
+function notNumbers(column: Column): Problem {
+  const row =
+    Array.from({ length: column.length }, (_, at) => at).find((at) => cellText(column, at) !== '') ?? 0
+  return {
+    code: 'not-numbers',
+    path: 'column',
+    message: `“${column.name}” is a column of ${KIND_WORDS[column.kind]}, such as “${cellText(column, row)}” in row ${row + 1}. Name a column of numbers.`,
   }
-  return success(keptNumbers(column, keptRows(columns, rowCount, conditions.value)))
 }

@@ -1,11 +1,26 @@
 import 'server-only'
-import { type ClaimDraft, EMPTY_DRAFT } from '@/core/claim/draft'
+import { type ClaimWithoutSample, EMPTY_CLAIM } from '@/core/claim/draft'
+import { columnNamed, type SampleDraft } from '@/core/sample/sampleDraft'
+import { DEPOT_CODES, deliveryLog } from './deliveryLog'
+
+/** What is known of a sample, and the file that holds its sheet, where there is one. */
+export type DemoSample = Partial<SampleDraft> &
+  Readonly<{
+    file?: Readonly<{
+      name: string
+      bytes: () => Uint8Array
+      labels: Readonly<Record<string, Partial<Words>>>
+    }>
+  }>
+type Words = Readonly<{ label: string; unit: string; codes: string }>
 
 export type DemoCase = Readonly<{
   reference: string
   subject: string
   party: string
-  claims: readonly ClaimDraft[]
+  samples: readonly DemoSample[]
+  /** Each with the place of its sample among those of the case. */
+  claims: readonly (ClaimWithoutSample & Readonly<{ sample: number }>)[]
 }>
 
 /** Net masses of 24 sacks in kg, as weighed; the eighteenth is odd. */
@@ -14,22 +29,147 @@ const SACK_MASSES = [
   15.04, 14.92, 14.52, 14.93, 14.92, 14.94, 14.96, 14.92, 14.79,
 ]
 
+/** Room temperatures in °C that sixteen thermostats held, all set to 21 °C. */
+const ROOM_TEMPERATURES = [
+  21.2, 20.7, 21.4, 20.9, 21.1, 21.6, 20.6, 21, 21.3, 20.8, 21.5, 20.5, 21.1, 21.2, 20.9, 21.3,
+]
+
 /** The winter heating audit of the Skerrow Fair Measures Office. The office, the island and the firms are invented. */
 export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
   {
     reference: 'WH-014',
     subject: 'Brackwater pellet sacks',
     party: 'Brackwater Pelletworks',
+    samples: [
+      {
+        name: 'Sacks of line 2',
+        readings: SACK_MASSES.map((mass) => mass.toFixed(2)).join('\n'),
+        columns: [{ ...columnNamed('mass', 'number'), label: 'Net mass of a sack', unit: 'kg' }],
+        drawnHow: 'two sacks from each of twelve pallets, by lot',
+        drawnAtRandom: 'random',
+        drawnWhen: '2026-01-14',
+        drawnWhere: 'Brackwater, store 2',
+        drawnBy: 'inspector on duty',
+        lot: 'L-0114',
+        lotSize: '960',
+        instrument: 'bench scale 3',
+        resolution: '0.01 kg',
+        calibratedOn: '2025-12-02',
+      },
+    ],
     claims: [
       {
-        ...EMPTY_DRAFT,
+        ...EMPTY_CLAIM,
+        sample: 0,
         source: 'label',
         wording: '15 kg net',
         quantity: 'net mass',
         relation: 'at-least',
         claimedValue: '15',
         unit: 'kg',
-        readings: SACK_MASSES.map((mass) => mass.toFixed(2)).join('\n'),
+      },
+    ],
+  },
+  {
+    reference: 'WH-017',
+    subject: 'Deliveries of the winter',
+    party: 'Brackwater Pelletworks',
+    samples: [
+      {
+        name: 'Delivery log, November to February',
+        file: {
+          name: 'deliveries.csv',
+          bytes: deliveryLog,
+          labels: {
+            delivery: { label: 'Number of the delivery' },
+            day: { label: 'Day of the order' },
+            depot: { label: 'Depot that delivered', codes: DEPOT_CODES },
+            hours: { label: 'From order to delivery', unit: 'h' },
+            sacks: { label: 'Sacks delivered' },
+            signed: { label: 'Signed for by the customer' },
+          },
+        },
+        drawnHow: 'the whole log, as the party handed it in',
+        drawnAtRandom: 'not-random',
+        drawnWhen: '2026-03-02',
+      },
+      {
+        name: 'Deliveries within two days, telephone survey',
+        kind: 'count',
+        count: '186 of 200',
+        drawnHow: 'customers called from the list of buyers, every fiftieth',
+        drawnAtRandom: 'random',
+      },
+    ],
+    claims: [
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'advertisement',
+        wording: 'with you in two days',
+        quantity: 'delivery time',
+        relation: 'at-most',
+        claimedValue: '2',
+        unit: 'd',
+        column: 'hours',
+        kept: [[{ column: 'depot', relation: 'is', value: '7', upTo: '' }]],
+      },
+    ],
+  },
+  {
+    reference: 'WH-021',
+    subject: 'Room thermostats',
+    party: 'Tarn Controls',
+    samples: [
+      {
+        name: 'Sixteen rooms, set to 21 °C',
+        readings: ROOM_TEMPERATURES.map((one) => one.toFixed(1)).join('\n'),
+        columns: [
+          { ...columnNamed('temperature', 'number'), label: 'Room temperature after two hours', unit: '°C' },
+        ],
+        drawnAtRandom: 'random',
+        instrument: 'reference thermometer',
+        resolution: '0.1 °C',
+      },
+    ],
+    claims: [
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'leaflet',
+        wording: 'holds the temperature that you set',
+        quantity: 'room temperature',
+        relation: 'equal-to',
+        claimedValue: '21',
+        unit: '°C',
+      },
+    ],
+  },
+  {
+    reference: 'WH-026',
+    subject: 'Moisture of the pellets',
+    party: 'Brackwater Pelletworks',
+    samples: [
+      {
+        name: 'Laboratory report, forty sacks',
+        kind: 'summary',
+        sampleSize: '40',
+        mean: '7.62',
+        spread: '0.91',
+        columns: [{ ...columnNamed('moisture', 'number'), label: 'Moisture of a sack', unit: '%' }],
+        drawnBy: 'the laboratory',
+      },
+    ],
+    claims: [
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'data sheet',
+        wording: 'never above 8 % on average',
+        quantity: 'moisture',
+        relation: 'at-most',
+        claimedValue: '8',
+        unit: '%',
       },
     ],
   },

@@ -1,8 +1,11 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { type KeyboardEvent, useRef } from 'react'
+import { type KeyboardEvent, useId, useRef } from 'react'
 import { InlineFrame, inlineControl } from './InlineFrame'
+
+/** A text that is offered, and what it means. */
+export type Suggestion = Readonly<{ value: string; meaning?: string }>
 
 const Input = chakra('input', { base: inlineControl })
 
@@ -21,10 +24,14 @@ export function InlineText(
     describedBy?: string
     inputMode?: 'decimal' | 'text'
     maxLength?: number
+    /** Texts that are likely; any other can be typed too. */
+    suggestions?: readonly Suggestion[]
   }>,
 ) {
   const { label, value, placeholder, onChange, isInvalid = false, describedBy, inputMode = 'text' } = props
   const before = useRef(value)
+  const listId = useId()
+  const { suggestions = [] } = props
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter' && event.key !== 'Escape') return
     if (event.key === 'Escape') onChange(before.current)
@@ -41,12 +48,20 @@ export function InlineText(
         htmlSize={1}
         maxLength={props.maxLength ?? 500}
         inputMode={inputMode}
+        list={suggestions.length > 0 ? listId : undefined}
         value={value}
         placeholder={placeholder}
         onFocus={() => (before.current = value)}
         onChange={(event) => onChange(event.target.value)}
         onKeyDown={onKeyDown}
       />
+      {suggestions.length > 0 && (
+        <datalist id={listId}>
+          {suggestions.map((one) => (
+            <option key={one.value} value={one.value} label={one.meaning} />
+          ))}
+        </datalist>
+      )}
     </InlineFrame>
   )
 }

@@ -1,13 +1,13 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import type { ClaimDraft } from '@/core/claim/draft'
+import type { Field } from '@/intake/fieldReader'
 import { useWorkbench } from './WorkbenchProvider'
 
-export const problemsId = (field: keyof ClaimDraft) => `problem-${field}`
+export const problemsId = (field: Field) => `problem-${field}`
 
 /** What is wrong with the texts of some fields, beside them. */
-export function FieldProblems({ fields }: Readonly<{ fields: readonly (keyof ClaimDraft)[] }>) {
+export function FieldProblems({ fields }: Readonly<{ fields: readonly Field[] }>) {
   const { reading } = useWorkbench()
   const problems = reading.problems.filter(({ field }) => fields.includes(field))
   return problems.map(({ field, message }) => (

@@ -1,10 +1,9 @@
 'use client'
 
 import { useCallback, useEffect, useMemo, useRef } from 'react'
-import type { ClaimDraft } from '@/core/claim/draft'
-import { fetchOutcome, putOutcome } from '../saving/fetchOutcome'
-import type { Saved, SaveState } from '../saving/Keeper'
-import { useKeeper } from '../saving/useKeeper'
+import { fetchOutcome, putOutcome } from './fetchOutcome'
+import type { Saved, SaveState } from './Keeper'
+import { useKeeper } from './useKeeper'
 
 export type Saving = Readonly<{
   state: SaveState
@@ -12,22 +11,35 @@ export type Saving = Readonly<{
   takeStored: () => Promise<void>
   /** Stores what is typed here over what another window stored. */
   storeThis: () => Promise<void>
+  /** Stores what is not stored yet, now. */
+  storeNow: () => Promise<void>
 }>
 
-type Stored = Readonly<{ draft: ClaimDraft; revision: number }>
+type Stored<T> = Readonly<{ draft: T; revision: number }>
 
-/** Stores a claim as it changes, unless another window changed it meanwhile. */
-export function useSaving(
-  input: Stored & Readonly<{ claimId: string; setDraft: (draft: ClaimDraft) => void }>,
+/**
+ * Stores a draft as it changes, unless another window changed it meanwhile.
+ *
+ * @param input.address - where it is read and stored
+ * @param input.more - what is sent beside it; the first one given is kept
+ */
+export function useSaving<T>(
+  input: Stored<T> &
+    Readonly<{
+      address: string
+      setDraft: (draft: T) => void
+      more?: () => Readonly<Record<string, unknown>>
+    }>,
 ): Saving {
-  const { draft, setDraft } = input
-  const address = `/api/claims/${input.claimId}`
+  const { draft, setDraft, address } = input
+  const more = useRef(input.more)
   const revision = useRef(input.revision)
   const send = useCallback(
-    async (changed: ClaimDraft) => {
+    async (changed: T) => {
       const answer = await putOutcome<Saved & { revision: number }>(address, {
         draft: changed,
         revision: revision.current,
+        ...more.current?.(),
       })
       if (answer?.ok) revision.current = answer.value.revision
       return answer
@@ -38,7 +50,7 @@ export function useSaving(
 
   useEffect(() => {
     // The browser's way back may show a page as it was before the last change.
-    void fetchOutcome<Stored>(address).then((stored) => {
+    void fetchOutcome<Stored<T>>(address).then((stored) => {
       if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
       revision.current = stored.value.revision
       keeper.adopt(stored.value.draft)
@@ -50,18 +62,19 @@ export function useSaving(
     () => ({
       state,
       takeStored: async () => {
-        const stored = await fetchOutcome<Stored>(address)
+        const stored = await fetchOutcome<Stored<T>>(address)
         if (!stored?.ok) return
         revision.current = stored.value.revision
         keeper.adopt(stored.value.draft)
         setDraft(stored.value.draft)
       },
       storeThis: async () => {
-        const stored = await fetchOutcome<Stored>(address)
+        const stored = await fetchOutcome<Stored<T>>(address)
         if (!stored?.ok) return
         revision.current = stored.value.revision
         await keeper.resume()
       },
+      storeNow: () => keeper.flush(),
     }),
     [state, address, keeper, setDraft],
   )

@@ -1,0 +1,47 @@
+import { refusalOf } from '@/ownSite'
+import { answerWith } from '@/server/answer'
+import { database } from '@/server/database'
+import { isIdentifier } from '@/server/identifier'
+import { importSheet } from '@/server/importSheet'
+import { readImportQuestion } from '@/server/importQuestion'
+import { notFound } from '@/server/problems'
+
+/**
+ * Brings a file in as a sample of the case. The answer is lines of JSON: `{ rows, share }` while it is read, and the outcome at
+ * the end. A request that is broken off leaves nothing behind.
+ */
+export async function POST(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
+  const refusal = refusalOf(request)
+  if (refusal) return new Response(refusal, { status: 403 })
+  const { caseId } = await params
+  const question = readImportQuestion(new URL(request.url).searchParams)
+  if (!question.ok) return answerWith(question)
+  if (!isIdentifier(caseId)) return answerWith({ ok: false, problem: notFound('case', caseId) })
+  const { body, signal } = request
+  const encoder = new TextEncoder()
+  const stream = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const say = (line: unknown) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`))
+      try {
+        const input = { ...question.value, caseId, body: piecesOf(body), signal }
+        const onProgress = (rows: number, share: number) => say({ rows, share })
+        say(await importSheet(await database(), { ...input, onProgress }, new Date()))
+      } catch (error) {
+        if (!signal.aborted) throw error
+      }
+      controller.close()
+    },
+  })
+  return new Response(stream, {
+    headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' },
+  })
+}
+
+async function* piecesOf(body: ReadableStream<Uint8Array> | null): AsyncGenerator<Uint8Array> {
+  const reader = body?.getReader()
+  while (reader) {
+    const { done, value } = await reader.read()
+    if (done) return
+    yield value
+  }
+}

@@ -1,0 +1,16 @@
+import { answerWith, readBody } from '@/server/answer'
+import { readSampleDraft } from '@/server/readSample'
+import { saveSample } from '@/server/saveSample'
+
+type Context = Readonly<{ params: Promise<{ sampleId: string }> }>
+
+export async function GET(_: Request, { params }: Context) {
+  const { sampleId } = await params
+  return answerWith(await readSampleDraft(sampleId))
+}
+
+export async function PUT(request: Request, { params }: Context) {
+  const { sampleId } = await params
+  const body = await readBody(request)
+  return answerWith(body.ok ? await saveSample(sampleId, body.value, new Date()) : body)
+}

@@ -1,0 +1,34 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { SampleView } from '@/features/evidence/SampleView'
+import { SampleSaving } from '@/features/evidence/SampleSaving'
+import { readSampleIn } from '@/server/readSample'
+import { caseTitle } from '@/ui/caseTitle'
+import { PageHeader } from '@/ui/PageHeader'
+import { SampleProvider } from '@/ui/sample/SampleProvider'
+
+type Props = Readonly<{ params: Promise<{ caseId: string; sampleId: string }> }>
+
+export const metadata: Metadata = { title: 'Sample' }
+
+export default async function SamplePage({ params }: Props) {
+  const { caseId, sampleId } = await params
+  const found = await readSampleIn(caseId, sampleId)
+  if (!found) notFound()
+  const { sample, ownCase, trail } = found
+  const { id, draft, revision, file } = sample
+  return (
+    <SampleProvider key={id} sample={{ id, draft, revision, file }}>
+      <PageHeader
+        crumbs={[
+          { text: 'Docket', href: '/' },
+          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          { text: 'Sample' },
+        ]}
+      >
+        <SampleSaving />
+      </PageHeader>
+      <SampleView caseId={caseId} trail={trail} />
+    </SampleProvider>
+  )
+}

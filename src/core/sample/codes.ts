@@ -1,0 +1,19 @@
+/** What a code of a column means. */
+export type Code = Readonly<{ code: string; meaning: string }>
+
+const LINE = /^\s*(.+?)\s*(?:=|\t|;|:)\s*(.*?)\s*$/
+
+/** Reads a code list: one code a line, then "=" (or a tab, a semicolon or a colon) and what it means. */
+export function readCodes(text: string): readonly Code[] {
+  return text.split(/\r\n|\r|\n/).flatMap((line) => {
+    const [, code, meaning] = LINE.exec(line) ?? []
+    return code === undefined || meaning === undefined || meaning === '' ? [] : [{ code, meaning }]
+  })
+}
+
+/** The lines of a code list that are no codes, counted from 1. */
+export function unreadCodeLines(text: string): readonly number[] {
+  return text
+    .split(/\r\n|\r|\n/)
+    .flatMap((line, at) => (line.trim() === '' || readCodes(line).length === 1 ? [] : [at + 1]))
+}

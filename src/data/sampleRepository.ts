@@ -1,0 +1,113 @@
+import 'server-only'
+import { and, asc, eq, sql } from 'drizzle-orm'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import type { Connection } from './client'
+import { samples, trailEntries } from './schema'
+
+/** A file as it was handed in. */
+export type SampleFile = Readonly<{
+  fileName: string
+  fileBytes: number
+  /** In hexadecimal digits. */
+  fileSha256: string
+  rowCount: number
+}>
+
+export type StoredSample = Readonly<{
+  id: string
+  caseId: string
+  draft: SampleDraft
+  file: SampleFile | null
+  revision: number
+  updatedAt: Date
+}>
+
+/** A sample as a list shows it. */
+export type SampleLine = Readonly<{
+  id: string
+  name: string
+  kind: SampleDraft['kind']
+  fileName: string | null
+  rowCount: number | null
+}>
+
+export type TrailEntry = Omit<typeof trailEntries.$inferSelect, 'caseId' | 'sampleId'>
+
+export async function findSample(db: Connection, id: string): Promise<StoredSample | undefined> {
+  const row = await db.query.samples.findFirst({ where: eq(samples.id, id) })
+  if (!row) return undefined
+  const {
+    caseId,
+    revision,
+    createdAt,
+    updatedAt,
+    fileName,
+    fileBytes,
+    fileSha256,
+    rowCount,
+    id: sampleId,
+    ...draft
+  } = row
+  const file =
+    fileName === null || fileBytes === null || fileSha256 === null || rowCount === null
+      ? null
+      : { fileName, fileBytes, fileSha256, rowCount }
+  return { id: sampleId, caseId, draft, file, revision, updatedAt }
+}
+
+/** The samples of a case, the oldest first. */
+export function listSamples(db: Connection, caseId: string): Promise<readonly SampleLine[]> {
+  return db
+    .select({
+      id: samples.id,
+      name: samples.name,
+      kind: samples.kind,
+      fileName: samples.fileName,
+      rowCount: samples.rowCount,
+    })
+    .from(samples)
+    .where(eq(samples.caseId, caseId))
+    .orderBy(asc(samples.createdAt), asc(samples.id))
+}
+
+export async function insertSample(
+  db: Connection,
+  sample: Readonly<{ id: string; caseId: string; draft: SampleDraft; file?: SampleFile; now: Date }>,
+): Promise<void> {
+  const { id, caseId, draft, file, now } = sample
+  await db.insert(samples).values({ id, caseId, ...draft, ...file, createdAt: now, updatedAt: now })
+}
+
+/**
+ * Stores a changed sample, if the change was made to the revision that is stored.
+ *
+ * @returns the new revision, or undefined where the stored sample is another revision, or none
+ */
+export async function updateSample(
+  db: Connection,
+  change: Readonly<{ id: string; revision: number; draft: SampleDraft; now: Date }>,
+): Promise<number | undefined> {
+  const [changed] = await db
+    .update(samples)
+    .set({ ...change.draft, updatedAt: change.now, revision: sql`${samples.revision} + 1` })
+    .where(and(eq(samples.id, change.id), eq(samples.revision, change.revision)))
+    .returning({ revision: samples.revision })
+  return changed?.revision
+}
+
+export async function insertTrailEntry(
+  db: Connection,
+  entry: typeof trailEntries.$inferInsert,
+): Promise<void> {
+  await db.insert(trailEntries).values(entry)
+}
+
+/** What was done with a sample, the first first. */
+export function listTrail(db: Connection, sampleId: string): Promise<readonly TrailEntry[]> {
+  const { id, at, who, action, detail } = trailEntries
+  return db
+    .select({ id, at, who, action, detail })
+    .from(trailEntries)
+    .where(eq(trailEntries.sampleId, sampleId))
+    .orderBy(asc(id))
+}

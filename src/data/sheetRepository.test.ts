@@ -1,0 +1,102 @@
+import fc from 'fast-check'
+import { v7 as uuidv7 } from 'uuid'
+import type { ColumnBytes } from '@/core/sample/columnBytes'
+import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
+import { bytesOfColumn, columnOfBytes, packColumns, unpackColumns } from '@/intake/sheet/columnBytes'
+import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
+import { insertCase } from './caseRepository'
+import { inTransaction, type Database, openMemoryDatabase } from './client'
+import { findColumnHeads, insertColumns, readColumn } from './sheetRepository'
+import { insertSample } from './sampleRepository'
+
+const now = new Date('2026-11-03T10:42:00Z')
+let db: Database
+beforeAll(async () => {
+  db = await openMemoryDatabase()
+})
+afterAll(() => db.$client.close())
+
+async function newSample(): Promise<string> {
+  const [caseId, id] = [uuidv7(), uuidv7()]
+  const words = { reference: '', subject: '', party: '', createdAt: now, updatedAt: now }
+  await insertCase(db, { id: caseId, ...words })
+  await insertSample(db, { id, caseId, draft: EMPTY_SAMPLE, now })
+  return id
+}
+
+const store = (id: string, columns: readonly ColumnBytes[]) =>
+  inTransaction(db, (connection) => insertColumns(connection, id, columns))
+
+async function stored(id: string, names?: readonly string[]): Promise<readonly Column[]> {
+  const heads = await findColumnHeads(db, id, names)
+  return Promise.all(heads.map(async (head) => columnOfBytes(await readColumn(db, id, head))))
+}
+
+const double = fc.oneof(fc.double({ noNaN: true }), fc.constant(Number.NaN))
+const columns: fc.Arbitrary<readonly Column[]> = fc
+  .array(double, { minLength: 1, maxLength: 40 })
+  .chain((cells) => {
+    const length = cells.length
+    const texts = fc.array(fc.string({ unit: 'grapheme' }), { minLength: length, maxLength: length })
+    const codes = fc.array(fc.integer({ min: 0, max: 2 }), { minLength: length, maxLength: length })
+    return fc.tuple(texts, codes).map(([words, numbers]): readonly Column[] => [
+      { kind: 'number', name: 'a', chunks: [Float64Array.from(cells)], length, missing: 0 },
+      {
+        kind: 'category',
+        name: 'b, “b”',
+        chunks: [Uint16Array.from(numbers)],
+        dictionary: ['x', 'ÿ'],
+        length,
+        missing: 1,
+      },
+      { kind: 'text', name: 'c', texts: words, length, missing: 2 },
+      { kind: 'date', name: 'd', chunks: [Float64Array.from(cells)], length, missing: 0 },
+    ])
+  })
+
+test('what is stored comes back bit by bit, and so does what is sent', async () => {
+  await fc.assert(
+    fc.asyncProperty(columns, async (made) => {
+      const id = await newSample()
+      const bytes = made.map(bytesOfColumn)
+      await store(id, bytes)
+      expect(await stored(id)).toEqual(made)
+      const sent = new Uint8Array(await new Blob([...packColumns(bytes)] as BlobPart[]).arrayBuffer())
+      expect(unpackColumns(sent).map(columnOfBytes)).toEqual(made)
+    }),
+    { numRuns: 30 },
+  )
+})
+
+test('a column longer than a chunk is kept in chunks, and read without the others', async () => {
+  const id = await newSample()
+  const length = 2 * CHUNK_LENGTH + 3
+  const cells = Float64Array.from({ length }, (_, row) => row / 7)
+  const chunks = [0, 1, 2].map((at) => cells.slice(at * CHUNK_LENGTH, (at + 1) * CHUNK_LENGTH))
+  const made: Column = { kind: 'number', name: 'long', chunks, length, missing: 0 }
+  const other: Column = {
+    kind: 'text',
+    name: 'other',
+    texts: Array.from({ length }, () => 'x'),
+    length,
+    missing: 0,
+  }
+  await store(id, [other, made].map(bytesOfColumn))
+  expect(await stored(id, ['long'])).toEqual([made])
+  const { rows } = await db.$client.query(
+    'select count(*)::int as n from column_chunks where sample_id = $1',
+    [id],
+  )
+  expect(rows).toEqual([{ n: 6 }])
+})
+
+test('a transaction that fails in the middle of a copy leaves nothing behind', async () => {
+  const id = await newSample()
+  const column: Column = { kind: 'number', name: 'a', chunks: [Float64Array.of(1)], length: 1, missing: 0 }
+  const failing = inTransaction(db, async (connection) => {
+    await insertColumns(connection, id, [bytesOfColumn(column)])
+    throw new Error('stopped')
+  })
+  await expect(failing).rejects.toThrow('stopped')
+  expect(await stored(id)).toEqual([])
+})

@@ -1,0 +1,72 @@
+import 'server-only'
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import type { ColumnBytes, ColumnHead } from '@/core/sample/columnBytes'
+import type { Connection } from './client'
+import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+import { sheetColumns } from './schema'
+
+/** A column's head and where it stands in the sheet, counted from 0. */
+export type PlacedHead = ColumnHead & Readonly<{ position: number }>
+
+const CHUNK_COLUMNS = '"sample_id", "column_position", "position", "cells"'
+
+/** Stores the columns of a sheet: their heads as rows, their cells as chunks, by binary copy. */
+export async function insertColumns(
+  connection: Connection,
+  sampleId: string,
+  columns: readonly ColumnBytes[],
+): Promise<void> {
+  for (const [position, { head, chunks }] of columns.entries()) {
+    await connection.insert(sheetColumns).values({ ...head, sampleId, position })
+    const id = uuidBytes(sampleId)
+    const rows = chunks.map((cells, at) => [id, int32(position), int32(at), cells])
+    await connection.copyIn(
+      `COPY "column_chunks" (${CHUNK_COLUMNS}) FROM '/dev/blob' (FORMAT binary)`,
+      writeBinaryCopy(rows),
+    )
+  }
+}
+
+/** What columns a sheet has, in their order; those of the names given, where such are. */
+export async function findColumnHeads(
+  db: Connection,
+  sampleId: string,
+  names?: readonly string[],
+): Promise<readonly PlacedHead[]> {
+  const ofSample = eq(sheetColumns.sampleId, sampleId)
+  const rows = await db
+    .select()
+    .from(sheetColumns)
+    .where(names ? and(ofSample, inArray(sheetColumns.name, [...names])) : ofSample)
+    .orderBy(asc(sheetColumns.position))
+  return rows.map(({ position, name, kind, length, missing, dictionary }) => ({
+    position,
+    name,
+    kind,
+    length,
+    missing,
+    dictionary,
+  }))
+}
+
+/**
+ * Reads the cells of one column, and of no other.
+ *
+ * @param sampleId - a UUID: it becomes part of a statement
+ */
+export async function readColumn(db: Connection, sampleId: string, head: PlacedHead): Promise<ColumnBytes> {
+  const { position, ...words } = head
+  const query = `SELECT "cells" FROM "column_chunks" WHERE "sample_id" = '${sampleId}' AND "column_position" = ${position} ORDER BY "position"`
+  const copied = await db.copyOut(`COPY (${query}) TO '/dev/blob' (FORMAT binary)`)
+  return { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
+}
+
+function int32(value: number): Uint8Array {
+  const bytes = new Uint8Array(4)
+  new DataView(bytes.buffer).setInt32(0, value)
+  return bytes
+}
+
+function uuidBytes(id: string): Uint8Array {
+  return Uint8Array.from(id.replaceAll('-', '').match(/../g)!, (pair) => Number.parseInt(pair, 16))
+}

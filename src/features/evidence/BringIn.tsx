@@ -1,0 +1,169 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useId } from 'react'
+import { Button, QuietButton } from '@/ui/Button'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { FormatSentence } from './FormatSentence'
+import { SheetPreview } from './SheetPreview'
+import { type BringInState, useBringIn } from './useBringIn'
+
+const HiddenInput = chakra('input', { base: { srOnly: true } })
+const Line = chakra('p', { base: { color: 'quiet' } })
+const Paste = chakra('textarea', {
+  base: {
+    width: '210px',
+    height: '30px',
+    padding: '4px 8px',
+    resize: 'none',
+    border: '1px dashed',
+    borderColor: 'edge',
+    borderRadius: 'md',
+    bg: 'transparent',
+    overflow: 'hidden',
+    _placeholder: { color: 'quiet', opacity: 1 },
+  },
+})
+
+const KINDS = '.csv,.tsv,.txt,.xlsx,.ods,text/csv,text/tab-separated-values'
+const count = (value: number) => value.toLocaleString('en')
+
+/** Brings a file, or rows pasted from a spreadsheet, into the case as a sample of its own. */
+export function BringIn({
+  caseId,
+  onBrought,
+}: Readonly<{ caseId: string; onBrought: (sampleId: string) => void }>) {
+  const { state, open, change, takeIn, close } = useBringIn(caseId, onBrought)
+  const inputId = useId()
+  const choose = (chosen: File | null | undefined) => {
+    if (chosen) open(chosen)
+  }
+  return (
+    <Box
+      marginTop="12px"
+      data-bringing={state.is}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault()
+        choose(event.dataTransfer.files[0])
+      }}
+    >
+      <Flex gap="12px" align="center" wrap="wrap">
+        <HiddenInput
+          id={inputId}
+          type="file"
+          accept={KINDS}
+          aria-label="File to bring in"
+          onChange={(event) => {
+            choose(event.target.files?.[0])
+            event.target.value = ''
+          }}
+        />
+        <QuietButton type="button" onClick={() => document.getElementById(inputId)?.click()}>
+          Bring in a file
+        </QuietButton>
+        <Line>drop one here, or</Line>
+        <Paste
+          aria-label="Rows to bring in"
+          placeholder="paste rows of a spreadsheet"
+          value=""
+          onChange={({ target }) => choose(new File([target.value], 'pasted rows.tsv'))}
+        />
+      </Flex>
+      <Progress state={state} onClose={close} onAnswer={takeIn} />
+      {state.is === 'refused' && state.format && (
+        <FormatSentence format={state.format} isWorkbook={false} onChange={(format) => change({ format })} />
+      )}
+      {state.is === 'shown' && (
+        <Box marginTop="6px">
+          <Line>The first rows of {state.name}, as they will be read:</Line>
+          {state.preview.sheets.length > 1 && (
+            <Box>
+              Sheet{' '}
+              <InlineChoice
+                label="Sheet of the workbook"
+                value={state.preview.sheet}
+                words={Object.fromEntries(state.preview.sheets.map((name) => [name, name]))}
+                onChange={(workbookSheet) => change({ workbookSheet })}
+              />
+            </Box>
+          )}
+          <SheetPreview view={state.preview.view} />
+          <FormatSentence
+            format={state.preview.format}
+            isWorkbook={state.preview.sheets.length > 0}
+            onChange={(format) => change({ format })}
+          />
+          {state.preview.doubts.map(({ about, example }) => (
+            <Box key={about} color="warning" role="alert">
+              {about === 'thousands'
+                ? `“${example}” can be read in two ways: with a decimal mark, or with thousands. Say above which it is.`
+                : `“${example}” can be read with the day first or with the month first. Say above which it is.`}
+            </Box>
+          ))}
+          <Flex gap="12px" marginTop="8px">
+            <Button type="button" onClick={() => void takeIn()}>
+              Take it in
+            </Button>
+            <QuietButton type="button" onClick={close}>
+              Cancel
+            </QuietButton>
+          </Flex>
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function Progress({
+  state,
+  onClose,
+  onAnswer,
+}: Readonly<{ state: BringInState; onClose: () => void; onAnswer: (words: readonly string[]) => void }>) {
+  switch (state.is) {
+    case 'opening':
+      return <Line role="status">Opening {state.name}…</Line>
+    case 'taken-in':
+      return (
+        <Flex gap="12px" align="center" marginTop="8px">
+          <Line role="status">
+            Taking in {state.name}: {count(state.rows)} rows so far ({Math.round(state.share * 100)} %)
+          </Line>
+          <QuietButton type="button" onClick={onClose}>
+            Cancel
+          </QuietButton>
+        </Flex>
+      )
+    case 'asked':
+      return (
+        <Box role="alert" marginTop="8px">
+          {state.words.map(({ column, word, count: times }) => (
+            <Line key={`${column} ${word}`}>
+              “{word}” stands {times === 1 ? 'once' : `${count(times)} times`} among the numbers of “{column}
+              ”.
+            </Line>
+          ))}
+          Does it mean that nothing was measured there?
+          <Flex gap="12px" marginTop="6px">
+            <Button type="button" onClick={() => onAnswer(state.words.map(({ word }) => word))}>
+              Yes: count them as missing
+            </Button>
+            <QuietButton type="button" onClick={() => onAnswer([])}>
+              No: take the column as texts
+            </QuietButton>
+            <QuietButton type="button" onClick={onClose}>
+              Cancel
+            </QuietButton>
+          </Flex>
+        </Box>
+      )
+    case 'refused':
+      return (
+        <Box role="alert" marginTop="8px" color="finding.contradicted">
+          {state.name} is not taken in. {state.problem.message}
+        </Box>
+      )
+    default:
+      return null
+  }
+}

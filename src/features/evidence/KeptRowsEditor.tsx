@@ -1,0 +1,173 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { Fragment } from 'react'
+import { readCodes } from '@/core/sample/codes'
+import { type KeptRows, type RowCondition } from '@/core/sample/rowCondition'
+import type { ColumnWords } from '@/core/sample/sampleDraft'
+import type { DecimalMark } from '@/core/typed'
+import { RELATION_WORDS, testCells } from '@/intake/rowCondition'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InlineText } from '@/ui/inline/InlineText'
+
+const Line = chakra('p', { base: { lineHeight: '1.9' } })
+const Word = chakra('button', {
+  base: {
+    padding: '0 4px',
+    border: 0,
+    bg: 'transparent',
+    color: 'brass',
+    textDecoration: 'underline',
+    textUnderlineOffset: '3px',
+    cursor: 'pointer',
+  },
+})
+
+const NEEDS_NO_VALUE = ['is-empty', 'is-not-empty'] as const
+
+/** Which rows are kept, as a sentence whose words can be changed: lines of conditions, "or" between them. */
+export function KeptRowsEditor({
+  kept,
+  columns,
+  mark,
+  onChange,
+}: Readonly<{
+  kept: KeptRows
+  columns: readonly ColumnWords[]
+  mark: DecimalMark
+  onChange: (kept: readonly (readonly RowCondition[])[]) => void
+}>) {
+  const first: RowCondition = { column: likelyColumn(columns), relation: 'is', value: '', upTo: '' }
+  if (kept.length === 0) {
+    return (
+      <Line>
+        of all rows{' '}
+        <Word type="button" onClick={() => onChange([[first]])}>
+          only some rows
+        </Word>
+      </Line>
+    )
+  }
+  const setList = (at: number, list: readonly RowCondition[]) =>
+    onChange(kept.flatMap((known, place) => (place === at ? (list.length === 0 ? [] : [list]) : [known])))
+  return kept.map((list, at) => (
+    <Line key={at}>
+      {at === 0 ? 'of the rows where ' : 'or where '}
+      {list.map((condition, place) => {
+        const change = (changed: Partial<RowCondition>) =>
+          setList(
+            at,
+            list.map((known, here) => (here === place ? { ...known, ...changed } : known)),
+          )
+        return (
+          <Fragment key={place}>
+            {place > 0 && ' and '}
+            <ConditionWords
+              condition={condition}
+              columns={columns}
+              mark={mark}
+              number={kept.slice(0, at).flat().length + place + 1}
+              onChange={change}
+            />
+            <Word
+              type="button"
+              aria-label={`Leave out condition ${kept.slice(0, at).flat().length + place + 1}`}
+              onClick={() =>
+                setList(
+                  at,
+                  list.filter((_, here) => here !== place),
+                )
+              }
+            >
+              ×
+            </Word>
+          </Fragment>
+        )
+      })}
+      <Word type="button" onClick={() => setList(at, [...list, first])}>
+        and
+      </Word>
+      {at === kept.length - 1 && (
+        <Word type="button" onClick={() => onChange([...kept, [first]])}>
+          or
+        </Word>
+      )}
+    </Line>
+  ))
+}
+
+function ConditionWords({
+  condition,
+  columns,
+  mark,
+  number,
+  onChange,
+}: Readonly<{
+  condition: RowCondition
+  columns: readonly ColumnWords[]
+  mark: DecimalMark
+  number: number
+  onChange: (change: Partial<RowCondition>) => void
+}>) {
+  const { column: name, relation, value, upTo } = condition
+  const column = columns.find((one) => one.name === name)
+  const codes = readCodes(column?.codes ?? '')
+  const meaning = codes.find(({ code }) => code === value.trim())?.meaning
+  const needsValue = !NEEDS_NO_VALUE.some((one) => one === relation)
+  const isInvalid = needsValue && value !== '' && !testCells(condition, mark).ok
+  return (
+    <>
+      <InlineChoice
+        label={`Column of condition ${number}`}
+        value={name}
+        words={Object.fromEntries([
+          ...(column ? [] : [[name, name]]),
+          ...columns.map((one) => [one.name, one.name]),
+        ])}
+        onChange={(changed) => onChange({ column: changed })}
+      />{' '}
+      <InlineChoice
+        label={`Comparison of condition ${number}`}
+        value={relation}
+        words={RELATION_WORDS}
+        onChange={(changed) => onChange({ relation: changed })}
+      />{' '}
+      {needsValue && (
+        <InlineText
+          label={`Value of condition ${number}`}
+          value={value}
+          placeholder="value"
+          onChange={(changed) => onChange({ value: changed })}
+          isInvalid={isInvalid}
+          suggestions={codes.map(({ code, meaning: words }) => ({
+            value: code,
+            meaning: `${code} ${words}`,
+          }))}
+        />
+      )}
+      {relation === 'between' && (
+        <>
+          {' and '}
+          <InlineText
+            label={`Upper value of condition ${number}`}
+            value={upTo}
+            placeholder="value"
+            onChange={(changed) => onChange({ upTo: changed })}
+          />
+        </>
+      )}
+      {meaning && (
+        <Box as="span" color="quiet">
+          {' '}
+          ({meaning})
+        </Box>
+      )}
+    </>
+  )
+}
+
+/** A column that tells groups apart: one with a code list, or with categories, else the first. */
+function likelyColumn(columns: readonly ColumnWords[]): string {
+  const coded = columns.find(({ codes }) => codes !== '') ?? columns.find(({ kind }) => kind === 'category')
+  return (coded ?? columns[0])?.name ?? ''
+}

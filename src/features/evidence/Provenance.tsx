@@ -1,0 +1,91 @@
+'use client'
+
+import { chakra } from '@chakra-ui/react'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InlineText } from '@/ui/inline/InlineText'
+import { useSample } from '@/ui/sample/SampleProvider'
+
+const RANDOM_WORDS = {
+  unknown: 'nobody has said whether at random',
+  random: 'at random',
+  'not-random': 'not at random',
+} as const
+const List = chakra('dl', {
+  base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
+})
+
+type TextField = Extract<
+  keyof SampleDraft,
+  | 'drawnHow'
+  | 'drawnWhen'
+  | 'drawnWhere'
+  | 'drawnBy'
+  | 'lot'
+  | 'lotSize'
+  | 'instrument'
+  | 'resolution'
+  | 'calibratedOn'
+>
+
+const FIELDS: readonly (readonly [TextField, string, string])[] = [
+  ['drawnHow', 'How it was drawn', 'such as two sacks from each pallet'],
+  ['drawnWhen', 'When', 'day'],
+  ['drawnWhere', 'Where', 'place'],
+  ['drawnBy', 'By whom', 'name'],
+  ['lot', 'Lot', 'number or name'],
+  ['lotSize', 'Size of the lot', 'number of units'],
+  ['instrument', 'Instrument', 'such as bench scale 3'],
+  ['resolution', 'Its resolution', 'smallest step, with its unit'],
+  ['calibratedOn', 'Last calibrated', 'day'],
+]
+
+/** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
+export function Provenance() {
+  const { draft, setField, file } = useSample()
+  return (
+    <List aria-label="Where the sample comes from">
+      {file && (
+        <>
+          <dt>File</dt>
+          <dd>
+            {file.fileName}, {file.fileBytes.toLocaleString('en')} bytes
+          </dd>
+          <dt>SHA-256</dt>
+          <chakra.dd fontFamily="mono" fontSize="12px" wordBreak="break-all">
+            {file.fileSha256}
+          </chakra.dd>
+        </>
+      )}
+      <dt>Drawn</dt>
+      <dd>
+        <InlineChoice
+          label="Whether at random"
+          value={draft.drawnAtRandom}
+          words={RANDOM_WORDS}
+          onChange={(drawnAtRandom) => setField('drawnAtRandom', drawnAtRandom)}
+        />
+      </dd>
+      {FIELDS.map(([field, name, placeholder]) => (
+        <Entry key={field} name={name}>
+          <InlineText
+            label={name}
+            value={draft[field]}
+            placeholder={placeholder}
+            isInvalid={field === 'lotSize' && !/^\d*$/.test(draft.lotSize.trim())}
+            onChange={(value) => setField(field, value)}
+          />
+        </Entry>
+      ))}
+    </List>
+  )
+}
+
+function Entry({ name, children }: Readonly<{ name: string; children: React.ReactNode }>) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </>
+  )
+}

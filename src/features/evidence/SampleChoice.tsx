@@ -1,0 +1,62 @@
+'use client'
+
+import type { SampleKind } from '@/core/sample/sampleDraft'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InlineText } from '@/ui/inline/InlineText'
+import { useSample } from '@/ui/sample/SampleProvider'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+
+export type SampleName = Readonly<{ id: string; name: string; fileName: string | null }>
+
+const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
+  typed: 'readings typed here',
+  summary: 'summary figures only',
+  count: 'a count',
+}
+
+/** Which of the case's samples the claim is held against. */
+export function SampleChoice({ samples }: Readonly<{ samples: readonly SampleName[] }>) {
+  const { draft, setField } = useWorkbench()
+  if (samples.length < 2) return null
+  const words = Object.fromEntries(
+    samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
+  )
+  return (
+    <p>
+      Held against{' '}
+      <InlineChoice
+        label="Sample"
+        value={draft.sampleId}
+        words={words}
+        onChange={(id) => setField('sampleId', id)}
+      />
+    </p>
+  )
+}
+
+/** What the sample is called. */
+export function SampleNameText() {
+  const { draft, setField } = useSample()
+  return (
+    <InlineText
+      label="Name of the sample"
+      value={draft.name}
+      placeholder="name of the sample"
+      onChange={(name) => setField('name', name)}
+    />
+  )
+}
+
+/** How the sample is given; a file stays one. */
+export function SampleKindChoice() {
+  const { draft, setField, file } = useSample()
+  if (file || draft.kind === 'file') return <>the file {file?.fileName}</>
+  return (
+    <InlineChoice
+      label="How the sample is given"
+      value={draft.kind}
+      words={KIND_WORDS}
+      onChange={(kind) => setField('kind', kind)}
+    />
+  )
+}

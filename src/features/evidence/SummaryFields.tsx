@@ -1,0 +1,98 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { SPREADS } from '@/core/sample/sampleDraft'
+import { formatNumber, withUnit } from '@/core/wording/figures'
+import { readNumber } from '@/intake/number'
+import { readCount } from '@/intake/count'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InlineText } from '@/ui/inline/InlineText'
+import { useSample } from '@/ui/sample/SampleProvider'
+
+const SPREAD_WORDS = { 'standard-deviation': 'standard deviation', variance: 'variance' } as const
+const SHOWN_DIGITS = 6
+
+/** A sample of which only the figures are known: the spread as either, with the other one shown. */
+export function SummaryFields({ unit }: Readonly<{ unit: string }>) {
+  const { draft, setField } = useSample()
+  const field = (name: 'sampleSize' | 'mean' | 'spread', label: string, placeholder: string) => (
+    <InlineText
+      label={label}
+      value={draft[name]}
+      placeholder={placeholder}
+      inputMode="decimal"
+      onChange={(value) => setField(name, value)}
+    />
+  )
+  return (
+    <Box lineHeight="1.9">
+      {field('sampleSize', 'Number of readings', 'number of')} readings with a mean of{' '}
+      {field('mean', 'Mean of the sample', 'mean')} {unit} and a{' '}
+      <InlineChoice
+        label="Kind of spread"
+        value={draft.spreadIs}
+        words={Object.fromEntries(SPREADS.map((one) => [one, SPREAD_WORDS[one]])) as typeof SPREAD_WORDS}
+        onChange={(spreadIs) => setField('spreadIs', spreadIs)}
+      />{' '}
+      of {field('spread', 'Spread of the sample', 'spread')}
+      <OtherSpread unit={unit} />.
+    </Box>
+  )
+}
+
+function OtherSpread({ unit }: Readonly<{ unit: string }>) {
+  const { draft } = useSample()
+  const spread = readNumber(draft.spread, draft.decimalMark)
+  if (!spread.ok || spread.value < 0)
+    return draft.spreadIs === 'variance' ? <> {unit && `${unit}²`}</> : <> {unit}</>
+  const isVariance = draft.spreadIs === 'variance'
+  const other = isVariance ? Math.sqrt(spread.value) : spread.value ** 2
+  const shown = withUnit(shortly(other), isVariance ? unit : unit && `${unit}²`)
+  return (
+    <>
+      {' '}
+      {isVariance ? unit && `${unit}²` : unit}
+      <Box as="span" color="quiet">
+        {' '}
+        ({isVariance ? 'standard deviation' : 'variance'} {shown})
+      </Box>
+    </>
+  )
+}
+
+/** So many digits that count, without those that say nothing. */
+function shortly(value: number): string {
+  const decimals = Math.max(0, SHOWN_DIGITS - 1 - Math.floor(Math.log10(Math.abs(value) || 1)))
+  return formatNumber(Number(value.toPrecision(SHOWN_DIGITS)), Math.min(12, decimals))
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '')
+}
+
+/** A count, as it was said: "18 of 40", or a share of them. */
+export function CountField() {
+  const { draft, setField } = useSample()
+  const count = draft.count.trim() === '' ? undefined : readCount(draft.count, draft.decimalMark)
+  return (
+    <Box lineHeight="1.9">
+      <InlineText
+        label="Count"
+        value={draft.count}
+        placeholder="18 of 40"
+        isInvalid={count?.ok === false}
+        onChange={(value) => setField('count', value)}
+      />
+      {count?.ok && (
+        <Box as="span" color="quiet">
+          {' '}
+          {count.value.successes} of {count.value.n}, a share of{' '}
+          {withUnit(shortly((100 * count.value.successes) / count.value.n), '%')}
+        </Box>
+      )}
+      {count?.ok === false && (
+        <Box role="alert" color="finding.contradicted">
+          {count.problem.message}
+        </Box>
+      )}
+    </Box>
+  )
+}

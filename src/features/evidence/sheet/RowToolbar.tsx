@@ -1,0 +1,75 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import { QuietButton } from '@/ui/Button'
+import { InlineText } from '@/ui/inline/InlineText'
+import { useSample } from '@/ui/sample/SampleProvider'
+import { useOfficer } from '@/ui/sample/useOfficer'
+
+const Reason = chakra('input', {
+  base: {
+    flex: '1 1 200px',
+    minHeight: '30px',
+    paddingInline: '8px',
+    border: '1px solid',
+    borderColor: 'edge',
+    borderRadius: 'md',
+    bg: 'surface',
+  },
+})
+
+/** What can be done with one reading: kept out of every test, with a reason, or brought back. */
+export function RowToolbar({ row, shown }: Readonly<{ row: number; shown: string }>) {
+  const { draft, setAside, bringBack } = useSample()
+  const [officer, setOfficer] = useOfficer()
+  const [reason, setReason] = useState('')
+  const known = draft.setAside.find((one) => one.row === row)
+  if (known) {
+    return (
+      <Flex gap="10px" align="center" wrap="wrap" minHeight="34px">
+        <Box>
+          Row {row + 1}
+          {shown && `: ${shown}`}, set aside{known.by && ` by ${known.by}`}: {known.reason}
+        </Box>
+        <QuietButton type="button" onClick={() => bringBack(row)}>
+          Bring it back
+        </QuietButton>
+      </Flex>
+    )
+  }
+  const isWhole = reason.trim() !== '' && officer.trim() !== ''
+  return (
+    <Flex
+      as="form"
+      gap="10px"
+      align="center"
+      wrap="wrap"
+      minHeight="34px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!isWhole) return
+        setAside(row, reason.trim())
+        setReason('')
+      }}
+    >
+      <Box>
+        Row {row + 1}
+        {shown && `: ${shown}`}
+      </Box>
+      <Reason
+        aria-label="Why it is set aside"
+        placeholder="why it is set aside"
+        maxLength={2000}
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      <Box>
+        by <InlineText label="Your name" value={officer} placeholder="your name" onChange={setOfficer} />
+      </Box>
+      <QuietButton type="submit" disabled={!isWhole}>
+        Set it aside
+      </QuietButton>
+    </Flex>
+  )
+}

@@ -1,0 +1,123 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import { formatNumber } from '@/core/wording/figures'
+import { QuietButton } from '@/ui/Button'
+import { pointed, usePointed } from '@/ui/sample/pointed'
+import { useSample } from '@/ui/sample/SampleProvider'
+import type { Sort } from '@/workers/sheetWorker'
+import { Grid, type Place } from './Grid'
+import { RowToolbar } from './RowToolbar'
+import { useStoredRows } from './useStoredRows'
+
+const Search = chakra('input', {
+  base: {
+    width: '220px',
+    minHeight: '30px',
+    paddingInline: '8px',
+    border: '1px solid',
+    borderColor: 'edge',
+    borderRadius: 'md',
+    bg: 'surface',
+  },
+})
+const count = (value: number) => formatNumber(value, 0)
+
+/** The sheet of a file, as it was handed in: to look at, to sort and to search, and to set rows aside. */
+export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
+  const { id, draft } = useSample()
+  const { columns, setAside } = draft
+  const names = useColumnNames()
+  const { rowAt, onRange, sort, setSort, find, problem } = useStoredRows(id, rowCount, names)
+  const [active, setActive] = useState<Place>({ place: 0, column: 0 })
+  const [found, setFound] = useState<Readonly<{ text: string; places: Uint32Array; at: number }>>()
+  const [text, setText] = useState('')
+  const pointedRow = usePointed()
+  const asideRows = useMemo(() => new Set(setAside.map(({ row }) => row)), [setAside])
+  const line = rowAt(active.place)
+
+  const stepTo = (places: Uint32Array, at: number) => {
+    const place = places[at]
+    if (place !== undefined) setActive((known) => ({ ...known, place }))
+    setFound({ text, places, at })
+  }
+  const search = async () => {
+    if (found?.text === text && found.places.length > 0)
+      return stepTo(found.places, (found.at + 1) % found.places.length)
+    const read = await find(text)
+    if (read.ok) stepTo(read.value, 0)
+  }
+  return (
+    <Box>
+      <Flex
+        as="form"
+        gap="10px"
+        align="center"
+        marginBottom="8px"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void search()
+        }}
+      >
+        <Search
+          type="search"
+          aria-label="Search the sheet"
+          placeholder="search the sheet"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <QuietButton type="submit" disabled={text.trim() === ''}>
+          {found?.text === text && found.places.length > 0 ? 'Next' : 'Search'}
+        </QuietButton>
+        <Box role="status" color="quiet">
+          {found?.text === text &&
+            (found.places.length === 0
+              ? `“${text}” stands nowhere.`
+              : `${count(found.at + 1)} of ${count(found.places.length)} rows`)}
+        </Box>
+        {sort && (
+          <QuietButton type="button" onClick={() => setSort(undefined)}>
+            Order of the file
+          </QuietButton>
+        )}
+      </Flex>
+      {problem && (
+        <Box role="alert" color="finding.contradicted">
+          {problem}
+        </Box>
+      )}
+      <Grid
+        label="Sheet"
+        columns={columns}
+        rowCount={rowCount}
+        rowAt={rowAt}
+        onRange={onRange}
+        active={active}
+        onActive={setActive}
+        asideRows={asideRows}
+        pointedRow={pointedRow}
+        onPoint={pointed.set}
+        sort={sort}
+        onSort={(name) => {
+          setFound(undefined)
+          setSort(nextSort(sort, name))
+        }}
+        onCopy={() => line?.cells[active.column] ?? ''}
+      />
+      {line && <RowToolbar key={line.row} row={line.row} shown={line.cells[active.column] ?? ''} />}
+    </Box>
+  )
+}
+
+/** The same list while the columns keep their names, however often their labels change. */
+function useColumnNames(): readonly string[] {
+  const { columns } = useSample().draft
+  const joined = JSON.stringify(columns.map(({ name }) => name))
+  return useMemo(() => JSON.parse(joined) as string[], [joined])
+}
+
+function nextSort(sort: Sort | undefined, name: string): Sort | undefined {
+  if (sort?.name !== name) return { name, direction: 'rising' }
+  return sort.direction === 'rising' ? { name, direction: 'falling' } : undefined
+}

@@ -1,0 +1,127 @@
+'use client'
+
+import { useCallback, useRef, useState } from 'react'
+import type { Outcome, Problem } from '@/core/outcome'
+import type { SheetFormat } from '@/intake/sheet/format'
+import { officerHere } from '@/ui/sample/useOfficer'
+import type { FilePreview } from '@/workers/sheetWorker'
+import { sheets } from '@/workers/sheets'
+
+export type BringInState =
+  | Readonly<{ is: 'none' }>
+  | Readonly<{ is: 'opening'; name: string }>
+  | Readonly<{ is: 'shown'; name: string; preview: FilePreview }>
+  | Readonly<{ is: 'taken-in'; name: string; rows: number; share: number }>
+  | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
+  | Readonly<{ is: 'refused'; name: string; problem: Problem; format: SheetFormat | undefined }>
+
+type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
+type MissingWord = Readonly<{ column: string; word: string; count: number }>
+type Imported =
+  | Readonly<{ is: 'brought-in'; sampleId: string }>
+  | Readonly<{ is: 'asked'; missingWords: readonly MissingWord[] }>
+type Line = Readonly<{ rows: number; share: number }> | Outcome<Imported>
+
+/** A file on its way into a case: shown first, then taken in whole by the server, or not at all. */
+export function useBringIn(caseId: string, onBrought: (sampleId: string) => void) {
+  const [state, setState] = useState<BringInState>({ is: 'none' })
+  const file = useRef<File | undefined>(undefined)
+  const choice = useRef<Choice>({})
+  const request = useRef<AbortController | undefined>(undefined)
+
+  const show = useCallback(async (chosen: File, wanted: Choice) => {
+    const { name } = chosen
+    file.current = chosen
+    choice.current = wanted
+    setState({ is: 'opening', name })
+    const preview = await previewOf(chosen, wanted)
+    if (file.current !== chosen || choice.current !== wanted) return
+    if (!preview.ok) return setState({ is: 'refused', name, problem: preview.problem, format: wanted.format })
+    const { format, sheet } = preview.value
+    choice.current = { format, ...(sheet === '' ? {} : { workbookSheet: sheet }) }
+    setState({ is: 'shown', name, preview: preview.value })
+  }, [])
+
+  const close = useCallback(() => {
+    request.current?.abort()
+    file.current = undefined
+    setState({ is: 'none' })
+  }, [])
+
+  const takeIn = useCallback(
+    async (missingWords?: readonly string[]) => {
+      const chosen = file.current
+      if (!chosen) return
+      const { name } = chosen
+      const controller = new AbortController()
+      request.current = controller
+      setState({ is: 'taken-in', name, rows: 0, share: 0 })
+      const question = { fileName: name, by: officerHere(), ...choice.current, missingWords }
+      const address = `/api/cases/${caseId}/samples?question=${encodeURIComponent(JSON.stringify(question))}`
+      const outcome = await send(address, chosen, controller.signal, ({ rows, share }) =>
+        setState({ is: 'taken-in', name, rows, share }),
+      )
+      if (controller.signal.aborted) return
+      if (!outcome.ok) {
+        return setState({ is: 'refused', name, problem: outcome.problem, format: choice.current.format })
+      }
+      if (outcome.value.is === 'asked')
+        return setState({ is: 'asked', name, words: outcome.value.missingWords })
+      close()
+      onBrought(outcome.value.sampleId)
+    },
+    [caseId, close, onBrought],
+  )
+
+  const change = useCallback(
+    (changed: Choice) => {
+      if (file.current) void show(file.current, { ...choice.current, ...changed })
+    },
+    [show],
+  )
+  const open = useCallback((chosen: File) => void show(chosen, {}), [show])
+  return { state, open, change, takeIn, close }
+}
+
+async function previewOf(file: File, choice: Choice): Promise<Outcome<FilePreview>> {
+  try {
+    return await sheets().preview(file, choice)
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error)
+    const message = `The file cannot be read: ${reason}. Choose it once more.`
+    return { ok: false, problem: { code: 'file-not-read', path: 'file', message } }
+  }
+}
+
+const NO_ANSWER: Problem = {
+  code: 'no-answer',
+  path: 'file',
+  message: 'The server does not answer, and nothing was taken in. Try once more.',
+}
+
+/** Sends a file and reads the lines that the server answers while it takes it in. */
+async function send(
+  address: string,
+  file: File,
+  signal: AbortSignal,
+  onProgress: (line: Readonly<{ rows: number; share: number }>) => void,
+): Promise<Outcome<Imported>> {
+  try {
+    const answer = await fetch(address, { method: 'POST', body: file, signal })
+    const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
+    let rest = ''
+    for (;;) {
+      const { done, value } = await reader.read()
+      const lines = (rest + (value ?? '')).split('\n')
+      rest = done ? '' : lines.pop()!
+      for (const text of lines.filter((one) => one !== '')) {
+        const line = JSON.parse(text) as Line
+        if ('ok' in line) return line
+        onProgress(line)
+      }
+      if (done) return { ok: false, problem: NO_ANSWER }
+    }
+  } catch {
+    return { ok: false, problem: NO_ANSWER }
+  }
+}

@@ -1,0 +1,91 @@
+import type { ClaimDraft } from '@/core/claim/draft'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import type { DecimalMark } from '@/core/typed'
+import { type NumberReading, readTypedNumber } from './number'
+
+export type Field = keyof ClaimDraft | keyof SampleDraft
+
+/** A field whose text can't be used or is still needed: what was seen and what would do. */
+export type FieldProblem = Readonly<{ field: Field; message: string }>
+
+export type Range = Readonly<{ holds: (value: number) => boolean; needed: string }>
+
+export const ANY: Range = { holds: () => true, needed: '' }
+export const NOT_NEGATIVE: Range = { holds: (value) => value >= 0, needed: 'it has to be 0 or more' }
+export const POSITIVE: Range = { holds: (value) => value > 0, needed: 'it has to be more than 0' }
+export const LEVEL: Range = {
+  holds: (value) => value > 0 && value < 1,
+  needed: 'it has to lie between 0 and 1, written such as 0.05 or 5 %',
+}
+export const wholeFrom = (least: number, most = Infinity): Range => ({
+  holds: (value) => Number.isInteger(value) && value >= least && value <= most,
+  needed: `it has to be a whole number ${most === Infinity ? `of ${least} or more` : `from ${least} to ${most}`}`,
+})
+
+/** Reads typed texts as numbers and gathers what can't be used. An empty text is no number and no problem. */
+export class FieldReader<F extends Field> {
+  readonly problems: FieldProblem[] = []
+  private readonly texts: Readonly<Partial<Record<F, unknown>>>
+  private readonly decimalMark: DecimalMark
+
+  constructor(texts: Readonly<Partial<Record<F, unknown>>>, decimalMark: DecimalMark) {
+    this.texts = texts
+    this.decimalMark = decimalMark
+  }
+
+  text(field: F): string {
+    return String(this.texts[field] ?? '').trim()
+  }
+
+  number(field: F, name: string, range: Range): number | undefined {
+    return this.read({ field, name, range, text: this.text(field) })
+  }
+
+  /** A level as a share or a percentage: 0.95 or 95 %. */
+  level(field: F, name: string): number | undefined {
+    const text = this.text(field)
+    // A power of ten in the text, because dividing by 100 can miss the nearest double.
+    const share = text.endsWith('%') ? `${text.slice(0, -1).trim()}e-2` : text
+    return this.read({ field, name, range: LEVEL, text: share })
+  }
+
+  private read(input: Readonly<{ field: F; name: string; range: Range; text: string }>): number | undefined {
+    const { field, name, range, text } = input
+    if (text === '') return undefined
+    const reading = readTypedNumber(text, this.decimalMark)
+    if (reading.ok && range.holds(reading.value)) return reading.value
+    const wanted = reading.ok ? range.needed : needed(reading.reason, this.decimalMark)
+    this.problems.push({ field, message: `The ${name} is “${String(this.texts[field])}”; ${wanted}.` })
+    return undefined
+  }
+}
+
+/** What would do in place of a text that is no number. */
+export function needed(
+  reason: Extract<NumberReading, { ok: false }>['reason'] | 'not-a-date',
+  decimalMark: DecimalMark,
+): string {
+  switch (reason) {
+    case 'other-decimal-mark':
+      return decimalMark === 'point'
+        ? 'the decimal mark is set to the point. Write a point, or set it to the comma'
+        : 'the decimal mark is set to the comma. Write a comma, or set it to the point'
+    case 'too-large':
+      return 'it is beyond the range of a double, about 1.8e308'
+    case 'not-a-date':
+      return 'write the day such as 2026-01-14 or 14/01/2026'
+    case 'not-a-number':
+      return 'write digits only, such as 14.93, without a unit or a thousands separator'
+    default:
+      return reason satisfies never
+  }
+}
+
+type Stated<T> = { [K in keyof T]?: Exclude<T[K], undefined | ''> }
+
+/** Leaves out what was not stated. */
+export function stated<T extends Record<string, unknown>>(fields: T): Stated<T> {
+  return Object.fromEntries(
+    Object.entries(fields).filter(([, value]) => value !== undefined && value !== ''),
+  ) as Stated<T>
+}

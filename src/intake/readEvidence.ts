@@ -1,0 +1,126 @@
+import type { CheckDocument } from '@/core/check/request'
+import type { Outcome } from '@/core/outcome'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { readCount } from './count'
+import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './fieldReader'
+import type { Taken } from './sheet/takeReadings'
+import { type Conversion, conversionBetween } from './units'
+
+export type EvidenceReading = Readonly<{
+  /** Present when the sample can be tested. */
+  evidence?: CheckDocument['evidence']
+  /** In the claim's unit, those that are set aside too. */
+  values: readonly number[]
+  /** The row of each value. */
+  rows: readonly number[]
+  /** Which of the values are set aside. */
+  setAside: readonly number[]
+  conversion?: Conversion
+  problems: readonly FieldProblem[]
+  missing: readonly FieldProblem[]
+}>
+
+type Question = Readonly<{
+  sample: SampleDraft
+  /** What is taken of the sample's sheet; absent while it is being read, and for a sample without one. */
+  taken: Outcome<Taken> | undefined
+  /** The short name of the column that it is taken from. */
+  column: string
+  /** The claim's unit. */
+  unit: string
+}>
+
+const LEAST_READINGS = 2
+const NOTHING = { values: [], rows: [], setAside: [] } as const
+
+/** Makes evidence of a sample, in the claim's unit, or says what is missing or can't be used. */
+export function readEvidence(question: Question): EvidenceReading {
+  const { sample } = question
+  const fields = new FieldReader<keyof SampleDraft>(sample, sample.decimalMark)
+  const lotSize = fields.number('lotSize', 'size of the lot', wholeFrom(1))
+  const converted = conversionBetween(unitOf(question), question.unit)
+  if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
+  const conversion = converted.ok ? converted.value : undefined
+  const made =
+    sample.kind === 'typed' || sample.kind === 'file'
+      ? fromSheet(question, conversion)
+      : sample.kind === 'summary'
+        ? fromSummary(fields, conversion)
+        : fromCount(sample)
+  const { evidence } = made
+  const problems = [...fields.problems, ...(made.problems ?? [])]
+  return {
+    ...NOTHING,
+    ...made,
+    problems,
+    missing: made.missing ?? [],
+    ...(conversion ? { conversion } : {}),
+    ...(evidence && problems.length === 0
+      ? { evidence: { ...evidence, ...stated({ lotSize }) } }
+      : { evidence: undefined }),
+  } as EvidenceReading
+}
+
+/** The unit of the column in question; a sample without a sheet has one column at most. */
+function unitOf({ sample, column }: Question): string {
+  const known = sample.columns.find(({ name }) => name === column) ?? sample.columns[0]
+  const isOnly = sample.columns.length === 1
+  return known && (isOnly || known.name === column) ? known.unit : ''
+}
+
+type Made = Partial<EvidenceReading>
+
+function fromSheet({ sample, taken }: Question, conversion: Conversion | undefined): Made {
+  if (!taken) return { missing: [{ field: 'readings', message: 'The readings are being read.' }] }
+  if (!taken.ok) return { problems: [{ field: 'readings', message: taken.problem.message }] }
+  const { rows } = taken.value
+  const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
+  const left = new Set(sample.setAside.map(({ row }) => row))
+  const setAside = left.size === 0 ? [] : rows.flatMap((row, index) => (left.has(row) ? [index] : []))
+  const reading = { values, rows, setAside }
+  const tested = values.length - setAside.length
+  if (tested < LEAST_READINGS) {
+    const seen = tested === 0 ? 'there are none yet' : 'there is one so far'
+    return { ...reading, missing: [{ field: 'readings', message: `Enter at least two readings; ${seen}.` }] }
+  }
+  return {
+    ...reading,
+    evidence: {
+      kind: 'readings',
+      values: [...values],
+      ...(setAside.length > 0 ? { setAside: [...setAside] } : {}),
+    },
+  }
+}
+
+function fromSummary(fields: FieldReader<keyof SampleDraft>, conversion: Conversion | undefined): Made {
+  const missing: FieldProblem[] = []
+  const n = fields.number('sampleSize', 'number of readings', wholeFrom(1))
+  const mean = fields.number('mean', 'mean', { holds: () => true, needed: '' })
+  const spread = fields.number('spread', 'spread', NOT_NEGATIVE)
+  const need = (field: keyof SampleDraft, message: string) => {
+    if (fields.text(field) === '') missing.push({ field, message })
+  }
+  need('sampleSize', 'State how many readings there were.')
+  need('mean', 'State their mean.')
+  if (fields.text('spread') === '')
+    missing.push({ field: 'spread', message: 'State their standard deviation or variance.' })
+  if (n === undefined || mean === undefined || spread === undefined) return { missing }
+  const distance = (value: number) => conversion?.distance(value) ?? value
+  const isVariance = fields.text('spreadIs') === 'variance'
+  const spreadFigure = isVariance
+    ? { variance: distance(distance(spread)) }
+    : { standardDeviation: distance(spread) }
+  return {
+    missing,
+    evidence: { kind: 'summary', n, mean: conversion?.reading(mean) ?? mean, ...spreadFigure },
+  }
+}
+
+function fromCount(sample: SampleDraft): Made {
+  if (sample.count.trim() === '')
+    return { missing: [{ field: 'count', message: 'State the count, such as 18 of 40.' }] }
+  const count = readCount(sample.count, sample.decimalMark)
+  if (!count.ok) return { problems: [{ field: 'count', message: count.problem.message }] }
+  return { evidence: { kind: 'count', ...count.value } }
+}

@@ -1,0 +1,166 @@
+import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/core/sample/sampleDraft'
+import { readDate } from '../date'
+import { readNumber } from '../number'
+import { READINGS_COLUMN, typedCells } from './typedSheet'
+
+export type Cells = readonly (readonly string[])[]
+type Typed = Pick<SampleDraft, 'readings' | 'decimalMark' | 'columns' | 'setAside'>
+export type TypedChange = Pick<SampleDraft, 'readings' | 'columns' | 'setAside'>
+
+/**
+ * Puts a block of cells into a typed sheet, its first cell at a place; rows and columns are added where the block reaches
+ * further. A block with names above its numbers, put into an empty sheet, names the columns.
+ */
+export function putBlock(
+  sample: Typed,
+  at: Readonly<{ row: number; column: number }>,
+  block: Cells,
+): TypedChange {
+  const before = typedCells(sample)
+  const known = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
+  const width = Math.max(...block.map((row) => row.length))
+  const isEmpty = before.every((row) => row.every((cell) => cell === ''))
+  const [names, rows] =
+    isEmpty && at.row === 0 && hasNames(sample, block) ? [block[0]!, block.slice(1)] : [[], block]
+  const columns = withColumns({ sample, known, at, names, rows, width })
+  const height = Math.max(before.length, at.row + rows.length)
+  const cells = Array.from({ length: height }, (_, row) =>
+    Array.from({ length: columns.length }, (_, column) => {
+      const put = rows[row - at.row]?.[column - at.column]
+      return plainCell(put ?? before[row]?.[column] ?? '')
+    }),
+  )
+  return { ...withCells(sample, columns, cells), columns: [...columns] }
+}
+
+/** Puts one text into one cell. */
+export function putCell(
+  sample: Typed,
+  at: Readonly<{ row: number; column: number }>,
+  text: string,
+): TypedChange {
+  return putBlock({ ...sample }, at, [[text]])
+}
+
+/** Takes rows out of a typed sheet. */
+export function takeOutRows(sample: Typed, from: number, to: number): TypedChange {
+  const cells = typedCells(sample).filter((_, row) => row < from || row > to)
+  return withCells(sample, sample.columns, cells)
+}
+
+/** Adds an empty column behind the others. */
+export function addColumn(sample: Typed): TypedChange {
+  const known = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
+  const columns = [...known, columnNamed(freeName(known), 'category')]
+  const cells = typedCells(sample).map((row) => columns.map((_, at) => row[at] ?? ''))
+  return withCells(sample, columns, cells)
+}
+
+/**
+ * What stays set aside after a typed sheet has changed: rows before and behind the change move with their readings, and one
+ * that was changed in its place stays; one that is gone is set aside no more.
+ */
+export function moveSetAside(setAside: readonly SetAside[], before: Cells, after: Cells): SetAside[] {
+  const same = (a: readonly string[] | undefined, b: readonly string[] | undefined) =>
+    a?.join('\t') === b?.join('\t')
+  const shorter = Math.min(before.length, after.length)
+  let head = 0
+  while (head < shorter && same(before[head], after[head])) head += 1
+  let tail = 0
+  while (tail < shorter - head && same(before[before.length - 1 - tail], after[after.length - 1 - tail]))
+    tail += 1
+  const shift = after.length - before.length
+  return setAside.flatMap((one) => {
+    if (one.row < head) return [one]
+    if (one.row >= before.length - tail) return [{ ...one, row: one.row + shift }]
+    return shift === 0 ? [one] : []
+  })
+}
+
+function withCells(sample: Typed, columns: readonly ColumnWords[], cells: Cells): TypedChange {
+  const used = cells.findLastIndex((row) => row.some((cell) => cell !== '')) + 1
+  const rows = cells.slice(0, used)
+  const readings = rows.map((row) => row.join('\t')).join('\n')
+  const changed = { ...sample, columns: [...columns], readings }
+  return {
+    readings,
+    columns: [...columns],
+    setAside: moveSetAside(sample.setAside, typedCells(sample), typedCells(changed)),
+  }
+}
+
+function hasNames({ decimalMark }: Typed, [first, second]: Cells): boolean {
+  const isNumber = (cell: string) => readNumber(cell, decimalMark).ok
+  return (
+    !!first &&
+    !!second &&
+    !first.some(isNumber) &&
+    second.some(isNumber) &&
+    new Set(first).size === first.length
+  )
+}
+
+function withColumns(
+  input: Readonly<{
+    sample: Typed
+    known: readonly ColumnWords[]
+    at: Readonly<{ column: number }>
+    names: readonly string[]
+    rows: Cells
+    width: number
+  }>,
+): readonly ColumnWords[] {
+  const { sample, known, at, names, rows, width } = input
+  const columns = [...known]
+  for (let place = 0; place < width; place += 1) {
+    const column = at.column + place
+    const kind = kindOf(
+      rows.map((row) => row[place] ?? ''),
+      sample,
+    )
+    const name = names[place]?.trim()
+    const isTaken = columns.some((one, other) => other !== column && one.name === name)
+    const isNew = column >= columns.length
+    if (isNew) columns.push(columnNamed(name && !isTaken ? name : freeName(columns), kind))
+    else if (names.length > 0)
+      columns[column] = { ...columns[column]!, kind, ...(name && !isTaken ? { name } : {}) }
+  }
+  return columns
+}
+
+/** The kind that every cell fits. */
+function kindOf(cells: readonly string[], { decimalMark }: Typed): ColumnWords['kind'] {
+  const texts = cells.map((cell) => cell.trim()).filter((cell) => cell !== '')
+  if (texts.length > 0 && texts.every((cell) => readNumber(cell, decimalMark).ok)) return 'number'
+  if (texts.length > 0 && texts.every((cell) => readDate(cell, 'day-first') !== undefined)) return 'date'
+  return 'category'
+}
+
+function freeName(columns: readonly ColumnWords[]): string {
+  let number = columns.length + 1
+  while (columns.some(({ name }) => name === `column ${number}`)) number += 1
+  return `column ${number}`
+}
+
+/** A cell without what would part it from itself. */
+const plainCell = (text: string): string => text.replace(/[\t\r\n]+/g, ' ').trim()
+
+/** The cells of a block as a spreadsheet puts it on the clipboard: tabs between cells, quotes round those with line ends. */
+export function cellsOfBlock(text: string): Cells {
+  const rows: string[][] = [[]]
+  const cell = /"((?:[^"]|"")*)"(?=[\t\r\n]|$)|[^\t\r\n]*/y
+  for (let at = 0; ;) {
+    cell.lastIndex = at
+    const [whole, quoted] = cell.exec(text)!
+    rows.at(-1)!.push(quoted === undefined ? whole : quoted.replaceAll('""', '"'))
+    at += whole.length
+    if (at >= text.length) break
+    if (text[at] === '\t') at += 1
+    else {
+      at += text.startsWith('\r\n', at) ? 2 : 1
+      if (at >= text.length) break
+      rows.push([])
+    }
+  }
+  return rows
+}

@@ -1,0 +1,40 @@
+import type { Problem } from '@/core/outcome'
+
+const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
+
+/** Everything that can keep a workbook from being read. */
+export const workbookProblems = {
+  notWorkbook: () =>
+    problem(
+      'file-not-workbook',
+      'The file is an archive, but no XLSX or ODS workbook. Save the sheet as one of these, or as CSV.',
+    ),
+  damaged: (reason: string) =>
+    problem(
+      'workbook-damaged',
+      `The workbook is damaged: ${reason}. Open it where it was made and save it once more.`,
+    ),
+  tooLarge: (seen: number, most: number) =>
+    problem(
+      'workbook-too-large',
+      `Unpacked, the workbook has ${Math.ceil(seen / 1e6)} MB; at most ${Math.ceil(most / 1e6)} MB are unpacked. Save the sheet in question as CSV.`,
+    ),
+  noSuchSheet: (name: string, names: readonly string[]) =>
+    problem('sheet-not-found', `The workbook has no sheet “${name}”. It has: ${names.join(', ')}.`),
+  emptySheet: (name: string) => problem('file-empty', `The sheet “${name}” is empty. Choose another one.`),
+  formula: (cell: string, sheet: string, formula: string) =>
+    problem(
+      'workbook-formula',
+      `Cell ${cell} of the sheet “${sheet}” holds a formula${formula ? ` (${formula.slice(0, 60)})` : ''}: its value was computed, not measured. Put values in place of formulas, or leave the column out.`,
+    ),
+  errorCell: (cell: string, sheet: string, seen: string) =>
+    problem(
+      'workbook-error',
+      `Cell ${cell} of the sheet “${sheet}” shows the error ${seen}. Correct it, or leave it empty.`,
+    ),
+  tooManyRows: (most: number) =>
+    problem(
+      'workbook-too-large',
+      `The sheet has more than ${most} rows. Leave out those that are not in question.`,
+    ),
+} as const

@@ -1,0 +1,18 @@
+/** Names by which this machine calls itself: any other Host header comes from a page that was pointed here. */
+const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
+const SAFE_METHODS = ['GET', 'HEAD', 'OPTIONS']
+
+/** Why a request is refused that comes from another site or by another name; undefined for one of our own. */
+export function refusalOf(request: Request): string | undefined {
+  const host = request.headers.get('host') ?? ''
+  const allowed = process.env.TRUE_WEIGHT_HOSTS?.split(',') ?? []
+  if (!OWN_NAMES.test(host) && !allowed.includes(host)) {
+    return `The host name ${host} is not one that this server answers to. Start it with --allow-host ${host} if it should.`
+  }
+  const origin = request.headers.get('origin')
+  const isOwn = origin === null || origin === `${new URL(request.url).protocol}//${host}`
+  if (!SAFE_METHODS.includes(request.method) && !isOwn) {
+    return `A page of ${origin} may not change anything here.`
+  }
+  return undefined
+}
