@@ -48,6 +48,7 @@ export function readEvidence(question: Question): EvidenceReading {
         ? fromSummary(fields, conversion)
         : fromCount(sample)
   const { evidence } = made
+  const drawn = sample.drawnAtRandom === 'unknown' ? undefined : sample.drawnAtRandom
   const problems = [...fields.problems, ...(made.problems ?? [])]
   return {
     ...NOTHING,
@@ -56,7 +57,7 @@ export function readEvidence(question: Question): EvidenceReading {
     missing: made.missing ?? [],
     ...(conversion ? { conversion } : {}),
     ...(evidence && problems.length === 0
-      ? { evidence: { ...evidence, ...stated({ lotSize }) } }
+      ? { evidence: { ...evidence, ...stated({ lotSize, drawn }) } }
       : { evidence: undefined }),
   } as EvidenceReading
 }

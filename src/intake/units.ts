@@ -87,8 +87,12 @@ function conversion(source: string, target: string, step: Step): Conversion | un
   if (times === over && from === to) return undefined
   const distance = (value: number) => (value * times) / over
   const reading = (value: number) => distance(value - from) + to
-  const shown = Number(reading(1).toPrecision(12))
-  return { reading, distance, words: `1 ${source} = ${shown} ${target}` }
+  // "24 h = 1 d" says exactly what "1 h = 0.0416667 d" can't.
+  const isPart = times === 1 && over > 1 && from === 0 && to === 0
+  const words = isPart
+    ? `${over} ${source} = 1 ${target}`
+    : `1 ${source} = ${Number(reading(1).toPrecision(12))} ${target}`
+  return { reading, distance, words }
 }
 
 /** With whole numbers where there are such, so that 14,930 g are 14.93 kg to the last digit. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ALTERNATIVES, BURDENS, PARAMETERS, RELATIONS } from '../claim/claim'
+import { DRAWN } from '../inference/sample'
 import { INTERVAL_SIDES } from '../inference/interval'
 import { METHODS } from '../inference/procedure'
 import { TWO_SIDED_RULES } from '../inference/shareExact'
@@ -13,7 +14,7 @@ const level = z.number().gt(0).lt(1)
 /** The largest sample, lot or count for which every figure keeps its digits. */
 export const MOST_UNITS = 1_000_000_000
 const size = z.int().positive().max(MOST_UNITS)
-const lotSize = size.optional()
+const origin = { lotSize: size.optional(), drawn: z.enum(DRAWN).optional() }
 const spread = {
   standardDeviation: z.number().nonnegative().optional(),
   variance: z.number().nonnegative().optional(),
@@ -34,7 +35,7 @@ const readings = z.strictObject({
   kind: z.literal('readings'),
   values: z.array(z.number()),
   setAside: z.array(z.int().nonnegative()).optional(),
-  lotSize,
+  ...origin,
 })
 
 const summary = z.strictObject({
@@ -42,14 +43,14 @@ const summary = z.strictObject({
   n: size,
   mean: z.number().optional(),
   ...spread,
-  lotSize,
+  ...origin,
 })
 
 const count = z.strictObject({
   kind: z.literal('count'),
   n: size,
   successes: z.int().nonnegative(),
-  lotSize,
+  ...origin,
 })
 
 const values = z.array(z.number())
@@ -57,7 +58,7 @@ const twoReadings = z.strictObject({
   kind: z.literal('two-readings'),
   first: values,
   second: values,
-  lotSize,
+  ...origin,
 })
 
 const spreadOfOne = z.strictObject({ n: size, ...spread })
@@ -65,7 +66,7 @@ const twoSummaries = z.strictObject({
   kind: z.literal('two-summaries'),
   first: spreadOfOne,
   second: spreadOfOne,
-  lotSize,
+  ...origin,
 })
 
 export const testSchema = z.strictObject({

@@ -8,10 +8,10 @@ import type { Evidence } from './request'
 export function sampleOf(evidence: Evidence): Outcome<Sample> {
   const sample = figuresOf(evidence)
   if (!sample.ok) return sample
-  const { lotSize } = evidence
+  const { lotSize, drawn } = evidence
   const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
-  return success({ ...sample.value, lotSize })
+  return success({ ...sample.value, lotSize, drawn })
 }
 
 function figuresOf(evidence: Evidence): Outcome<Sample> {

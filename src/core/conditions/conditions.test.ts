@@ -24,6 +24,15 @@ test('a mean of few near-normal readings', () => {
   })
 })
 
+test.each([
+  [undefined, 'unknown'],
+  ['random', 'met'],
+  ['not-random', 'not-met'],
+] as const)('a sample that is stated to be drawn %p', (drawn, state) => {
+  const evidence = { kind: 'readings' as const, values: normal, ...(drawn ? { drawn } : {}) }
+  expect(statesOf({ claim: mean, evidence })['random-sample']).toBe(state)
+})
+
 test('skewed readings are borne by a large sample for a mean, and by none for a spread', () => {
   const large = Array.from({ length: 60 }, (_, i) => skewed[i % 8]! + i / 1000)
   const evidence = { kind: 'readings' as const, values: large }

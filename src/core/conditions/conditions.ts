@@ -21,7 +21,7 @@ export function conditionsFor(
   input: Readonly<{ sample: Sample; method: Method; claimedValues: readonly number[] }>,
 ): readonly Condition[] {
   const { sample, method, claimedValues } = input
-  const shared = [randomSample(), independence(sample)]
+  const shared = [randomSample(sample), independence(sample)]
   switch (sample.kind) {
     case 'measured':
       return [...shared, ...measuredConditions(sample.measured, method)]
@@ -63,8 +63,9 @@ function shapeCondition(n: number, method: Method, need: Need, described: Appear
   return need === 'symmetry' ? symmetry(n, described) : normality({ n, method, need, described })
 }
 
-function randomSample(): Condition {
-  return { name: 'random-sample', state: 'unknown', figures: {}, sentence: conditionSentences.randomSample() }
+function randomSample({ drawn }: Sample): Condition {
+  const state = drawn === undefined ? 'unknown' : drawn === 'random' ? 'met' : 'not-met'
+  return { name: 'random-sample', state, figures: {}, sentence: conditionSentences.randomSample(state) }
 }
 
 function independence(sample: Sample): Condition {

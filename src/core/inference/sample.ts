@@ -22,8 +22,14 @@ export type MeanSample = MeasuredSample & Readonly<{ mean: number }>
 /** So many of a sample's units have the property that the claim is about. */
 export type CountSample = Readonly<{ sampleSize: number; successes: number }>
 
-/** Whatever was measured or counted, by its kind, and the lot that it was taken from. */
-export type Sample = Readonly<{ lotSize?: number | undefined }> &
+/** How a sample was drawn: what is stated of it, and nothing where nobody has said. */
+export const DRAWN = ['random', 'not-random'] as const
+
+/** Whatever was measured or counted, by its kind, the lot that it was taken from and how. */
+export type Sample = Readonly<{
+  lotSize?: number | undefined
+  drawn?: (typeof DRAWN)[number] | undefined
+}> &
   (
     | Readonly<{ kind: 'measured'; measured: MeasuredSample }>
     | Readonly<{ kind: 'counted'; counted: CountSample }>

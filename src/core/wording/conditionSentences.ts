@@ -7,8 +7,13 @@ const p = (pValue: number) =>
 
 /** What was seen of each condition, and what follows from it for the finding. */
 export const conditionSentences = {
-  randomSample: () =>
-    'Nobody has said whether the sample was drawn at random. The finding holds only if it was.',
+  randomSample: (state: 'unknown' | 'met' | 'not-met') =>
+    ({
+      unknown: 'Nobody has said whether the sample was drawn at random. The finding holds only if it was.',
+      met: 'It is stated that the sample was drawn at random.',
+      'not-met':
+        'It is stated that the sample was not drawn at random: the finding speaks of these readings, and of others only as far as these stand for them.',
+    })[state],
   lotNotStated: () =>
     'The size of the lot is not stated. Up to a tenth of it may be sampled as if readings were independent.',
   shareOfLot: (share: number, isSmall: boolean) => {

@@ -41,6 +41,11 @@ export function formatFull(value: number): string {
   return withTrueMinus(String(value))
 }
 
+/** A whole number of things, in groups of three digits: 200,000. */
+export function formatCount(count: number): string {
+  return String(count).replace(/\B(?=(\d{3})+$)/g, ',')
+}
+
 /** The limit of a tolerance, a sum of two typed figures, without the digits that adding doubles makes up. */
 export function formatLimit(limit: number): string {
   return formatFull(withoutMadeUpDigits(limit))

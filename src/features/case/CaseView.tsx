@@ -1,21 +1,40 @@
 import { Box, Flex } from '@chakra-ui/react'
+import { formatCount } from '@/core/wording/figures'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { ClaimWords } from '@/core/wording/claimTitle'
-import { Button } from '@/ui/Button'
+import type { SampleKind } from '@/core/sample/sampleDraft'
+import { Button, QuietButton } from '@/ui/Button'
 import { ClaimMark } from '@/ui/ClaimMark'
 import { TextLink } from '@/ui/TextLink'
-import { addNewClaim } from './actions'
+import { addNewClaim, addNewSample } from './actions'
 import { type CaseText, CaseWords } from './CaseWords'
+
+type SampleWords = Readonly<{
+  id: string
+  name: string
+  kind: SampleKind
+  fileName: string | null
+  rowCount: number | null
+}>
+
+const KIND_WORDS: Readonly<Record<SampleKind, string>> = {
+  typed: 'typed readings',
+  file: 'a file',
+  summary: 'summary figures',
+  count: 'a count',
+}
 
 /** One case: what it is about, who makes its claims, and the claims with their findings. */
 export function CaseView({
   id,
   words,
   claims,
+  samples,
 }: Readonly<{
   id: string
   words: CaseText
   claims: readonly (ClaimWords & Readonly<{ id: string; outcome: FindingOutcome | null }>)[]
+  samples: readonly SampleWords[]
 }>) {
   return (
     <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
@@ -38,6 +57,33 @@ export function CaseView({
               fontSize="16px"
             >
               <ClaimMark claim={claim} />
+            </TextLink>
+          </Box>
+        ))}
+      </Box>
+      <Flex justify="space-between" align="baseline" marginTop="36px" marginBottom="12px">
+        <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
+          Samples
+        </Box>
+        <form action={addNewSample.bind(null, id)}>
+          <QuietButton type="submit">Add a sample</QuietButton>
+        </form>
+      </Flex>
+      <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Samples">
+        {samples.map((sample, at) => (
+          <Box as="li" key={sample.id} borderTop="1px solid" borderColor="rule">
+            <TextLink
+              href={`/cases/${id}/samples/${sample.id}`}
+              display="block"
+              paddingBlock="10px"
+              fontSize="16px"
+            >
+              {sample.name || sample.fileName || `Sample ${at + 1}`}
+              <Box as="span" color="quiet" fontSize="14px">
+                {' '}
+                {KIND_WORDS[sample.kind]}
+                {sample.rowCount !== null && `, ${formatCount(sample.rowCount)} rows`}
+              </Box>
             </TextLink>
           </Box>
         ))}

@@ -6,6 +6,7 @@ import { Button, QuietButton } from '@/ui/Button'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
+import { formatCount } from '@/core/wording/figures'
 import { type BringInState, useBringIn } from './useBringIn'
 
 const HiddenInput = chakra('input', { base: { srOnly: true } })
@@ -26,7 +27,6 @@ const Paste = chakra('textarea', {
 })
 
 const KINDS = '.csv,.tsv,.txt,.xlsx,.ods,text/csv,text/tab-separated-values'
-const count = (value: number) => value.toLocaleString('en')
 
 /** Brings a file, or rows pasted from a spreadsheet, into the case as a sample of its own. */
 export function BringIn({
@@ -127,7 +127,7 @@ function Progress({
       return (
         <Flex gap="12px" align="center" marginTop="8px">
           <Line role="status">
-            Taking in {state.name}: {count(state.rows)} rows so far ({Math.round(state.share * 100)} %)
+            Taking in {state.name}: {formatCount(state.rows)} rows so far ({Math.round(state.share * 100)} %)
           </Line>
           <QuietButton type="button" onClick={onClose}>
             Cancel
@@ -139,7 +139,8 @@ function Progress({
         <Box role="alert" marginTop="8px">
           {state.words.map(({ column, word, count: times }) => (
             <Line key={`${column} ${word}`}>
-              “{word}” stands {times === 1 ? 'once' : `${count(times)} times`} among the numbers of “{column}
+              “{word}” stands {times === 1 ? 'once' : `${formatCount(times)} times`} among the numbers of “
+              {column}
               ”.
             </Line>
           ))}

@@ -12,6 +12,8 @@ import { BringIn } from './BringIn'
 import { FromSheet } from './FromSheet'
 import { ReadingsField } from './ReadingsField'
 import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
+import { Pictures } from './pictures/Pictures'
+import { SetAsideList } from './SetAsideList'
 import { CountField, SummaryFields } from './SummaryFields'
 import { UnreadList } from './UnreadList'
 
@@ -25,7 +27,7 @@ export function EvidenceSection({
   samples,
 }: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
   const { setField, evidence } = useWorkbench()
-  const { id } = useSample()
+  const { id, draft: sample } = useSample()
   const useBrought = useCallback(
     (sampleId: string) => {
       setField('column', '')
@@ -50,6 +52,8 @@ export function EvidenceSection({
           {message}
         </Box>
       ))}
+      {evidence.values.length > 1 && <Pictures />}
+      {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={useBrought} />
     </Section>
   )

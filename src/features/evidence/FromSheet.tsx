@@ -1,15 +1,14 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { formatNumber } from '@/core/wording/figures'
 import { columnFor } from '@/intake/takenFrom'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { formatCount } from '@/core/wording/figures'
 import { KeptRowsEditor } from './KeptRowsEditor'
 
 const Sentence = chakra('div', { base: { lineHeight: '1.9' } })
-const count = (value: number) => formatNumber(value, 0)
 
 /** Which column of the sheet holds the readings, and of which rows, with how many there are. */
 export function FromSheet() {
@@ -57,9 +56,9 @@ export function FromSheet() {
         {!taken && 'Reading…'}
         {taken?.ok && columns.length > 1 && (
           <>
-            {count(taken.value.keptCount)} of {count(rowCount)} rows
+            {formatCount(taken.value.keptCount)} of {formatCount(rowCount)} rows
             {taken.value.keptCount !== taken.value.values.length &&
-              `, ${count(taken.value.keptCount - taken.value.values.length)} of them without a reading`}
+              `, ${formatCount(taken.value.keptCount - taken.value.values.length)} of them without a reading`}
             .
           </>
         )}

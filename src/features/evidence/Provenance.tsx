@@ -1,6 +1,7 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
+import { formatCount } from '@/core/wording/figures'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
@@ -49,7 +50,7 @@ export function Provenance() {
         <>
           <dt>File</dt>
           <dd>
-            {file.fileName}, {file.fileBytes.toLocaleString('en')} bytes
+            {file.fileName}, {formatCount(file.fileBytes)} bytes
           </dd>
           <dt>SHA-256</dt>
           <chakra.dd fontFamily="mono" fontSize="12px" wordBreak="break-all">

@@ -12,6 +12,7 @@ import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
 import { StoredSheet } from './sheet/StoredSheet'
 import { TypedGrid } from './sheet/TypedGrid'
+import { formatCount } from '@/core/wording/figures'
 import { CountField, SummaryFields } from './SummaryFields'
 
 export type TrailLine = Readonly<{ id: string; at: Date; who: string; action: string; detail: string }>
@@ -35,7 +36,7 @@ export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: 
       </chakra.h1>
       <Box marginBottom="18px">
         Given as <SampleKindChoice />
-        {file && `, ${file.rowCount.toLocaleString('en')} rows`}.
+        {file && `, ${formatCount(file.rowCount)} rows`}.
       </Box>
       <Section id="readings" number={1} title="Readings">
         {file && <StoredSheet rowCount={file.rowCount} />}

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import { formatCount } from '@/core/wording/figures'
 import type { SheetView } from '@/intake/sheet/takeReadings'
 
 const KIND_WORDS = { number: 'numbers', category: 'texts', text: 'texts', date: 'dates' } as const
@@ -31,7 +32,7 @@ export function SheetPreview({ view }: Readonly<{ view: SheetView }>) {
                 {name}
                 <Kind>
                   {KIND_WORDS[kind]}
-                  {missing > 0 && `, ${missing.toLocaleString('en')} missing`}
+                  {missing > 0 && `, ${formatCount(missing)} missing`}
                 </Kind>
               </Head>
             ))}

@@ -7,13 +7,12 @@ import {
   LineElement,
   PointElement,
   ScatterController,
-  type Tick,
   Tooltip,
 } from 'chart.js'
 import { memo, useMemo } from 'react'
 import { Scatter } from 'react-chartjs-2'
 import { chakra } from '@chakra-ui/react'
-import { formatNumber, withUnit } from '@/core/wording/figures'
+import { axisWords } from './axisWords'
 import { type ClaimLineFigures, claimLineData } from './claimLineData'
 import { labelPlugin } from './labelPlugin'
 import { type Colours, useColours } from './useColours'
@@ -123,10 +122,4 @@ function optionsOf(
       },
     },
   }
-}
-
-/** A tick of the axis, with as many decimals as the steps between ticks need; the last one carries the unit. */
-function axisWords(value: number, ticks: readonly Tick[], unit: string): string {
-  const step = Math.abs((ticks[1]?.value ?? value) - (ticks[0]?.value ?? 0)) || 1
-  return withUnit(formatNumber(value, Math.max(0, -Math.floor(Math.log10(step) + 1e-9))), unit)
 }

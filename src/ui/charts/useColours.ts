@@ -2,7 +2,7 @@
 
 import { useSyncExternalStore } from 'react'
 
-const NAMES = ['ink', 'quiet', 'rule', 'accent', 'brass', 'surface'] as const
+const NAMES = ['ink', 'quiet', 'rule', 'accent', 'brass', 'surface', 'selection'] as const
 export type Colours = Readonly<Record<(typeof NAMES)[number], string>>
 
 /** The theme is a class of the page's root, set some time after it was chosen. */

@@ -7,7 +7,13 @@ import { InlineFrame, inlineControl } from './InlineFrame'
 /** A text that is offered, and what it means. */
 export type Suggestion = Readonly<{ value: string; meaning?: string }>
 
-const Input = chakra('input', { base: inlineControl })
+const Input = chakra('input', {
+  base: {
+    ...inlineControl,
+    // The arrow of a list of suggestions would take the room of the word.
+    '&::-webkit-calendar-picker-indicator': { display: 'none !important' },
+  },
+})
 
 /**
  * A word of a sentence that is typed in place. Enter leaves it, Escape puts back what stood there before.

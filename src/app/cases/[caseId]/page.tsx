@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { CaseView } from '@/features/case/CaseView'
 import { readCase } from '@/server/docket'
+import { readSamplesOf } from '@/server/readSample'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
@@ -19,7 +20,12 @@ export default async function CasePage({ params }: Props) {
   return (
     <>
       <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: caseTitle(found) }]} />
-      <CaseView id={id} words={{ reference, subject, party }} claims={claims} />
+      <CaseView
+        id={id}
+        words={{ reference, subject, party }}
+        claims={claims}
+        samples={await readSamplesOf(id)}
+      />
     </>
   )
 }

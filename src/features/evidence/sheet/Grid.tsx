@@ -149,7 +149,7 @@ export function Grid({
       }}
       onMouseLeave={() => onPoint(undefined)}
     >
-      <div style={{ width }}>
+      <div style={{ width: '100%', minWidth: width }}>
         <chakra.div
           role="row"
           aria-rowindex={1}
@@ -172,7 +172,7 @@ export function Grid({
                 sort?.name === name ? (sort.direction === 'rising' ? 'ascending' : 'descending') : undefined
               }
               textAlign={kind === 'number' ? 'right' : 'left'}
-              style={{ width: WIDTHS[kind] }}
+              style={{ flex: `1 0 ${WIDTHS[kind]}px` }}
             >
               {onSort ? (
                 <HeadButton type="button" tabIndex={-1} onClick={() => onSort(name)}>
@@ -196,7 +196,13 @@ export function Grid({
                 aria-rowindex={index + 2}
                 data-aside={line && asideRows.has(line.row) ? '' : undefined}
                 data-pointed={line && line.row === pointedRow ? '' : undefined}
-                style={{ position: 'absolute', top: 0, left: 0, width, transform: `translateY(${start}px)` }}
+                style={{
+                  position: 'absolute',
+                  top: 0,
+                  left: 0,
+                  width: '100%',
+                  transform: `translateY(${start}px)`,
+                }}
                 onMouseEnter={() => onPoint(line?.row)}
               >
                 <RowNumber role="rowheader" style={{ width: NUMBER_WIDTH }}>
@@ -212,7 +218,7 @@ export function Grid({
                       data-active={isActive ? '' : undefined}
                       data-chosen={isChosen(index, column) ? '' : undefined}
                       textAlign={kind === 'number' ? 'right' : 'left'}
-                      style={{ width: WIDTHS[kind] }}
+                      style={{ flex: `1 0 ${WIDTHS[kind]}px` }}
                       onMouseDown={(event) => onActive({ place: index, column }, event.shiftKey)}
                     >
                       {isActive && editor ? editor : (line?.cells[column] ?? '')}

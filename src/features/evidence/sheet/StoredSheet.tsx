@@ -2,13 +2,13 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { formatNumber } from '@/core/wording/figures'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'
 import type { Sort } from '@/workers/sheetWorker'
 import { Grid, type Place } from './Grid'
 import { RowToolbar } from './RowToolbar'
+import { formatCount } from '@/core/wording/figures'
 import { useStoredRows } from './useStoredRows'
 
 const Search = chakra('input', {
@@ -22,7 +22,6 @@ const Search = chakra('input', {
     bg: 'surface',
   },
 })
-const count = (value: number) => formatNumber(value, 0)
 
 /** The sheet of a file, as it was handed in: to look at, to sort and to search, and to set rows aside. */
 export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
@@ -74,7 +73,7 @@ export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
           {found?.text === text &&
             (found.places.length === 0
               ? `“${text}” stands nowhere.`
-              : `${count(found.at + 1)} of ${count(found.places.length)} rows`)}
+              : `${formatCount(found.at + 1)} of ${formatCount(found.places.length)} rows`)}
         </Box>
         {sort && (
           <QuietButton type="button" onClick={() => setSort(undefined)}>

@@ -1,0 +1,33 @@
+import { normal } from '../distributions/normal'
+
+/** A reading against the value that it would have in a normal population: the place among the readings given, and z. */
+export type QuantilePoint = Readonly<{ place: number; z: number; value: number }>
+
+/**
+ * The points of a normal quantile plot, ascending: the i-th reading of n against the normal quantile of (i − 3/8)/(n + 1/4).
+ *
+ * @param values - in one unit, in any order
+ * @param most - so many points at most; the ends are kept whole and the middle is thinned out evenly
+ * @see G. Blom (1958), Statistical Estimates and Transformed Beta-Variables, for the positions
+ */
+export function quantilePlot(values: ArrayLike<number>, most: number): readonly QuantilePoint[] {
+  const n = values.length
+  const order = Uint32Array.from({ length: n }, (_, place) => place)
+  order.sort((a, b) => values[a]! - values[b]! || a - b)
+  return thinned(n, most).map((rank) => {
+    const place = order[rank]!
+    return { place, z: normal.quantile((rank + 0.625) / (n + 0.25), 'lower'), value: values[place]! }
+  })
+}
+
+/** So many ranks: all of them where they are few, else a tenth of the points for each end and the rest evenly between. */
+function thinned(n: number, most: number): readonly number[] {
+  if (n <= most) return Array.from({ length: n }, (_, rank) => rank)
+  const end = Math.floor(most / 10)
+  const between = most - 2 * end
+  return [
+    ...Array.from({ length: end }, (_, rank) => rank),
+    ...Array.from({ length: between }, (_, at) => end + Math.floor(((n - 2 * end) * at) / between)),
+    ...Array.from({ length: end }, (_, at) => n - end + at),
+  ]
+}

@@ -1,0 +1,181 @@
+'use client'
+
+import { Box, chakra, Grid } from '@chakra-ui/react'
+import { useDeferredValue, useMemo, useState } from 'react'
+import { formatCount, formatFull, formatNumber, withUnit } from '@/core/wording/figures'
+import { ReadingsChart } from '@/ui/charts/ReadingsChart'
+import { Figure } from '@/ui/figures/Figure'
+import { FigureTable } from '@/ui/figures/FigureTable'
+import { pointed } from '@/ui/sample/pointed'
+import { useFormats } from '@/ui/workbench/useFormats'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { RowToolbar } from '../sheet/RowToolbar'
+import {
+  boxPicture,
+  describeDrawn,
+  drawnOf,
+  histogramPicture,
+  orderPicture,
+  quantilePicture,
+  usualWidth,
+} from './pictureData'
+
+/** Readings beyond the fences that are listed; the others are counted. */
+const MOST_LISTED = 12
+/** How far the slider makes the bins narrower or wider, as a power of two. */
+const MOST_STEPS = 3
+const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
+const Slider = chakra('input', { base: { accentColor: 'accent', width: '120px' } })
+const Reading = chakra('button', {
+  base: {
+    padding: '0 4px',
+    border: 0,
+    bg: 'transparent',
+    fontFamily: 'mono',
+    fontSize: '13px',
+    cursor: 'pointer',
+    textDecoration: 'underline',
+    textDecorationColor: 'brass',
+  },
+})
+
+/** What the readings look like: four pictures, their figures, and those that stand apart. */
+export function Pictures() {
+  const { evidence, draft } = useWorkbench()
+  const { inUnit, plain } = useFormats()
+  const shown = useDeferredValue(evidence)
+  const [step, setStep] = useState(0)
+  const [chosen, setChosen] = useState<number>()
+  const drawn = useMemo(() => drawnOf(shown, draft.unit), [shown, draft.unit])
+  const isEnough = drawn.values.length >= 2
+  const figures = useMemo(() => (isEnough ? describeDrawn(drawn) : undefined), [drawn, isEnough])
+  const width = useMemo(() => (isEnough ? usualWidth(drawn) * 2 ** step : 1), [drawn, step, isEnough])
+  const pictures = useMemo(() => {
+    if (!figures) return undefined
+    const line = { mean: figures.mean, deviation: figures.standardDeviation ?? 0 }
+    return {
+      box: boxPicture(drawn, figures),
+      order: orderPicture(drawn),
+      quantiles: quantilePicture(drawn, line),
+    }
+  }, [drawn, figures])
+  const histogram = useMemo(
+    () => (isEnough ? histogramPicture(drawn, width) : undefined),
+    [drawn, width, isEnough],
+  )
+  if (!figures || !pictures || !histogram) return null
+
+  const { beyondFences, fences, quartiles } = figures
+  const unit = draft.unit
+  const described = `${formatCount(drawn.values.length)} readings from ${inUnit(figures.min)} to ${inUnit(figures.max)}, median ${inUnit(figures.median)}, quartiles ${inUnit(quartiles[0])} and ${inUnit(quartiles[1])}`
+  const row = (name: string, value: number | undefined, format: (value: number) => string) =>
+    value === undefined
+      ? []
+      : [{ name, figure: <Figure name={name} shown={format(value)} full={formatFull(value)} /> }]
+  const chart = { pointing: pointed, onChoose: setChosen }
+  return (
+    <Box marginTop="14px" aria-label="What the readings look like" role="group">
+      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="14px 22px">
+        <figure>
+          <ReadingsChart
+            {...chart}
+            picture={histogram}
+            description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(formatNumber(width, 4), unit)}.`}
+          />
+          <Caption>
+            <label>
+              Bins of {withUnit(formatNumber(width, decimalsOf(width)), unit)}
+              {step === 0 && ' (Freedman and Diaconis)'}{' '}
+              <Slider
+                type="range"
+                aria-label="Width of the bins"
+                min={-MOST_STEPS}
+                max={MOST_STEPS}
+                step={0.25}
+                value={step}
+                onChange={(event) => setStep(Number(event.target.value))}
+              />
+            </label>
+          </Caption>
+        </figure>
+        <figure>
+          <ReadingsChart
+            {...chart}
+            picture={pictures.box}
+            description={`Box plot of ${described}; ${beyondFences.length} readings beyond the fences at ${inUnit(fences[0])} and ${inUnit(fences[1])}.`}
+          />
+          <Caption>Box plot; beyond the fences each reading is a circle</Caption>
+        </figure>
+        <figure>
+          <ReadingsChart
+            {...chart}
+            picture={pictures.order}
+            description={`Readings in the order of their rows: ${described}.`}
+          />
+          <Caption>In the order of the rows</Caption>
+        </figure>
+        <figure>
+          <ReadingsChart
+            {...chart}
+            picture={pictures.quantiles}
+            description={`Normal quantile plot of ${described}; on a straight line they would be normal.`}
+          />
+          <Caption>Normal quantiles; a normal population lies on the line</Caption>
+        </figure>
+      </Grid>
+      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4px 32px" marginTop="10px">
+        <FigureTable
+          label="Centre and spread"
+          rows={[
+            ...row('Median', figures.median, inUnit),
+            ...row('Quartiles, lower', quartiles[0], inUnit),
+            ...row('Quartiles, upper', quartiles[1], inUnit),
+            ...row('Median absolute deviation', figures.medianAbsoluteDeviation, inUnit),
+          ]}
+        />
+        <FigureTable
+          label="Range and shape"
+          rows={[
+            ...row('Least', figures.min, inUnit),
+            ...row('Greatest', figures.max, inUnit),
+            ...row('Skewness', figures.skewness?.G1, plain),
+            ...row('Excess kurtosis', figures.excessKurtosis?.G2, plain),
+          ]}
+        />
+      </Grid>
+      <Box marginTop="8px">
+        {beyondFences.length === 0
+          ? `No reading lies beyond the fences, ${inUnit(fences[0])} and ${inUnit(fences[1])}.`
+          : `${formatCount(beyondFences.length)} ${beyondFences.length === 1 ? 'reading lies' : 'readings lie'} beyond the fences, ${inUnit(fences[0])} and ${inUnit(fences[1])}: `}
+        {beyondFences.slice(0, MOST_LISTED).map((place) => (
+          <Reading
+            key={place}
+            type="button"
+            onClick={() => setChosen(drawn.rows[place]!)}
+            onMouseEnter={() => pointed.set(drawn.rows[place]!)}
+            onMouseLeave={() => pointed.set(undefined)}
+            onFocus={() => pointed.set(drawn.rows[place]!)}
+            onBlur={() => pointed.set(undefined)}
+          >
+            {withUnit(formatFull(drawn.values[place]!), unit)} (row {drawn.rows[place]! + 1})
+          </Reading>
+        ))}
+        {beyondFences.length > MOST_LISTED && ` and ${formatCount(beyondFences.length - MOST_LISTED)} more.`}
+      </Box>
+      {chosen !== undefined && (
+        <RowToolbar
+          key={chosen}
+          row={chosen}
+          shown={
+            drawn.valueOf(chosen) === undefined ? '' : withUnit(formatFull(drawn.valueOf(chosen)!), unit)
+          }
+        />
+      )}
+    </Box>
+  )
+}
+
+/** Three digits that count. */
+function decimalsOf(width: number): number {
+  return Math.max(0, 2 - Math.floor(Math.log10(width || 1)))
+}

@@ -1,0 +1,189 @@
+import { binWidth, histogram } from '@/core/describe/bins'
+import { describe } from '@/core/describe/describe'
+import { quantilePlot } from '@/core/describe/quantilePlot'
+import { formatFull, withUnit } from '@/core/wording/figures'
+import type { EvidenceReading } from '@/intake/readEvidence'
+import type { Point, ReadingsPicture } from '@/ui/charts/ReadingsChart'
+
+/** More points than these say no more in a picture of this size. */
+const MOST_POINTS = 1500
+
+/** Readings ready to be drawn: those that are tested, in the order given, and those that are set aside. */
+export type Drawn = Readonly<{
+  values: readonly number[]
+  rows: readonly number[]
+  aside: readonly Readonly<{ value: number; row: number }>[]
+  sorted: Float64Array
+  unit: string
+  valueOf: (row: number) => number | undefined
+}>
+
+export function drawnOf({ values, rows, setAside }: EvidenceReading, unit: string): Drawn {
+  const left = new Set(setAside)
+  const isTested = (_: unknown, place: number) => !left.has(place)
+  const tested = left.size === 0 ? values : values.filter(isTested)
+  const places = new Map(rows.map((row, place) => [row, place]))
+  return {
+    values: tested,
+    rows: left.size === 0 ? rows : rows.filter(isTested),
+    aside: setAside.map((place) => ({ value: values[place]!, row: rows[place]! })),
+    sorted: Float64Array.from(tested).sort(),
+    unit,
+    valueOf: (row) => values[places.get(row) ?? -1],
+  }
+}
+
+export const describeDrawn = ({ values }: Drawn) => describe(values)
+
+const wordsOf =
+  ({ valueOf, unit }: Drawn) =>
+  (row: number) => {
+    const value = valueOf(row)
+    return value === undefined ? '' : `Row ${row + 1}: ${withUnit(formatFull(value), unit)}`
+  }
+
+/** The width that is chosen for the bins, which a slider makes narrower or wider. */
+export const usualWidth = ({ sorted }: Drawn): number => binWidth(sorted)
+
+export function histogramPicture(drawn: Drawn, width: number): ReadingsPicture {
+  const { sorted, unit, valueOf } = drawn
+  const bins = histogram(sorted, width)
+  return {
+    points: [],
+    lines: [],
+    bars: bins.map(({ from, to, count }) => ({ x: (from + to) / 2, y: count })),
+    placeOf: (row) => at(valueOf(row), (x) => ({ x, y: 0 })),
+    x: { title: '', unit, isShown: true, min: bins[0]!.from, max: bins.at(-1)!.to },
+    y: { title: 'readings', unit: '', isShown: true, min: 0 },
+    words: wordsOf(drawn),
+  }
+}
+
+export type BoxFigures = Readonly<{
+  quartiles: readonly [number, number]
+  median: number
+  fences: readonly [number, number]
+  /** Places of readings beyond the fences, among those that are tested. */
+  beyondFences: readonly number[]
+}>
+
+export function boxPicture(drawn: Drawn, figures: BoxFigures): ReadingsPicture {
+  const { values, rows, sorted, unit, valueOf, aside } = drawn
+  const { quartiles, median, fences, beyondFences } = figures
+  const [low, high] = quartiles
+  // The whiskers reach to the last readings within the fences.
+  const least = sorted.find((value) => value >= fences[0])!
+  const most = sorted.findLast((value) => value <= fences[1])!
+  const upright = (x: number, from: number, to: number): readonly Point[] => [
+    { x, y: from },
+    { x, y: to },
+  ]
+  const beyond = beyondFences.slice(0, MOST_POINTS)
+  return {
+    points: [
+      ...beyond.map((place) => ({ x: values[place]!, y: 0.5, row: rows[place]!, isSetAside: false })),
+      ...aside.map(({ value, row }) => ({ x: value, y: 0.5, row, isSetAside: true })),
+    ],
+    lines: [
+      [
+        { x: low, y: 0.25 },
+        { x: high, y: 0.25 },
+        { x: high, y: 0.75 },
+        { x: low, y: 0.75 },
+        { x: low, y: 0.25 },
+      ],
+      upright(median, 0.25, 0.75),
+      [
+        { x: least, y: 0.5 },
+        { x: low, y: 0.5 },
+      ],
+      [
+        { x: high, y: 0.5 },
+        { x: most, y: 0.5 },
+      ],
+      upright(least, 0.4, 0.6),
+      upright(most, 0.4, 0.6),
+    ],
+    bars: [],
+    placeOf: (row) => at(valueOf(row), (x) => ({ x, y: 0.5 })),
+    x: { title: '', unit, isShown: true },
+    y: { title: '', unit: '', isShown: false, min: 0, max: 1 },
+    words: wordsOf(drawn),
+  }
+}
+
+export function orderPicture(drawn: Drawn): ReadingsPicture {
+  const { values, rows, unit, valueOf, aside } = drawn
+  const shown = extremesOf(values, MOST_POINTS)
+  return {
+    points: [
+      ...shown.map((place) => ({
+        x: rows[place]! + 1,
+        y: values[place]!,
+        row: rows[place]!,
+        isSetAside: false,
+      })),
+      ...aside.map(({ value, row }) => ({ x: row + 1, y: value, row, isSetAside: true })),
+    ],
+    lines: [],
+    bars: [],
+    placeOf: (row) => at(valueOf(row), (y) => ({ x: row + 1, y })),
+    x: { title: 'row', unit: '', isShown: true },
+    y: { title: '', unit, isShown: true },
+    words: wordsOf(drawn),
+  }
+}
+
+export function quantilePicture(
+  drawn: Drawn,
+  line: Readonly<{ mean: number; deviation: number }>,
+): ReadingsPicture {
+  const { values, rows, sorted, unit, valueOf } = drawn
+  const points = quantilePlot(values, MOST_POINTS)
+  const [first, last] = [points[0]!, points.at(-1)!]
+  const on = (z: number): Point => ({ x: z, y: line.mean + z * line.deviation })
+  const zOf = new Map(points.map(({ place, z }) => [rows[place]!, z]))
+  return {
+    points: points.map(({ place, z, value }) => ({ x: z, y: value, row: rows[place]!, isSetAside: false })),
+    lines: [[on(first.z), on(last.z)]],
+    bars: [],
+    placeOf: (row) => {
+      const y = valueOf(row)
+      const x = zOf.get(row) ?? (y === undefined ? undefined : nearestZ(points, sorted, y))
+      return x === undefined || y === undefined ? undefined : { x, y }
+    },
+    x: { title: 'normal quantile', unit: '', isShown: true },
+    y: { title: '', unit, isShown: true },
+    words: wordsOf(drawn),
+  }
+}
+
+/** Of a reading that is not drawn for want of room: where the next one that is drawn stands. */
+function nearestZ(
+  points: ReturnType<typeof quantilePlot>,
+  sorted: Float64Array,
+  value: number,
+): number | undefined {
+  if (!sorted.includes(value)) return undefined
+  return points.find((point) => point.value >= value)?.z
+}
+
+/** Places of readings to draw: all of them, or the least and the greatest of each stretch, so that no spike is lost. */
+function extremesOf(values: readonly number[], most: number): readonly number[] {
+  if (values.length <= most) return values.map((_, place) => place)
+  const stretch = Math.ceil((2 * values.length) / most)
+  const places: number[] = []
+  for (let from = 0; from < values.length; from += stretch) {
+    let [low, high] = [from, from]
+    for (let place = from; place < Math.min(values.length, from + stretch); place += 1) {
+      if (values[place]! < values[low]!) low = place
+      if (values[place]! > values[high]!) high = place
+    }
+    places.push(Math.min(low, high), ...(low === high ? [] : [Math.max(low, high)]))
+  }
+  return places
+}
+
+function at(value: number | undefined, place: (value: number) => Point): Point | undefined {
+  return value === undefined ? undefined : place(value)
+}

@@ -1,0 +1,221 @@
+'use client'
+
+import {
+  BarController,
+  BarElement,
+  Chart as ChartJs,
+  type ChartData,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+} from 'chart.js'
+import { chakra } from '@chakra-ui/react'
+import { memo, useEffect, useMemo, useRef } from 'react'
+import { Chart } from 'react-chartjs-2'
+import { axisWords } from './axisWords'
+import { type Colours, useColours } from './useColours'
+
+ChartJs.register(
+  BarController,
+  BarElement,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+)
+
+const Frame = chakra('div', { base: { position: 'relative', height: '170px' } })
+
+export type Point = Readonly<{ x: number; y: number }>
+
+/** Readings as points; what stands behind them; and where the one that is pointed at is marked. */
+export type ReadingsPicture = Readonly<{
+  /** Each point's reading, by its row. */
+  points: readonly (Point & Readonly<{ row: number; isSetAside: boolean }>)[]
+  /** Lines from point to point: a box, a straight line. */
+  lines: readonly (readonly Point[])[]
+  bars: readonly Point[]
+  /** Where the reading of a row stands in this picture. */
+  placeOf: (row: number) => Point | undefined
+  x: Readonly<{ min?: number; max?: number; title: string; unit: string; isShown: boolean }>
+  y: Readonly<{ min?: number; max?: number; title: string; unit: string; isShown: boolean }>
+  /** What is said of the point that is pointed at. */
+  words: (row: number) => string
+}>
+
+export type Pointing = Readonly<{
+  subscribe: (listener: () => void) => () => void
+  get: () => number | undefined
+  set: (row: number | undefined) => void
+}>
+
+/**
+ * A picture of readings in which each can be pointed at and chosen.
+ *
+ * @param description - the same in words, for those who do not see it
+ */
+export const ReadingsChart = memo(function ReadingsChart({
+  picture,
+  description,
+  pointing,
+  onChoose,
+}: Readonly<{
+  picture: ReadingsPicture
+  description: string
+  pointing: Pointing
+  onChoose: (row: number) => void
+}>) {
+  const colours = useColours()
+  const chart = useRef<ChartJs | null>(null)
+  const data = useMemo(() => colours && dataOf(picture, colours), [picture, colours])
+  const options = useMemo(
+    () => colours && optionsOf({ picture, colours, pointing, onChoose }),
+    [picture, colours, pointing, onChoose],
+  )
+  useEffect(
+    () =>
+      pointing.subscribe(() => {
+        const drawn = chart.current
+        const marked = drawn?.data.datasets.at(-1)
+        if (!drawn || !marked) return
+        const row = pointing.get()
+        const place = row === undefined ? undefined : picture.placeOf(row)
+        marked.data = place ? [place] : []
+        drawn.update('none')
+      }),
+    [picture, pointing],
+  )
+  if (!data || !options) return <Frame />
+  return (
+    <Frame>
+      <Chart
+        ref={(made) => {
+          chart.current = made ?? null
+        }}
+        type="scatter"
+        data={data as ChartData<'scatter'>}
+        options={options as ChartOptions<'scatter'>}
+        role="img"
+        aria-label={description}
+      />
+    </Frame>
+  )
+})
+
+function dataOf({ points, lines, bars }: ReadingsPicture, colours: Colours): ChartData {
+  const radius = points.length > 400 ? 2 : 3.2
+  return {
+    datasets: [
+      {
+        type: 'scatter',
+        data: [...points],
+        pointStyle: points.map(({ isSetAside }) => (isSetAside ? 'crossRot' : 'circle')),
+        pointRadius: radius,
+        pointHoverRadius: radius + 1,
+        pointHitRadius: 4,
+        borderColor: points.map(({ isSetAside }) => (isSetAside ? colours.quiet : colours.ink)),
+        borderWidth: 1,
+        pointBackgroundColor: 'transparent',
+        order: 1,
+      },
+      ...lines.map((line) => ({
+        type: 'line' as const,
+        data: [...line],
+        borderColor: colours.accent,
+        borderWidth: 1.5,
+        pointRadius: 0,
+        pointHitRadius: 0,
+        order: 2,
+      })),
+      // A scale with bars on it begins at 0, so there are none where none are wanted.
+      ...(bars.length === 0 ? [] : [barsOf(bars, colours)]),
+      {
+        type: 'scatter',
+        data: [],
+        pointStyle: 'circle',
+        pointRadius: 6,
+        pointHitRadius: 0,
+        borderColor: colours.brass,
+        borderWidth: 2.5,
+        pointBackgroundColor: 'transparent',
+        order: 0,
+      },
+    ],
+  }
+}
+
+function barsOf(bars: readonly Point[], colours: Colours) {
+  return {
+    type: 'bar' as const,
+    data: [...bars],
+    backgroundColor: colours.selection,
+    borderColor: colours.accent,
+    borderWidth: 1,
+    barPercentage: 1,
+    categoryPercentage: 1,
+    grouped: false,
+    order: 3,
+  }
+}
+
+function optionsOf({
+  picture,
+  colours,
+  pointing,
+  onChoose,
+}: Readonly<{
+  picture: ReadingsPicture
+  colours: Colours
+  pointing: Pointing
+  onChoose: (row: number) => void
+}>): ChartOptions {
+  const rowAt = (elements: readonly Readonly<{ datasetIndex: number; index: number }>[]) => {
+    const reading = elements.find(({ datasetIndex }) => datasetIndex === 0)
+    return reading && picture.points[reading.index]?.row
+  }
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    onHover: (_, elements) => pointing.set(rowAt(elements)),
+    onClick: (_, elements) => {
+      const row = rowAt(elements)
+      if (row !== undefined) onChoose(row)
+    },
+    scales: { x: axis(picture.x, colours), y: axis(picture.y, colours) },
+    plugins: {
+      legend: { display: false },
+      tooltip: {
+        displayColors: false,
+        filter: ({ datasetIndex }) => datasetIndex === 0,
+        callbacks: { label: ({ dataIndex }) => picture.words(picture.points[dataIndex]!.row) },
+      },
+    },
+  }
+}
+
+function axis({ min, max, title, unit, isShown }: ReadingsPicture['x'], colours: Colours) {
+  return {
+    type: 'linear' as const,
+    display: isShown,
+    ...(min === undefined ? {} : { min }),
+    ...(max === undefined ? {} : { max }),
+    title: { display: title !== '', text: title, color: colours.quiet, padding: 0 },
+    border: { color: colours.ink },
+    grid: { display: false },
+    ticks: {
+      color: colours.quiet,
+      font: { family: '"IBM Plex Mono"', size: 11 },
+      maxTicksLimit: 5,
+      includeBounds: false,
+      maxRotation: 0,
+      callback: (value: string | number, index: number, ticks: readonly import('chart.js').Tick[]) =>
+        axisWords(Number(value), ticks, index === ticks.length - 1 ? unit : ''),
+    },
+  }
+}

@@ -1,0 +1,8 @@
+import type { Tick } from 'chart.js'
+import { formatNumber, withUnit } from '@/core/wording/figures'
+
+/** A tick of the axis, with as many decimals as the steps between ticks need; the last one carries the unit. */
+export function axisWords(value: number, ticks: readonly Tick[], unit: string): string {
+  const step = Math.abs((ticks[1]?.value ?? value) - (ticks[0]?.value ?? 0)) || 1
+  return withUnit(formatNumber(value, Math.max(0, -Math.floor(Math.log10(step) + 1e-9))), unit)
+}
