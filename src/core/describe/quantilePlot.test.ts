@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { quantilePlot } from './quantilePlot'
 
 // The medians of five normal order statistics by Blom's positions, (i − 3/8)/(n + 1/4): z of 0.1190476…, 0.3095238…, 0.5;
-// computed with mpmath 1.2.1 at 30 digits.
+// found by halving with Python's math.erfc.
 test('five readings stand at the positions that Blom gives', () => {
   const points = quantilePlot([3, 1, 2, 5, 4], 100)
   expect(points.map(({ place }) => place)).toEqual([1, 2, 0, 4, 3])
   expect(points.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5])
   expect(points[0]!.z).toBeCloseTo(-1.1797611176, 9)
-  expect(points[1]!.z).toBeCloseTo(-0.4972005999, 9)
+  expect(points[1]!.z).toBeCloseTo(-0.4972005707, 9)
   expect(points[2]!.z).toBeCloseTo(0, 15)
 })
 

@@ -1,0 +1,202 @@
+import fc from 'fast-check'
+import { strToU8, zipSync } from 'fflate'
+import Papa from 'papaparse'
+import writeXlsxFile from 'write-excel-file/node'
+import { isWorkbook, readWorkbook } from './workbook'
+
+type Cells = readonly (readonly (string | number | boolean | Date | null)[])[]
+
+async function xlsxOf(sheets: readonly Readonly<{ sheet: string; data: Cells }>[]): Promise<Uint8Array> {
+  const written = sheets.map(({ sheet, data }) => ({
+    sheet,
+    data: data.map((row) =>
+      row.map((value) =>
+        value === null
+          ? null
+          : value instanceof Date
+            ? { value, type: Date, format: 'dd/mm/yyyy hh:mm' }
+            : { value, type: value.constructor },
+      ),
+    ),
+  }))
+  return new Uint8Array(await writeXlsxFile(written as never).toBuffer())
+}
+
+/** A spreadsheet of OpenDocument with these rows of markup. */
+function odsOf(rows: string, name = 'Log'): Uint8Array {
+  const content = `<?xml version="1.0" encoding="UTF-8"?>
+<office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet>
+<table:table table:name="Cover"><table:table-row><table:table-cell office:value-type="string"><text:p>hello</text:p></table:table-cell></table:table-row></table:table>
+<table:table table:name="${name}">${rows}</table:table></office:spreadsheet></office:body></office:document-content>`
+  return zipSync({
+    mimetype: strToU8('application/vnd.oasis.opendocument.spreadsheet'),
+    'content.xml': strToU8(content),
+  })
+}
+
+async function rowsOf(bytes: Uint8Array, sheet?: string): Promise<readonly (readonly string[])[]> {
+  const read = await readWorkbook(bytes, sheet)
+  if (!read.ok) throw new Error(read.problem.message)
+  return Papa.parse<string[]>(new TextDecoder().decode(read.value.csv), { skipEmptyLines: false }).data.slice(
+    0,
+    -1,
+  )
+}
+
+async function problemOf(bytes: Uint8Array, sheet?: string) {
+  const read = await readWorkbook(bytes, sheet)
+  if (read.ok) throw new Error('a sheet where a problem was expected')
+  return read.problem
+}
+
+test('numbers, texts, dates and truth values of an XLSX workbook are read as they stand', async () => {
+  const bytes = await xlsxOf([
+    { sheet: 'Cover', data: [['made by', 'somebody']] },
+    {
+      sheet: 'Weighings',
+      data: [
+        ['depot', 'mass', 'day', 'late'],
+        ['North quay, “7”', 14.93, new Date(Date.UTC(2026, 0, 14)), true],
+        ['a < b & c', -1.5e-7, new Date(Date.UTC(2026, 0, 15, 9, 30)), false],
+        [null, 15, null, null],
+      ],
+    },
+  ])
+  expect(isWorkbook(bytes)).toBe(true)
+  expect(await rowsOf(bytes)).toEqual([['made by', 'somebody']])
+  const rows = await rowsOf(bytes, 'Weighings')
+  expect(rows.map(([depot, mass, day, late]) => [depot, mass && Number(mass), day, late])).toEqual([
+    ['depot', NaN, 'day', 'late'],
+    ['North quay, “7”', 14.93, '2026-01-14', 'true'],
+    ['a < b & c', -1.5e-7, '2026-01-15 09:30', 'false'],
+    ['', 15, '', ''],
+  ])
+  const named = await readWorkbook(bytes, 'Weighings')
+  expect(named.ok && named.value.sheets).toEqual(['Cover', 'Weighings'])
+})
+
+test('what is written into an XLSX workbook is read back, every double to its last bit', async () => {
+  const text = fc
+    .string({ unit: 'grapheme-ascii', minLength: 1, maxLength: 12 })
+    .map((one) => `x${one.trim()}`)
+  const number = fc.double({ noNaN: true, noDefaultInfinity: true }).filter((one) => !Object.is(one, -0))
+  const rows = fc.array(fc.tuple(text, number), { minLength: 1, maxLength: 6 })
+  await fc.assert(
+    fc.asyncProperty(rows, async (data) => {
+      const read = await rowsOf(await xlsxOf([{ sheet: 'A', data }]))
+      expect(read.map(([first, second]) => [first, Number(second)])).toEqual(data)
+    }),
+    { numRuns: 60 },
+  )
+})
+
+const cell = (attributes: string, text = '') =>
+  `<table:table-cell ${attributes}>${text && `<text:p>${text}</text:p>`}</table:table-cell>`
+const row = (...cells: readonly string[]) => `<table:table-row>${cells.join('')}</table:table-row>`
+
+test('an ODS workbook is read by what its cells hold, not by how they look', async () => {
+  const bytes = odsOf(
+    row(cell('office:value-type="string"', 'mass'), cell('office:value-type="string"', 'day'), cell('')) +
+      row(
+        cell('office:value-type="float" office:value="14.93"', '14,9'),
+        cell('office:value-type="date" office:date-value="2026-01-14T00:00:00"', '14 Jan'),
+      ) +
+      `<table:table-row table:number-rows-repeated="2">${cell('office:value-type="percentage" office:value="0.45" table:number-columns-repeated="2"', '45 %')}</table:table-row>` +
+      `<table:table-row table:number-rows-repeated="1048570">${cell('table:number-columns-repeated="16384"')}</table:table-row>`,
+  )
+  expect(await rowsOf(bytes, 'Log')).toEqual([
+    ['mass', 'day'],
+    ['14.93', '2026-01-14'],
+    ['0.45', '0.45'],
+    ['0.45', '0.45'],
+  ])
+})
+
+test('a text of several lines and a note beside it', async () => {
+  const noted = `<table:table-cell office:value-type="string"><office:annotation><text:p>by hand</text:p></office:annotation><text:p>one<text:s text:c="2"/>two</text:p><text:p>three</text:p></table:table-cell>`
+  expect(await rowsOf(odsOf(row(noted)), 'Log')).toEqual([['one  two\nthree']])
+})
+
+/** An XLSX workbook of the parts that matter, with this sheet data. */
+function bareXlsx(data: string): Uint8Array {
+  const main = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"'
+  return zipSync({
+    'xl/workbook.xml': strToU8(
+      `<workbook ${main} xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="Log" sheetId="1" r:id="rId1"/></sheets></workbook>`,
+    ),
+    'xl/_rels/workbook.xml.rels': strToU8(
+      '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Target="worksheets/sheet1.xml"/></Relationships>',
+    ),
+    'xl/worksheets/sheet1.xml': strToU8(`<worksheet ${main}><sheetData>${data}</sheetData></worksheet>`),
+  })
+}
+
+test('rows and cells that are left out are empty', async () => {
+  const bytes = bareXlsx(
+    '<row r="2"><c r="B2"><v>1</v></c><c r="D2" t="inlineStr"><is><t>x</t></is></c></row>',
+  )
+  expect(await rowsOf(bytes)).toEqual([
+    ['', '', '', ''],
+    ['', '1', '', 'x'],
+  ])
+})
+
+test.each([
+  [
+    'a formula',
+    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="B1"><f>A1*2</f><v>2</v></c></row>'),
+    'workbook-formula',
+    /B1 of the sheet “Log” holds a formula \(=A1\*2\)/,
+  ],
+  [
+    'an error',
+    bareXlsx('<row r="1"><c r="A1" t="e"><v>#DIV/0!</v></c></row>'),
+    'workbook-error',
+    /A1.*#DIV\/0!/,
+  ],
+  [
+    'an ODS formula',
+    odsOf(row(cell(''), cell('office:value-type="float" office:value="3" table:formula="of:=[.A1]+1"', '3'))),
+    'workbook-formula',
+    /B1/,
+  ],
+  ['no cells', bareXlsx(''), 'file-empty', /empty/],
+  [
+    'rows without end',
+    bareXlsx('<row r="99999999"><c><v>1</v></c></row>'),
+    'workbook-too-large',
+    /1048576 rows/,
+  ],
+  ['no sheet', zipSync({ 'readme.txt': strToU8('hello') }), 'file-not-workbook', /no XLSX or ODS/],
+  ['broken XML', bareXlsx('<row><c></row>'), 'workbook-damaged', /damaged/],
+  ['half an archive', bareXlsx('').slice(0, 60), 'workbook-damaged', /damaged/],
+])('a workbook with %s is refused with the place', async (_, bytes, code, message) => {
+  const problem = await problemOf(bytes, code === 'workbook-formula' ? 'Log' : undefined)
+  expect(problem.code).toBe(code)
+  expect(problem.message).toMatch(message)
+})
+
+test('a workbook that unpacks to more than a memory holds is refused before it is unpacked', async () => {
+  const bytes = bareXlsx('')
+  // The central directory states the size of each part: the last one is made to state 4 GB.
+  const view = new DataView(bytes.buffer)
+  let at = bytes.length - 22
+  at = view.getUint32(at + 16, true)
+  view.setUint32(at + 24, 4_000_000_000, true)
+  expect((await problemOf(bytes)).code).toBe('workbook-too-large')
+})
+
+test('an entity that would unfold without end is not unfolded', async () => {
+  const bomb = zipSync({
+    'content.xml': strToU8(
+      '<!DOCTYPE a [<!ENTITY x "aaaaaaaaaa"><!ENTITY y "&x;&x;&x;&x;&x;&x;&x;&x;&x;&x;">]><office:document-content>&y;</office:document-content>',
+    ),
+  })
+  expect((await problemOf(bomb)).code).toBe('workbook-damaged')
+})
+
+test('a sheet that is not there is named, with those that are', async () => {
+  expect((await problemOf(await xlsxOf([{ sheet: 'A', data: [['x']] }]), 'B')).message).toContain(
+    'It has: A.',
+  )
+})
