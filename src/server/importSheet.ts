@@ -11,7 +11,7 @@ import { type Connection, type Database, inTransaction } from '@/data/client'
 import { insertSample, insertTrailEntry, type SampleFile } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
-import type { Column } from '@/intake/sheet/columns'
+import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { sheetProblems } from '@/intake/sheet/sheetProblems'
@@ -39,7 +39,14 @@ export type SheetImport = Readonly<{
 }>
 
 export type Imported =
-  | Readonly<{ is: 'brought-in'; sampleId: string; rowCount: number; missingWords: Sheet['missingWords'] }>
+  | Readonly<{
+      is: 'brought-in'
+      sampleId: string
+      rowCount: number
+      missingWords: Sheet['missingWords']
+      /** The column that most likely holds the readings; empty where none holds numbers. */
+      column: string
+    }>
   /** Words stand among numbers: whether they mean that nothing was measured has to be said first. */
   | Readonly<{ is: 'asked'; missingWords: Sheet['missingWords'] }>
 
@@ -72,7 +79,13 @@ export async function importSheet(
       if (!isThere) return failure(notFound('case', caseId))
       const file = { ...kept.value, rowCount }
       const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
-      return success({ is: 'brought-in', sampleId, rowCount, missingWords })
+      return success({
+        is: 'brought-in',
+        sampleId,
+        rowCount,
+        missingWords,
+        column: likelyColumn(columns),
+      })
     })
   } finally {
     await rm(folder, { recursive: true, force: true })

@@ -7,7 +7,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
 import { formatCount } from '@/core/wording/figures'
-import { type BringInState, useBringIn } from './useBringIn'
+import { type BringInState, type OnBrought, useBringIn } from './useBringIn'
 
 const HiddenInput = chakra('input', { base: { srOnly: true } })
 const Line = chakra('p', { base: { color: 'quiet' } })
@@ -29,10 +29,7 @@ const Paste = chakra('textarea', {
 const KINDS = '.csv,.tsv,.txt,.xlsx,.ods,text/csv,text/tab-separated-values'
 
 /** Brings a file, or rows pasted from a spreadsheet, into the case as a sample of its own. */
-export function BringIn({
-  caseId,
-  onBrought,
-}: Readonly<{ caseId: string; onBrought: (sampleId: string) => void }>) {
+export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrought: OnBrought }>) {
   const { state, open, change, takeIn, close } = useBringIn(caseId, onBrought)
   const inputId = useId()
   const choose = (chosen: File | null | undefined) => {

@@ -29,8 +29,8 @@ export function EvidenceSection({
   const { setField, evidence } = useWorkbench()
   const { id, draft: sample } = useSample()
   const useBrought = useCallback(
-    (sampleId: string) => {
-      setField('column', '')
+    (sampleId: string, column: string) => {
+      setField('column', column)
       setField('kept', [])
       setField('sampleId', sampleId)
     },

@@ -15,15 +15,18 @@ export type BringInState =
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
   | Readonly<{ is: 'refused'; name: string; problem: Problem; format: SheetFormat | undefined }>
 
+/** Is told of the new sample and of the column that most likely holds its readings. */
+export type OnBrought = (sampleId: string, column: string) => void
+
 type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
 type MissingWord = Readonly<{ column: string; word: string; count: number }>
 type Imported =
-  | Readonly<{ is: 'brought-in'; sampleId: string }>
+  | Readonly<{ is: 'brought-in'; sampleId: string; column: string }>
   | Readonly<{ is: 'asked'; missingWords: readonly MissingWord[] }>
 type Line = Readonly<{ rows: number; share: number }> | Outcome<Imported>
 
 /** A file on its way into a case: shown first, then taken in whole by the server, or not at all. */
-export function useBringIn(caseId: string, onBrought: (sampleId: string) => void) {
+export function useBringIn(caseId: string, onBrought: OnBrought) {
   const [state, setState] = useState<BringInState>({ is: 'none' })
   const file = useRef<File | undefined>(undefined)
   const choice = useRef<Choice>({})
@@ -68,7 +71,7 @@ export function useBringIn(caseId: string, onBrought: (sampleId: string) => void
       if (outcome.value.is === 'asked')
         return setState({ is: 'asked', name, words: outcome.value.missingWords })
       close()
-      onBrought(outcome.value.sampleId)
+      onBrought(outcome.value.sampleId, outcome.value.column)
     },
     [caseId, close, onBrought],
   )

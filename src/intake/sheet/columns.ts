@@ -215,6 +215,15 @@ function daysOf(column: CategoryColumn | TextColumn, order: DateOrder): Float64A
   return days
 }
 
+/** The first column of numbers that are not all whole, as measurements are and codes are not; else the first of numbers. */
+export function likelyColumn(columns: readonly Column[]): string {
+  const numbers = columns.filter((column) => column.kind === 'number')
+  const measured = numbers.find(({ chunks }) =>
+    chunks.some((chunk) => chunk.some((value) => !Number.isInteger(value) && !Number.isNaN(value))),
+  )
+  return (measured ?? numbers[0])?.name ?? ''
+}
+
 /** Cuts the last chunk to what it holds. */
 function trimmed<T extends Float64Array | Uint16Array>(chunks: readonly T[], length: number): readonly T[] {
   const last = length % CHUNK_LENGTH

@@ -1,7 +1,7 @@
 import { type ColumnWords, columnNamed, type SampleDraft } from '@/core/sample/sampleDraft'
 import type { DecimalMark } from '@/core/typed'
 import { readDate } from '../date'
-import { readNumber } from '../number'
+import { type NumberReading, readNumber } from '../number'
 import { readReadings, type UnreadEntry } from '../readings'
 import { CHUNK_LENGTH, type Column, type NumberColumn } from './columns'
 
@@ -58,7 +58,7 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
     }
     const cells = Float64Array.from(texts, (cell, row) => {
       if (cell === '') return Number.NaN
-      const reading = kind === 'number' ? readNumber(cell, mark) : dateReading(cell)
+      const reading = readCell(cell, kind, mark)
       if (reading.ok) return reading.value
       const before = rows[row]!.slice(0, at).join('\t').length + (at === 0 ? 0 : 1)
       unread.push({ line: row + 1, start: starts[row]! + before, text: cell, reason: reading.reason })
@@ -69,10 +69,14 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
   return { columns: made, rowCount: rows.length, unread, lineCount: rows.length }
 }
 
-function dateReading(text: string) {
+/** Reads a cell of numbers, or of dates. */
+export function readCell(text: string, kind: 'number' | 'date', mark: DecimalMark): CellReading {
+  if (kind === 'number') return readNumber(text, mark)
   const value = readDate(text, 'day-first')
-  return value === undefined ? ({ ok: false, reason: 'not-a-date' } as const) : ({ ok: true, value } as const)
+  return value === undefined ? { ok: false, reason: 'not-a-date' } : { ok: true, value }
 }
+
+type CellReading = NumberReading | Readonly<{ ok: false; reason: 'not-a-date' }>
 
 function numbers(name: string, kind: 'number' | 'date', cells: Float64Array): Column {
   const chunks = Array.from({ length: Math.ceil(cells.length / CHUNK_LENGTH) }, (_, at) =>

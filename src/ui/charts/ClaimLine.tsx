@@ -12,6 +12,7 @@ import {
 import { memo, useMemo } from 'react'
 import { Scatter } from 'react-chartjs-2'
 import { chakra } from '@chakra-ui/react'
+import { formatCount } from '@/core/wording/figures'
 import { axisWords } from './axisWords'
 import { type ClaimLineFigures, claimLineData } from './claimLineData'
 import { labelPlugin } from './labelPlugin'
@@ -21,6 +22,10 @@ Chart.register(LinearScale, LineElement, PointElement, ScatterController, Toolti
 
 /** Fixed, so that the picture does not push the page about while it is drawn. */
 const Frame = chakra('div', { base: { position: 'relative', height: '220px' } })
+
+const Note = chakra('span', {
+  base: { position: 'absolute', top: 0, left: 0, fontSize: '12px', color: 'quiet' },
+})
 
 export type ClaimLineLabels = Readonly<{
   /** Of the claimed value, or of each limit of a tolerance. */
@@ -56,6 +61,7 @@ export const ClaimLine = memo(function ClaimLine({
         aria-label={description}
         data-testid="claim-line"
       />
+      {drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
     </Frame>
   )
 })
@@ -71,7 +77,7 @@ function optionsOf(
   }>,
 ): ChartOptions<'scatter'> {
   const { colours, labels, figures } = input
-  const { x, y, intervalRow } = input.drawing
+  const { x, y, intervalRow, each } = input.drawing
   const font = { family: '"IBM Plex Mono"', size: 11 }
   return {
     animation: false,
@@ -116,7 +122,10 @@ function optionsOf(
       tooltip: {
         displayColors: false,
         callbacks: {
-          label: ({ dataIndex, parsed }) => `No. ${dataIndex + 1}: ${labels.reading(parsed.x ?? 0)}`,
+          label: ({ dataIndex, parsed }) =>
+            each === 1
+              ? `No. ${dataIndex + 1}: ${labels.reading(parsed.x ?? 0)}`
+              : `${each} readings or fewer near here`,
         },
         filter: ({ dataset }) => dataset.label === 'Reading',
       },

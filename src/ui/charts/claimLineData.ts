@@ -1,5 +1,5 @@
 import type { ChartDataset } from 'chart.js'
-import { type Dot, stackReadings } from './stackReadings'
+import { type Dot, pileReadings } from './stackReadings'
 import type { Colours } from './useColours'
 
 export type ClaimLineFigures = Readonly<{
@@ -25,7 +25,7 @@ const LOWEST_ROW = -5
 export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
   const x = rangeOf(figures)
   const radius = radiusFor(figures.values.length)
-  const dots = stackReadings(figures.values, ((x.max - x.min) * 2 * radius) / WIDTH)
+  const { dots, each } = pileReadings(figures.values, ((x.max - x.min) * 2 * radius) / WIDTH)
   const highest = dots.reduce((most, dot) => Math.max(most, dot.y), 0)
   const max = Math.max(ROWS, highest + 1.5)
   const scale = max / ROWS
@@ -35,6 +35,7 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
     x,
     y,
     intervalRow,
+    each,
     datasets: [
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
       readingDots(dots, radius, colours),
@@ -61,8 +62,7 @@ function rangeOf({ values, lower, upper, mean, claimed }: ClaimLineFigures) {
 
 /** In pixels: the more readings, the smaller. */
 function radiusFor(count: number): number {
-  if (count <= 300) return 4
-  return count <= 3000 ? 2.5 : 1.5
+  return count <= 300 ? 4 : 2.5
 }
 
 function readingDots(dots: readonly Dot[], radius: number, colours: Colours): Row {

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { stackReadings } from './stackReadings'
+import { pileReadings, stackReadings } from './stackReadings'
 
 test('piles up what would cover each other, in the order given', () => {
   expect(stackReadings([2, 1, 1.05, 1], 0.1)).toEqual([
@@ -23,5 +23,19 @@ test('no two readings in a row are nearer than a dot is wide, and every one is t
         })
       }
     }),
+  )
+})
+
+test('where readings are many a dot stands for several, and none is lost', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 600, maxLength: 3000 }), (values) => {
+      const { dots, each } = pileReadings(values, 1)
+      for (const x of new Set(values)) {
+        const count = values.filter((value) => value === x).length
+        expect(dots.filter((dot) => dot.x === x)).toHaveLength(Math.ceil(count / each))
+      }
+      expect(Math.max(...dots.map(({ y }) => y))).toBeLessThan(24)
+    }),
+    { numRuns: 20 },
   )
 })

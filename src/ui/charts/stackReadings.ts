@@ -19,3 +19,36 @@ export function stackReadings(values: readonly number[], width: number): readonl
   }
   return values.map((x, index) => ({ x, y: rows[index]! }))
 }
+
+/** Above so many readings, or rows of dots, a dot stands for several readings. */
+const MOST_SINGLE = 2000
+const MOST_ROWS = 24
+
+export type Pile = Readonly<{
+  dots: readonly Dot[]
+  /** How many readings a dot stands for; its pile is rounded up, so that a lone reading is never lost. */
+  each: number
+}>
+
+/**
+ * Piles up readings: each by itself while they are few, else in columns as wide as a dot, where a dot stands for several.
+ *
+ * @param width - how wide a dot is, in the readings' unit
+ */
+export function pileReadings(values: readonly number[], width: number): Pile {
+  if (values.length <= MOST_SINGLE) {
+    const dots = stackReadings(values, width)
+    if (dots.every(({ y }) => y < MOST_ROWS)) return { dots, each: 1 }
+  }
+  const counts = new Map<number, number>()
+  for (const value of values) {
+    const column = Math.round(value / width)
+    counts.set(column, (counts.get(column) ?? 0) + 1)
+  }
+  const highest = [...counts.values()].reduce((most, count) => Math.max(most, count), 0)
+  const each = Math.ceil(highest / MOST_ROWS)
+  const dots = [...counts].flatMap(([column, count]) =>
+    Array.from({ length: Math.ceil(count / each) }, (_, y) => ({ x: column * width, y })),
+  )
+  return { dots, each }
+}

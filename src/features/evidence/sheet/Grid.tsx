@@ -21,6 +21,8 @@ import {
 
 /** Rows drawn beyond those in view, on each side. */
 const OVERSCAN = 12
+const SCROLLBAR = 20
+const LEAST_WIDTH = 420
 
 export type Place = Readonly<{ place: number; column: number }>
 
@@ -47,6 +49,7 @@ export function Grid({
   onKey,
   onPaste,
   onCopy,
+  isUnread,
   editor,
 }: Readonly<{
   label: string
@@ -66,6 +69,8 @@ export function Grid({
   onKey?: (event: KeyboardEvent<HTMLDivElement>) => boolean
   onPaste?: (text: string) => void
   onCopy?: () => string
+  /** Whether a cell is not what its column holds. */
+  isUnread?: (row: number, column: number) => boolean
   /** What stands in the active cell while it is edited. */
   editor?: ReactNode
 }>) {
@@ -135,6 +140,7 @@ export function Grid({
       aria-colcount={columns.length + 1}
       aria-activedescendant={`${id}-${active.place}-${active.column}`}
       tabIndex={0}
+      maxWidth={`${Math.max(width + SCROLLBAR, LEAST_WIDTH)}px`}
       height={`${Math.min(SHOWN_ROWS, Math.max(rowCount, 4)) * ROW_HEIGHT + 46}px`}
       onKeyDown={onKeyDown}
       onPaste={(event) => {
@@ -216,6 +222,7 @@ export function Grid({
                       id={`${id}-${index}-${column}`}
                       role="gridcell"
                       data-active={isActive ? '' : undefined}
+                      data-unread={line && isUnread?.(line.row, column) ? '' : undefined}
                       data-chosen={isChosen(index, column) ? '' : undefined}
                       textAlign={kind === 'number' ? 'right' : 'left'}
                       style={{ flex: `1 0 ${WIDTHS[kind]}px` }}

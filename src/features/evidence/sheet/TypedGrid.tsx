@@ -2,8 +2,9 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type KeyboardEvent, useMemo, useState } from 'react'
+import { needed } from '@/intake/fieldReader'
 import { addColumn, cellsOfBlock, putBlock, putCell, takeOutRows } from '@/intake/sheet/typedEdit'
-import { READINGS_COLUMN, typedCells } from '@/intake/sheet/typedSheet'
+import { readCell, READINGS_COLUMN, typedCells } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -19,7 +20,7 @@ const Editor = chakra('input', {
 
 /** A sheet that is typed: arrows move, typing writes, Enter goes down and Tab to the right, a block is pasted, all can be undone. */
 export function TypedGrid() {
-  const { draft } = useSample()
+  const { draft, typed } = useSample()
   const { setAside } = draft
   const columns = draft.columns.length === 0 ? [READINGS_COLUMN] : draft.columns
   const cells = useMemo(() => typedCells(draft), [draft])
@@ -86,6 +87,13 @@ export function TypedGrid() {
     const isText = key.length === 1 && !isCommand && !altKey
     return isText && done(() => setEdited(key))
   }
+  const isUnread = (row: number, column: number) => {
+    const { kind } = columns[column]!
+    const text = cells[row]?.[column]?.trim() ?? ''
+    return (
+      text !== '' && (kind === 'number' || kind === 'date') && !readCell(text, kind, draft.decimalMark).ok
+    )
+  }
   return (
     <Box>
       <Grid
@@ -103,6 +111,7 @@ export function TypedGrid() {
         onPoint={pointed.set}
         chosen={{ from: anchor, to: active }}
         onKey={onKey}
+        isUnread={isUnread}
         onPaste={(text) => change(putBlock(draft, at, cellsOfBlock(text)))}
         onCopy={() =>
           chosenCells()
@@ -125,6 +134,13 @@ export function TypedGrid() {
           )
         }
       />
+      {typed.unread.length > 0 && (
+        <Box role="alert" color="finding.contradicted" marginTop="6px">
+          {typed.unread.length === 1 ? '1 entry is' : `${typed.unread.length} entries are`} not what the
+          column holds and not counted, such as “{typed.unread[0]!.text.slice(0, 40)}”;{' '}
+          {needed(typed.unread[0]!.reason, draft.decimalMark)}.
+        </Box>
+      )}
       <Flex gap="12px" marginTop="8px" align="center" wrap="wrap">
         <QuietButton type="button" onClick={() => change(addColumn(draft))}>
           Add a column

@@ -45,6 +45,7 @@ export const Cell = chakra('div', {
     borderBottom: '1px solid',
     borderColor: 'rule',
     '&[data-chosen]': { bg: 'selection' },
+    '&[data-unread]': { color: 'finding.contradicted', textDecoration: 'underline wavy' },
     '&[data-active]': { outline: '2px solid', outlineColor: 'accent', outlineOffset: '-2px' },
   },
 })
