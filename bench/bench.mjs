@@ -1,13 +1,15 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|stored|start|keystroke|size` for one.
 import { measureCore } from './core.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
 import { measureStart } from './start.mjs'
+import { measureStored } from './stored.mjs'
 
 const BENCHES = {
   core: measureCore,
   sheet: measureSheet,
+  stored: measureStored,
   start: measureStart,
   keystroke: measureKeystroke,
   size: measureSize,

@@ -1,15 +1,14 @@
 // A file of 1,000,000 rows by 8 columns: read, filtered on a coded column and tested by the command line, beside pandas with
 // scipy on the same file (Debian's python3-pandas and python3-scipy), by turns in one run.
 import { spawnSync } from 'node:child_process'
-import { createWriteStream, mkdtempSync, rmSync } from 'node:fs'
-import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
 import { ROOT } from '../scripts/install.mjs'
+import { LOG_ROWS, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
 
-const ROWS = 1_000_000
 const FEW_ROWS = 10_000
 const TURNS = 5
 const GOALS = { ratio: 0.7, megabytes: 160, fewRows: 100 }
@@ -18,7 +17,7 @@ export async function measureSheet() {
   await buildCli()
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
   try {
-    const file = await writeLog(path.join(folder, 'log.csv'), ROWS)
+    const file = await writeLog(path.join(folder, 'log.csv'), LOG_ROWS)
     const [own, other] = [[], []]
     for (let turn = 0; turn < TURNS; turn += 1) {
       own.push(ownTime(file))
@@ -47,27 +46,6 @@ export async function measureSheet() {
   } finally {
     rmSync(folder, { recursive: true })
   }
-}
-
-/** A made-up log of deliveries, the same on each run. */
-async function writeLog(file, rows) {
-  const out = createWriteStream(file)
-  out.write('id,depot,mass,carrier,date,hours,late,note\n')
-  let state = 1
-  const random = () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32
-  let lines = ''
-  for (let i = 0; i < rows; i += 1) {
-    const mass = (15 + (random() + random() + random() - 1.5) / 5).toFixed(3)
-    const day = `2026-${String(1 + Math.floor(random() * 12)).padStart(2, '0')}-${String(1 + Math.floor(random() * 28)).padStart(2, '0')}`
-    lines += `${i},${1 + Math.floor(random() * 24)},${mass},carrier ${Math.floor(random() * 40)},${day},${(random() * 72).toFixed(2)},${random() < 0.06 ? 'yes' : 'no'},"route ${Math.floor(random() * 300)}, north"\n`
-    if (lines.length > 1 << 20) {
-      if (!out.write(lines)) await once(out, 'drain')
-      lines = ''
-    }
-  }
-  out.end(lines)
-  await once(out, 'finish')
-  return file
 }
 
 function timed(command, args) {
@@ -113,9 +91,4 @@ stats.ttest_1samp(log.loc[log.depot == 7, "mass"], 15, alternative="less")
 function pandasTime(file) {
   if (!PYTHON.has('pandas')) return undefined
   return timed(PYTHON.command, ['-c', SCRIPT, file]).ms
-}
-
-function median(values) {
-  if (values.some((value) => value === undefined)) return undefined
-  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]
 }

@@ -2,7 +2,8 @@
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
-export async function bundle(entry, outfile) {
+/** @param more - esbuild's own options, beside those that every bundle has */
+export async function bundle(entry, outfile, more = {}) {
   ensureInstalled()
   const { build } = await import('esbuild')
   await build({
@@ -14,5 +15,6 @@ export async function bundle(entry, outfile) {
     target: 'node20',
     tsconfig: path.join(ROOT, 'tsconfig.json'),
     logLevel: 'warning',
+    ...more,
   })
 }

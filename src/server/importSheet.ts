@@ -1,9 +1,5 @@
 import 'server-only'
-import { createHash } from 'node:crypto'
-import { createReadStream } from 'node:fs'
-import { mkdtemp, open, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
+import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { updateCase } from '@/data/caseRepository'
@@ -13,13 +9,12 @@ import { insertColumns } from '@/data/sheetRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
-import { readSheet, type Sheet, type SheetSource } from '@/intake/sheet/readSheet'
+import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { sheetProblems } from '@/intake/sheet/sheetProblems'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
 import { newIdentifier } from './identifier'
 import { notFound } from './problems'
 
-const BEGINNING = 64 * 1024
 const PIECE = 1024 * 1024
 
 export type SheetImport = Readonly<{
@@ -53,8 +48,6 @@ export type Imported =
 /**
  * Brings a file in as a new sample of a case: all of it, or nothing.
  *
- * The file is kept beside the database until it has been read, because a column of numbers may turn out to be one of texts.
- *
  * @returns the sample, or what has to be asked first, or why the file cannot be taken
  */
 export async function importSheet(
@@ -62,93 +55,64 @@ export async function importSheet(
   question: SheetImport,
   now: Date,
 ): Promise<Outcome<Imported>> {
-  const folder = await mkdtemp(path.join(process.env.TRUE_WEIGHT_DATA ?? tmpdir(), 'incoming-'))
-  try {
-    const file = path.join(folder, 'file')
-    const kept = await keepFile(file, question)
-    if (!kept.ok) return kept
-    const sheet = await readKept(file, kept.value.fileBytes, question)
-    if (!sheet.ok) return sheet
-    const { missingWords } = sheet.value
-    if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
-    question.signal?.throwIfAborted()
-    const { caseId, by } = question
-    const { columns, rowCount } = sheet.value
-    return await inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
-      const isThere = await updateCase(transaction, caseId, { updatedAt: now })
-      if (!isThere) return failure(notFound('case', caseId))
-      const file = { ...kept.value, rowCount }
-      const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
-      return success({
-        is: 'brought-in',
-        sampleId,
-        rowCount,
-        missingWords,
-        column: likelyColumn(columns),
-      })
-    })
-  } finally {
-    await rm(folder, { recursive: true, force: true })
-  }
-}
-
-type Kept = Omit<SampleFile, 'rowCount'>
-
-async function keepFile(file: string, { body, fileName, signal }: SheetImport): Promise<Outcome<Kept>> {
-  const hash = createHash('sha256')
-  const handle = await open(file, 'wx')
-  let fileBytes = 0
-  try {
-    for await (const piece of body) {
-      signal?.throwIfAborted()
-      fileBytes += piece.length
-      if (fileBytes > sheetProblems.mostBytes) return failure(sheetProblems.fileTooLarge(fileBytes))
-      hash.update(piece)
-      await handle.write(piece)
-    }
-  } finally {
-    await handle.close()
-  }
-  return success({ fileName, fileBytes, fileSha256: hash.digest('hex') })
-}
-
-async function readKept(file: string, size: number, question: SheetImport): Promise<Outcome<Sheet>> {
-  const { signal, onProgress, missingWords } = question
-  const beginning = await beginningOf(file)
-  let source: SheetSource = () => createReadStream(file, { highWaterMark: PIECE, signal })
-  let read = beginning
-  if (isWorkbook(beginning)) {
-    const workbook = await readWorkbook(await wholeOf(file), question.workbookSheet)
-    if (!workbook.ok) return workbook
-    read = workbook.value.csv
-    source = () => [read]
-  }
-  const format = question.format ?? guessFormat(read.subarray(0, BEGINNING))
-  return readSheet({
-    source,
-    format,
-    missingWords,
-    onProgress: (rows, bytes) => onProgress?.(rows, Math.min(1, bytes / size)),
+  const { caseId, by, fileName, signal, body } = question
+  const whole = await wholeOf(body, signal)
+  if (!whole.ok) return whole
+  const hash = crypto.subtle.digest('SHA-256', whole.value)
+  const sheet = await readWhole(whole.value, question)
+  if (!sheet.ok) return sheet
+  const { columns, rowCount, missingWords } = sheet.value
+  if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
+  const fileSha256 = Buffer.from(await hash).toString('hex')
+  signal?.throwIfAborted()
+  return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
+    const isThere = await updateCase(transaction, caseId, { updatedAt: now })
+    if (!isThere) return failure(notFound('case', caseId))
+    const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
+    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
+    const column = likelyColumn(columns)
+    return success({ is: 'brought-in', sampleId, rowCount, missingWords, column })
   })
 }
 
-async function beginningOf(file: string): Promise<Uint8Array> {
-  const handle = await open(file)
-  try {
-    const bytes = new Uint8Array(BEGINNING)
-    const { bytesRead } = await handle.read(bytes, 0, BEGINNING, 0)
-    return bytes.subarray(0, bytesRead)
-  } finally {
-    await handle.close()
+/** The whole file in memory: a column of numbers may turn out to be one of texts, and is then read again. */
+async function wholeOf(
+  body: SheetImport['body'],
+  signal: AbortSignal | undefined,
+): Promise<Outcome<Uint8Array<ArrayBuffer>>> {
+  const pieces: Uint8Array[] = []
+  let length = 0
+  for await (const piece of body) {
+    signal?.throwIfAborted()
+    length += piece.length
+    if (length > sheetProblems.mostBytes) return failure(sheetProblems.fileTooLarge(length))
+    pieces.push(piece)
   }
+  return success(Buffer.concat(pieces))
 }
 
-async function wholeOf(file: string): Promise<Uint8Array> {
-  const handle = await open(file)
-  try {
-    return await handle.readFile()
-  } finally {
-    await handle.close()
+async function readWhole(whole: Uint8Array, question: SheetImport): Promise<Outcome<Sheet>> {
+  const { signal, onProgress, missingWords } = question
+  let bytes = whole
+  if (isWorkbook(whole)) {
+    const workbook = await readWorkbook(whole, question.workbookSheet)
+    if (!workbook.ok) return workbook
+    bytes = workbook.value.csv
+  }
+  return readSheet({
+    source: () => piecesOf(bytes, signal),
+    format: question.format ?? guessFormat(bytes),
+    missingWords,
+    onProgress: (rows, read) => onProgress?.(rows, Math.min(1, read / bytes.length)),
+  })
+}
+
+/** Lets the server answer others between the pieces. */
+async function* piecesOf(bytes: Uint8Array, signal: AbortSignal | undefined): AsyncGenerator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += PIECE) {
+    await setImmediate()
+    signal?.throwIfAborted()
+    yield bytes.subarray(at, at + PIECE)
   }
 }
 

@@ -38,28 +38,42 @@ export function grubbs(values: ArrayLike<number>, known: Moments): Grubbs {
 /**
  * The generalised extreme Studentised deviate test for up to ten outliers, and at most a fifth of the readings.
  *
+ * @param sorted - the same readings, ascending: the farthest from their mean is always the first or the last
  * @param significanceLevel - α, spread over the steps
  * @returns the indexes of the outliers, the farthest first
  * @see B. Rosner (1983), Technometrics 25, 165-172
  */
-export function generalizedEsd(values: ArrayLike<number>, significanceLevel: number): readonly number[] {
+export function generalizedEsd(
+  values: ArrayLike<number>,
+  sorted: Float64Array,
+  significanceLevel: number,
+): readonly number[] {
   const n = values.length
   if (n < ESD_LEAST) return []
   const most = Math.min(MOST_OUTLIERS, Math.floor(n / 5))
-  const left = Array.from({ length: n }, (_, i) => i)
   const removed: number[] = []
-  let found = 0
+  let [from, to, found] = [0, n, 0]
   for (let step = 1; step <= most; step += 1) {
-    const rest = left.map((i) => values[i]!)
-    const known = moments(rest)
+    const known = moments(sorted.subarray(from, to))
     if (!known.standardDeviation) break
-    const place = farthest(rest, known)
-    removed.push(left[place]!)
-    left.splice(place, 1)
-    const r = distance(rest[place]!, known) / known.standardDeviation
+    const [low, high] = [sorted[from]!, sorted[to - 1]!]
+    const apart = distance(low, known) - distance(high, known)
+    const [first, last] = [indexOf(values, low, removed), indexOf(values, high, removed)]
+    const isLow = apart > 0 || (apart === 0 && first < last)
+    removed.push(isLow ? first : last)
+    const r = distance(isLow ? low : high, known) / known.standardDeviation
+    if (isLow) from += 1
+    else to -= 1
     if (r > criticalEsd(n, step, significanceLevel)) found = step
   }
   return removed.slice(0, found)
+}
+
+/** The first index of a value that is not among those removed. */
+function indexOf(values: ArrayLike<number>, value: number, removed: readonly number[]): number {
+  let index = 0
+  while (values[index] !== value || removed.includes(index)) index += 1
+  return index
 }
 
 /** λᵢ; it depends on n, the step and the level alone. */

@@ -110,7 +110,10 @@ function conditionsOf({ values, sorted, known, normality }: Looked): Appearance[
     ...(isForShapiroWilk ? { shapiroWilk: shapiroWilk(sorted) } : {}),
     ...(isForAndersonDarling ? { andersonDarling: andersonDarling(sorted, known) } : {}),
     ...(n >= GRUBBS_LEAST
-      ? { grubbs: grubbs(values, known), generalizedEsd: { outliers: generalizedEsd(values, OUTLIER_LEVEL) } }
+      ? {
+          grubbs: grubbs(values, known),
+          generalizedEsd: { outliers: generalizedEsd(values, sorted, OUTLIER_LEVEL) },
+        }
       : {}),
     ...optional('runs', runsTest(values, sorted)),
   }

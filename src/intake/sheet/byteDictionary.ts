@@ -14,9 +14,7 @@ export class ByteDictionary {
   /** The number of a text, counted from 0; a new one where it has not been met. */
   codeOf(source: Uint8Array, start: number, end: number): number {
     const mask = this.slots.length - 1
-    // FNV-1a, by G. Fowler, L. Noll & P. Vo.
-    let hash = 0x811c9dc5
-    for (let at = start; at < end; at += 1) hash = Math.imul(hash ^ source[at]!, 0x01000193)
+    const hash = hashOf(source, start, end)
     for (let slot = (hash ^ (hash >>> 15)) & mask; ; slot = (slot + 1) & mask) {
       const code = this.slots[slot]!
       if (code < 0) return this.add(slot, source, start, end)
@@ -61,13 +59,25 @@ export class ByteDictionary {
     this.slots = new Int32Array(this.slots.length * 2).fill(-1)
     const mask = this.slots.length - 1
     for (let code = 0; code < size; code += 1) {
-      let hash = 0x811c9dc5
-      for (const byte of this.bytesOf(code)) hash = Math.imul(hash ^ byte, 0x01000193)
+      const hash = hashOf(this.bytes, code === 0 ? 0 : before[code - 1]!, before[code]!)
       let slot = (hash ^ (hash >>> 15)) & mask
       while (this.slots[slot]! >= 0) slot = (slot + 1) & mask
       this.slots[slot] = code
     }
   }
+}
+
+/** FNV-1a (G. Fowler, L. Noll & P. Vo), by four bytes at a time, which mixes well enough for a table. */
+function hashOf(bytes: Uint8Array, start: number, end: number): number {
+  let hash = 0x811c9dc5 ^ (end - start)
+  let at = start
+  for (; at + 4 <= end; at += 4) {
+    const word = bytes[at]! | (bytes[at + 1]! << 8) | (bytes[at + 2]! << 16) | (bytes[at + 3]! << 24)
+    hash = Math.imul(hash ^ word, 0x01000193)
+    hash ^= hash >>> 15
+  }
+  for (; at < end; at += 1) hash = Math.imul(hash ^ bytes[at]!, 0x01000193)
+  return hash
 }
 
 function grown<T extends Uint8Array | Uint32Array>(array: T, length: number): T {

@@ -19,8 +19,7 @@ export function keptRows(
   mark: DecimalMark,
 ): Outcome<Uint8Array> {
   const { columns, rowCount } = sheet
-  if (kept.length === 0) return success(new Uint8Array(rowCount).fill(1))
-  const all = new Uint8Array(rowCount)
+  let all: Uint8Array | undefined
   for (const list of kept) {
     const one = new Uint8Array(rowCount).fill(1)
     for (const condition of list) {
@@ -30,9 +29,10 @@ export function keptRows(
       if (!test.ok) return test
       dropRows(one, column, test.value)
     }
-    for (let row = 0; row < rowCount; row += 1) all[row]! |= one[row]!
+    if (all) for (let row = 0; row < rowCount; row += 1) all[row]! |= one[row]!
+    else all = one
   }
-  return success(all)
+  return success(all ?? new Uint8Array(rowCount).fill(1))
 }
 
 export function columnNotFound(name: string, columns: readonly Readonly<{ name: string }>[]): Problem {

@@ -14,6 +14,9 @@ import { sheetProblems } from './sheetProblems'
 /** More columns than any sheet of measurements has. */
 export const MOST_COLUMNS = 400
 
+/** Rows that are looked at before the whole file is read. */
+const GLANCED_ROWS = 1000
+
 export type Sheet = Readonly<{
   columns: readonly Column[]
   rowCount: number
@@ -41,20 +44,29 @@ export type SheetQuestion = Readonly<{
 /**
  * Reads a sheet file straight from its bytes into columns.
  *
- * Every column is taken as numbers first. One with any other text in it becomes a column of texts; the file is then read
- * once more, so that no text is ever made from a number.
+ * Every column is taken as numbers first. One with any other text in it becomes a column of texts; where such a text does not
+ * stand among the first rows, the file is read once more, so that no text is ever made from a number.
  *
  * @returns the columns, or the first problem, with its line
  */
 export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>> {
+  const wanted = question.mostRows ?? Infinity
+  // The first rows tell most columns of texts, so that the whole of a file is rarely read twice.
+  let rows = Math.min(wanted, GLANCED_ROWS)
   const texts = new Set<number>()
-  const first = await readOnce(question, texts)
-  if (!first.ok || first.value.turned.size === 0) return first.ok ? success(first.value.sheet) : first
-  const second = await readOnce(question, first.value.turned)
-  return second.ok ? success(second.value.sheet) : second
+  for (;;) {
+    const read = await readOnce({ ...question, mostRows: rows }, texts)
+    if (!read.ok) return read
+    const { sheet, turned, isCutOff } = read.value
+    const isAll = !isCutOff || rows === wanted
+    if (isAll && turned.size === 0) return success(sheet)
+    for (const column of turned) texts.add(column)
+    rows = wanted
+  }
 }
 
-type Once = Readonly<{ sheet: Sheet; turned: ReadonlySet<number> }>
+/** What was read, which columns of numbers turned out to be texts, and whether there is more. */
+type Once = Readonly<{ sheet: Sheet; turned: ReadonlySet<number>; isCutOff: boolean }>
 
 async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Promise<Outcome<Once>> {
   const taker = new ColumnTaker(question, texts)
@@ -65,11 +77,14 @@ async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Pr
     if (problem) return failure(problem)
     bytes += chunk.length
     question.onProgress?.(taker.rowCount, bytes)
-    if (taker.rowCount >= (question.mostRows ?? Infinity))
-      return success({ sheet: taker.sheet(), turned: taker.turned })
+    if (taker.rowCount >= (question.mostRows ?? Infinity)) return success(onceOf(taker, true))
   }
   const problem = reader.finish() ?? taker.emptiness()
-  return problem ? failure(problem) : success({ sheet: taker.sheet(), turned: taker.turned })
+  return problem ? failure(problem) : success(onceOf(taker, false))
+}
+
+function onceOf(taker: ColumnTaker, isCutOff: boolean): Once {
+  return { sheet: taker.sheet(), turned: taker.turned, isCutOff }
 }
 
 /** Gives each cell to its column. */

@@ -28,6 +28,8 @@ export class RowReader {
   private isFirst = true
   private bounds = new Int32Array(64)
   private count = 0
+  /** The quoted cell that was read last. */
+  private readonly quoted = { end: 0, from: 0, to: 0, lines: 0, hasWide: false }
   /** Cells of the row that hold doubled quotes: which, and where each ends with them. */
   private doubled: { cell: number; end: number }[] = []
   private readonly separator: number
@@ -72,7 +74,8 @@ export class RowReader {
   }
 
   /** Reads every whole row; returns where the first one begins that is not. */
-  private readRows(bytes: Uint8Array, follows: 'more' | 'end'): number | Problem {
+  private readRows(given: Uint8Array, follows: 'more' | 'end'): number | Problem {
+    let bytes = given
     const { separator } = this
     const { length } = bytes
     const { classes } = this
@@ -94,7 +97,9 @@ export class RowReader {
         continue
       }
       if (byte === QUOTE && isBlank(bytes, start, at)) {
-        const quoted = this.quoted(bytes, at)
+        // One object for all cells: a million new ones would have to be cleared away.
+        const { quoted } = this
+        this.readQuoted(bytes, at)
         if (quoted.end < 0) {
           return follows === 'more' ? rowStart : sheetProblems.quoteNotClosed(this.line + lines)
         }
@@ -107,7 +112,11 @@ export class RowReader {
           return sheetProblems.afterQuote(this.line + lines, this.count + 1)
         }
         if (quoted.hasWide) isAscii = false
-        if (quoted.to < quoted.end) this.doubled.push({ cell: this.count, end: quoted.end })
+        if (quoted.to < quoted.end) {
+          // The doubled quotes are made single in a copy: whoever gave the bytes may read them again.
+          if (bytes === given) bytes = given.slice()
+          this.doubled.push({ cell: this.count, end: quoted.end })
+        }
         this.bound(quoted.from, quoted.to)
         if (next === separator) {
           at += 1
@@ -162,7 +171,7 @@ export class RowReader {
   }
 
   /** Finds the closing quote; `to` is where the text ends once its doubled quotes are single. */
-  private quoted(bytes: Uint8Array, open: number) {
+  private readQuoted(bytes: Uint8Array, open: number): void {
     const { classes } = this
     const { length } = bytes
     let at = open + 1
@@ -183,7 +192,12 @@ export class RowReader {
         hasWide = true
       }
     }
-    return { end: at >= length ? -1 : at, from: open + 1, to: at - doubled, lines, hasWide }
+    const { quoted } = this
+    quoted.end = at >= length ? -1 : at
+    quoted.from = open + 1
+    quoted.to = at - doubled
+    quoted.lines = lines
+    quoted.hasWide = hasWide
   }
 
   private trimmed(bytes: Uint8Array, from: number, to: number): void {

@@ -1,0 +1,92 @@
+// A file of 1,000,000 rows by 8 columns brought in and stored, then another filter and test on what is stored, beside pandas
+// that only parses it, by turns in one run.
+import { spawnSync } from 'node:child_process'
+import { createReadStream, mkdtempSync, rmSync } from 'node:fs'
+import { randomUUID } from 'node:crypto'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { bundle } from '../scripts/bundle.mjs'
+import { ROOT } from '../scripts/install.mjs'
+import { LOG_ROWS, median, writeLog } from './log.mjs'
+import { PYTHON } from './python.mjs'
+
+const TURNS = 5
+const GOALS = { stored: 1.5, again: 0.15 }
+
+export async function measureStored() {
+  const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
+  await bundle('bench/storedServer.ts', outfile, { conditions: ['react-server'], external: ['@electric-sql/pglite'] })
+  const server = await import(pathToFileURL(outfile).href)
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
+  process.env.TRUE_WEIGHT_DATA = folder
+  const file = await writeLog(path.join(folder, 'log.csv'), LOG_ROWS)
+  const db = await server.openDatabase(path.join(folder, 'data'))
+  try {
+    const caseId = randomUUID()
+    const now = new Date()
+    const words = { reference: '', subject: '', party: '', createdAt: now, updatedAt: now }
+    await server.insertCase(db, { id: caseId, ...words })
+    const [stored, again, pandas] = [[], [], []]
+    for (let turn = 0; turn < TURNS; turn += 1) {
+      const body = createReadStream(file, { highWaterMark: 1 << 20 })
+      const question = { caseId, fileName: 'log.csv', by: '', body }
+      const [brought, taken] = await timed(() => server.importSheet(db, question, now))
+      stored.push(taken)
+      const sample = await server.findSample(db, brought.value.sampleId)
+      again.push((await timed(() => server.outcomeOf(db, claimOn(sample.id, 7 + turn), sample)))[1])
+      pandas.push(parsedByPandas(file))
+    }
+    const [ours, second, theirs] = [stored, again, pandas].map(median)
+    const beside = (ms, goal) =>
+      theirs === undefined
+        ? 'python3-pandas is not installed'
+        : `${(ms / theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms to parse it (goal ${goal})`
+    console.log(`1,000,000 rows by 8 columns, brought in and stored: ${ours.toFixed(0)} ms, ${beside(ours, GOALS.stored)}`)
+    console.log(`Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside(second, GOALS.again)}`)
+  } finally {
+    await db.$client.close()
+    rmSync(folder, { recursive: true })
+  }
+}
+
+/** A claim about the masses of one depot. */
+function claimOn(sampleId, depot) {
+  return {
+    source: '',
+    wording: '',
+    quantity: 'mass',
+    relation: 'at-least',
+    claimedValue: '15',
+    toleranceBelow: '',
+    toleranceAbove: '',
+    unit: '',
+    burden: null,
+    significanceLevel: '0.05',
+    confidenceLevel: '',
+    knownStandardDeviation: '',
+    decimals: '',
+    decimalMark: 'point',
+    sampleId,
+    column: 'mass',
+    kept: [[{ column: 'depot', relation: 'is', value: String(depot), upTo: '' }]],
+  }
+}
+
+async function timed(work) {
+  const start = performance.now()
+  const value = await work()
+  return [value, performance.now() - start]
+}
+
+const SCRIPT = `
+import sys, time, pandas as pd
+start = time.perf_counter()
+pd.read_csv(sys.argv[1])
+print((time.perf_counter() - start) * 1000)
+`
+
+function parsedByPandas(file) {
+  if (!PYTHON.has('pandas')) return undefined
+  return Number(spawnSync(PYTHON.command, ['-c', SCRIPT, file], { encoding: 'utf8' }).stdout)
+}

@@ -1,0 +1,6 @@
+// The server's own functions for the bench of stored sheets, which bundles this file.
+export { insertCase } from '../src/data/caseRepository'
+export { openDatabase } from '../src/data/client'
+export { findSample } from '../src/data/sampleRepository'
+export { importSheet } from '../src/server/importSheet'
+export { outcomeOf } from '../src/server/outcomeOf'
