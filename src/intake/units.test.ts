@@ -42,6 +42,16 @@ test('a decimal step leaves no digits behind', () => {
   )
 })
 
+test('the conversion is said exactly where it can be', () => {
+  const words = (from: string, to: string) => {
+    const conversion = conversionBetween(from, to)
+    return conversion.ok && conversion.value?.words
+  }
+  expect(words('h', 'd')).toBe('24 h = 1 d')
+  expect(words('kg', 'g')).toBe('1 kg = 1000 g')
+  expect(words('°C', '°F')).toBe('1 °C = 33.8 °F')
+})
+
 test('a distance is not shifted', () => {
   const conversion = conversionBetween('°F', '°C')
   expect(conversion.ok && conversion.value?.distance(0.9)).toBe(0.5)

@@ -100,8 +100,8 @@ function factorBetween(source: Factor, target: Factor): Step {
   const ends = { from: source.zero, to: target.zero }
   const [times, over] = [source.times * target.over, source.over * target.times]
   const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-12 * Math.abs(value)
-  if (Number.isInteger(times) && Number.isInteger(over)) return { ...ends, times, over }
   if (isWhole(over / times)) return { ...ends, times: 1, over: Math.round(over / times) }
+  if (Number.isInteger(times) && Number.isInteger(over)) return { ...ends, times, over }
   return { ...ends, times: isWhole(times / over) ? Math.round(times / over) : times / over, over: 1 }
 }
 

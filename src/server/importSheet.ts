@@ -97,7 +97,8 @@ async function readWhole(whole: Uint8Array, question: SheetImport): Promise<Outc
   if (isWorkbook(whole)) {
     const workbook = await readWorkbook(whole, question.workbookSheet)
     if (!workbook.ok) return workbook
-    bytes = workbook.value.csv
+    if (!workbook.value.csv.ok) return workbook.value.csv
+    bytes = workbook.value.csv.value
   }
   return readSheet({
     source: () => piecesOf(bytes, signal),

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import { check } from '@/core/check/check'
 import type { CheckDocument } from '@/core/check/request'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
 import { cellText, type Column } from '@/intake/sheet/columns'
 import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
@@ -19,7 +19,8 @@ const PREVIEWED_ROWS = 200
 export type FilePreview = Readonly<{
   format: SheetFormat
   doubts: readonly FormatDoubt[]
-  view: SheetView
+  /** Its first rows, or why it can't be read so. */
+  view: Outcome<SheetView>
   /** Of a workbook: its sheets, and the one that is shown. */
   sheets: readonly string[]
   sheet: string
@@ -59,12 +60,11 @@ const sheets = {
     const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
     const opened = await sourceOf(file, beginning, choice.workbookSheet)
     if (!opened.ok) return opened
-    const { head, source, sheets: names, sheet } = opened.value
+    const { head, source, sheets: names, sheet, problem } = opened.value
     const format = choice.format ?? guessFormat(head)
-    const read = await readSheet({ source, format, mostRows: PREVIEWED_ROWS })
-    if (!read.ok) return read
-    const doubts = doubtsOf(format, head)
-    return success({ format, doubts, view: viewOf(read.value), sheets: names, sheet })
+    const read = problem ? failure(problem) : await readSheet({ source, format, mostRows: PREVIEWED_ROWS })
+    const view = read.ok ? success(viewOf(read.value)) : read
+    return success({ format, doubts: doubtsOf(format, head), view, sheets: names, sheet })
   },
 
   /** What a claim takes from a sheet that is stored: only the columns it needs are fetched, and only once. */
@@ -118,22 +118,30 @@ function orderOf(sampleId: string, sort: Sort | undefined): Uint32Array | undefi
   return order.rows
 }
 
-async function sourceOf(file: Blob, beginning: Uint8Array, workbookSheet: string | undefined) {
+type Opened = Readonly<{
+  head: Uint8Array
+  source: SheetSource
+  sheets: readonly string[]
+  sheet: string
+  problem?: Problem
+}>
+
+async function sourceOf(
+  file: Blob,
+  beginning: Uint8Array,
+  workbookSheet: string | undefined,
+): Promise<Outcome<Opened>> {
   if (!isWorkbook(beginning))
-    return success({
-      head: beginning,
-      source: (() => piecesOf(file)) as SheetSource,
-      sheets: [] as readonly string[],
-      sheet: '',
-    })
+    return success({ head: beginning, source: () => piecesOf(file), sheets: [], sheet: '' })
   const workbook = await readWorkbook(new Uint8Array(await file.arrayBuffer()), workbookSheet)
   if (!workbook.ok) return workbook
-  const { csv, sheets: names, sheet } = workbook.value
+  const { csv, ...named } = workbook.value
+  const bytes = csv.ok ? csv.value : new Uint8Array(0)
   return success({
-    head: csv.subarray(0, BEGINNING),
-    source: (() => [csv]) as SheetSource,
-    sheets: names,
-    sheet,
+    ...named,
+    head: bytes.subarray(0, BEGINNING),
+    source: () => [bytes],
+    ...(csv.ok ? {} : { problem: csv.problem }),
   })
 }
 

@@ -50,7 +50,31 @@ export function control(driver: WebDriver, name: string): Promise<WebElement> {
 
 /** Clicks the link whose words begin so, once it is there. */
 export async function follow(driver: WebDriver, words: string): Promise<void> {
-  await driver.wait(conditions.elementLocated(By.partialLinkText(words)), PATIENCE_MS).click()
+  const link = await driver.wait(conditions.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
+  await toMiddle(driver, link)
+  await link.click()
+}
+
+/** Clicks the button whose words hold these, once it is there. */
+export async function press(driver: WebDriver, words: string): Promise<void> {
+  const button = await driver.wait(
+    conditions.elementLocated(By.xpath(`//main//button[contains(., "${words}")]`)),
+    PATIENCE_MS,
+    `There is no button ${words}`,
+  )
+  await toMiddle(driver, button)
+  await button.click()
+}
+
+/** Where nothing that stays in view lies over it. */
+async function toMiddle(driver: WebDriver, element: WebElement): Promise<void> {
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+}
+
+/** The word that is chosen in a list. */
+export async function chosen(driver: WebDriver, name: string): Promise<string> {
+  const list = await control(driver, name)
+  return driver.executeScript('return arguments[0].selectedOptions[0].textContent', list)
 }
 
 /** Types a text in place of the one that a control holds. */
@@ -94,12 +118,13 @@ export function plain(text: string): string {
   return text.replace(/[\u00a0\u2002\u2009\u202f]/g, ' ')
 }
 
-/** A figure of a table, by its name. */
+/** A figure of a table, by its name, once it is there. */
 export async function figure(driver: WebDriver, table: string, name: string): Promise<string> {
-  const cell = await driver.findElement(
-    By.xpath(
-      `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]/td`,
-    ),
+  const path = `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]/td`
+  const cell = await driver.wait(
+    conditions.elementLocated(By.xpath(path)),
+    PATIENCE_MS,
+    `There is no ${name}`,
   )
   return plain(await cell.getText())
 }

@@ -112,7 +112,7 @@ test('without a claimed value nothing is computed, and the page says what is mis
   await type(journey.driver, 'Claimed value', '')
   await see(journey.driver, 'State the claimed value.', 'aside')
   await see(journey.driver, 'Open', 'aside')
-  expect(await journey.driver.findElements(By.css('table'))).toHaveLength(0)
+  expect(await journey.driver.findElements(By.css('aside table'))).toHaveLength(0)
   await type(journey.driver, 'Claimed value', '15 kg')
   await see(journey.driver, 'The claimed value is “15 kg”', 'main')
   await type(journey.driver, 'Claimed value', '15')

@@ -4,10 +4,11 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useId } from 'react'
 import { Button, QuietButton } from '@/ui/Button'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import type { FilePreview } from '@/workers/sheetWorker'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
 import { formatCount } from '@/core/wording/figures'
-import { type BringInState, type OnBrought, useBringIn } from './useBringIn'
+import { type BringInState, type Choice, type OnBrought, useBringIn } from './useBringIn'
 
 const HiddenInput = chakra('input', { base: { srOnly: true } })
 const Line = chakra('p', { base: { color: 'quiet' } })
@@ -68,46 +69,79 @@ export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrou
         />
       </Flex>
       <Progress state={state} onClose={close} onAnswer={takeIn} />
-      {state.is === 'refused' && state.format && (
-        <FormatSentence format={state.format} isWorkbook={false} onChange={(format) => change({ format })} />
-      )}
       {state.is === 'shown' && (
-        <Box marginTop="6px">
-          <Line>The first rows of {state.name}, as they will be read:</Line>
-          {state.preview.sheets.length > 1 && (
-            <Box>
-              Sheet{' '}
-              <InlineChoice
-                label="Sheet of the workbook"
-                value={state.preview.sheet}
-                words={Object.fromEntries(state.preview.sheets.map((name) => [name, name]))}
-                onChange={(workbookSheet) => change({ workbookSheet })}
-              />
-            </Box>
-          )}
-          <SheetPreview view={state.preview.view} />
-          <FormatSentence
-            format={state.preview.format}
-            isWorkbook={state.preview.sheets.length > 0}
-            onChange={(format) => change({ format })}
+        <Shown
+          name={state.name}
+          preview={state.preview}
+          onChange={change}
+          onTakeIn={() => void takeIn()}
+          onClose={close}
+        />
+      )}
+    </Box>
+  )
+}
+
+/** The beginning of a file as it will be read, and how it is written, which can be changed. */
+function Shown({
+  name,
+  preview,
+  onChange,
+  onTakeIn,
+  onClose,
+}: Readonly<{
+  name: string
+  preview: FilePreview
+  onChange: (choice: Choice) => void
+  onTakeIn: () => void
+  onClose: () => void
+}>) {
+  const { sheets, sheet, view, format, doubts } = preview
+  return (
+    <Box marginTop="6px">
+      {sheets.length > 1 && (
+        <Box>
+          Sheet{' '}
+          <InlineChoice
+            label="Sheet of the workbook"
+            value={sheet}
+            words={Object.fromEntries(sheets.map((one) => [one, one]))}
+            onChange={(workbookSheet) => onChange({ workbookSheet })}
           />
-          {state.preview.doubts.map(({ about, example }) => (
-            <Box key={about} color="warning" role="alert">
-              {about === 'thousands'
-                ? `“${example}” can be read in two ways: with a decimal mark, or with thousands. Say above which it is.`
-                : `“${example}” can be read with the day first or with the month first. Say above which it is.`}
-            </Box>
-          ))}
-          <Flex gap="12px" marginTop="8px">
-            <Button type="button" onClick={() => void takeIn()}>
-              Take it in
-            </Button>
-            <QuietButton type="button" onClick={close}>
-              Cancel
-            </QuietButton>
-          </Flex>
         </Box>
       )}
+      {view.ok ? (
+        <>
+          <Line>The first rows of {name}, as they will be read:</Line>
+          <SheetPreview view={view.value} />
+        </>
+      ) : (
+        <Box role="alert" color="finding.contradicted">
+          {name} can’t be taken in so. {view.problem.message}
+        </Box>
+      )}
+      <FormatSentence
+        format={format}
+        isWorkbook={sheets.length > 0}
+        onChange={(changed) => onChange({ format: changed })}
+      />
+      {doubts.map(({ about, example }) => (
+        <Box key={about} color="warning" role="alert">
+          {about === 'thousands'
+            ? `“${example}” can be read in two ways: with a decimal mark, or with thousands. Say above which it is.`
+            : `“${example}” can be read with the day first or with the month first. Say above which it is.`}
+        </Box>
+      ))}
+      <Flex gap="12px" marginTop="8px">
+        {view.ok && (
+          <Button type="button" onClick={onTakeIn}>
+            Take it in
+          </Button>
+        )}
+        <QuietButton type="button" onClick={onClose}>
+          Cancel
+        </QuietButton>
+      </Flex>
     </Box>
   )
 }

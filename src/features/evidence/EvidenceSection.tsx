@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { useCallback, useRef } from 'react'
+import { useRef } from 'react'
 import type { DecimalMark } from '@/core/typed'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
@@ -26,16 +26,8 @@ export function EvidenceSection({
   caseId,
   samples,
 }: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
-  const { setField, evidence } = useWorkbench()
+  const { draft, holdAgainst, evidence } = useWorkbench()
   const { id, draft: sample } = useSample()
-  const useBrought = useCallback(
-    (sampleId: string, column: string) => {
-      setField('column', column)
-      setField('kept', [])
-      setField('sampleId', sampleId)
-    },
-    [setField],
-  )
   const problems = evidence.problems.filter(({ field }) => field !== 'readings' && field !== 'count')
   return (
     <Section id="evidence" number={number} title="Evidence">
@@ -52,9 +44,9 @@ export function EvidenceSection({
           {message}
         </Box>
       ))}
-      {evidence.values.length > 1 && <Pictures />}
+      {evidence.values.length > 1 && <Pictures evidence={evidence} unit={draft.unit} />}
       {sample.setAside.length > 0 && <SetAsideList />}
-      <BringIn caseId={caseId} onBrought={useBrought} />
+      <BringIn caseId={caseId} onBrought={holdAgainst} />
     </Section>
   )
 }

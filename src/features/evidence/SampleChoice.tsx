@@ -16,7 +16,7 @@ const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
 
 /** Which of the case's samples the claim is held against. */
 export function SampleChoice({ samples }: Readonly<{ samples: readonly SampleName[] }>) {
-  const { draft, setField } = useWorkbench()
+  const { draft, holdAgainst } = useWorkbench()
   if (samples.length < 2) return null
   const words = Object.fromEntries(
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
@@ -24,12 +24,7 @@ export function SampleChoice({ samples }: Readonly<{ samples: readonly SampleNam
   return (
     <p>
       Held against{' '}
-      <InlineChoice
-        label="Sample"
-        value={draft.sampleId}
-        words={words}
-        onChange={(id) => setField('sampleId', id)}
-      />
+      <InlineChoice label="Sample" value={draft.sampleId} words={words} onChange={(id) => holdAgainst(id)} />
     </p>
   )
 }

@@ -1,19 +1,25 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { Section } from '@/ui/Section'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
 import { BringIn } from './BringIn'
+import { ColumnLooks } from './ColumnLooks'
 import { ColumnsTable } from './ColumnsTable'
 import { Provenance } from './Provenance'
 import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
-import { StoredSheet } from './sheet/StoredSheet'
-import { TypedGrid } from './sheet/TypedGrid'
 import { formatCount } from '@/core/wording/figures'
 import { CountField, SummaryFields } from './SummaryFields'
+
+// Only in the browser: what the server sends may carry no styles of its own, and a sheet places each of its rows by one.
+const StoredSheet = dynamic(() => import('./sheet/StoredSheet').then((file) => file.StoredSheet), {
+  ssr: false,
+})
+const TypedGrid = dynamic(() => import('./sheet/TypedGrid').then((file) => file.TypedGrid), { ssr: false })
 
 export type TrailLine = Readonly<{ id: string; at: Date; who: string; action: string; detail: string }>
 
@@ -29,6 +35,20 @@ export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: 
   const { id, draft, file } = useSample()
   const router = useRouter()
   const isSheet = draft.kind === 'typed' || draft.kind === 'file'
+  const parts = [
+    ...(isSheet ? [{ id: 'looks', title: 'What they look like', body: <ColumnLooks /> }] : []),
+    ...(draft.kind === 'count'
+      ? []
+      : [{ id: 'columns', title: isSheet ? 'Columns' : 'What was measured', body: <ColumnsTable /> }]),
+    { id: 'provenance', title: 'Where it comes from', body: <Provenance /> },
+    ...(isSheet
+      ? [
+          { id: 'set-aside', title: 'Set aside', body: <SetAsideList /> },
+          { id: 'take-out', title: 'Take it out', body: <TakeOut id={id} /> },
+        ]
+      : []),
+    { id: 'history', title: 'What was done with it', body: <History trail={trail} /> },
+  ]
   return (
     <Box as="main" maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
       <chakra.h1 fontFamily="heading" fontSize="28px" fontWeight="600" marginBottom="4px">
@@ -48,45 +68,43 @@ export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: 
           onBrought={(sampleId) => router.push(`/cases/${caseId}/samples/${sampleId}`)}
         />
       </Section>
-      {draft.kind !== 'count' && (
-        <Section id="columns" number={2} title={isSheet ? 'Columns' : 'What was measured'}>
-          <ColumnsTable />
+      {parts.map(({ id: part, title, body }, at) => (
+        <Section key={part} id={part} number={at + 2} title={title}>
+          {body}
         </Section>
-      )}
-      <Section id="provenance" number={3} title="Where it comes from">
-        <Provenance />
-      </Section>
-      {isSheet && (
-        <Section id="set-aside" number={4} title="Set aside">
-          <SetAsideList />
-        </Section>
-      )}
-      {isSheet && (
-        <Section id="take-out" number={5} title="Take it out">
-          <Box display="flex" gap="18px">
-            <TextLink href={`/api/samples/${id}/export?part=sheet`} color="accent" download>
-              The sheet as CSV
-            </TextLink>
-            <TextLink href={`/api/samples/${id}/export?part=codes`} color="accent" download>
-              Its columns and codes as CSV
-            </TextLink>
-            <TextLink href={`/api/samples/${id}/export?part=set-aside`} color="accent" download>
-              What is set aside as CSV
-            </TextLink>
-          </Box>
-        </Section>
-      )}
-      <Section id="history" number={isSheet ? 6 : 4} title="What was done with it">
-        {trail.length === 0 && <Box color="quiet">Nothing yet.</Box>}
-        <ol aria-label="What was done with the sample">
-          {trail.map(({ id: entry, at, who, action, detail }) => (
-            <li key={entry}>
-              {time.format(at)} UTC: {ACTION_WORDS[action]}
-              {who && ` by ${who}`}. {detail}
-            </li>
-          ))}
-        </ol>
-      </Section>
+      ))}
     </Box>
+  )
+}
+
+/** The sample as files that any program reads. */
+function TakeOut({ id }: Readonly<{ id: string }>) {
+  const parts = [
+    ['sheet', 'The sheet as CSV'],
+    ['codes', 'Its columns and codes as CSV'],
+    ['set-aside', 'What is set aside as CSV'],
+  ] as const
+  return (
+    <Box display="flex" gap="18px">
+      {parts.map(([part, words]) => (
+        <TextLink key={part} href={`/api/samples/${id}/export?part=${part}`} color="accent" download>
+          {words}
+        </TextLink>
+      ))}
+    </Box>
+  )
+}
+
+function History({ trail }: Readonly<{ trail: readonly TrailLine[] }>) {
+  if (trail.length === 0) return <Box color="quiet">Nothing yet.</Box>
+  return (
+    <ol aria-label="What was done with the sample">
+      {trail.map(({ id, at, who, action, detail }) => (
+        <li key={id}>
+          {time.format(at)} UTC: {ACTION_WORDS[action]}
+          {who && ` by ${who}`}. {detail}
+        </li>
+      ))}
+    </ol>
   )
 }

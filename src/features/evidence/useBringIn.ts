@@ -13,12 +13,13 @@ export type BringInState =
   | Readonly<{ is: 'shown'; name: string; preview: FilePreview }>
   | Readonly<{ is: 'taken-in'; name: string; rows: number; share: number }>
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
-  | Readonly<{ is: 'refused'; name: string; problem: Problem; format: SheetFormat | undefined }>
+  | Readonly<{ is: 'refused'; name: string; problem: Problem }>
 
 /** Is told of the new sample and of the column that most likely holds its readings. */
 export type OnBrought = (sampleId: string, column: string) => void
 
-type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
+/** What was said of the file. */
+export type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
 type MissingWord = Readonly<{ column: string; word: string; count: number }>
 type Imported =
   | Readonly<{ is: 'brought-in'; sampleId: string; column: string }>
@@ -39,7 +40,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
     setState({ is: 'opening', name })
     const preview = await previewOf(chosen, wanted)
     if (file.current !== chosen || choice.current !== wanted) return
-    if (!preview.ok) return setState({ is: 'refused', name, problem: preview.problem, format: wanted.format })
+    if (!preview.ok) return setState({ is: 'refused', name, problem: preview.problem })
     const { format, sheet } = preview.value
     choice.current = { format, ...(sheet === '' ? {} : { workbookSheet: sheet }) }
     setState({ is: 'shown', name, preview: preview.value })
@@ -66,7 +67,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
       )
       if (controller.signal.aborted) return
       if (!outcome.ok) {
-        return setState({ is: 'refused', name, problem: outcome.problem, format: choice.current.format })
+        return setState({ is: 'refused', name, problem: outcome.problem })
       }
       if (outcome.value.is === 'asked')
         return setState({ is: 'asked', name, words: outcome.value.missingWords })
@@ -78,7 +79,10 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
 
   const change = useCallback(
     (changed: Choice) => {
-      if (file.current) void show(file.current, { ...choice.current, ...changed })
+      const { format, ...known } = choice.current
+      // Another sheet of the workbook is written in its own way.
+      const kept = changed.workbookSheet === undefined && format ? { format } : {}
+      if (file.current) void show(file.current, { ...known, ...kept, ...changed })
     },
     [show],
   )

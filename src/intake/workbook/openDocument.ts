@@ -81,7 +81,7 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
     },
   })
   if (chosen === undefined) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
-  return problem ? failure(problem) : success({ sheets, sheet: chosen, rows })
+  return success({ sheets, sheet: chosen, rows: problem ? failure(problem) : success(rows) })
 }
 
 function textOf({ type, value, text }: Cell): string {

@@ -23,8 +23,7 @@ export function readSpreadsheetMl(zip: Zip, wanted: string | undefined): Outcome
     isDate: zip.has('xl/styles.xml') ? dateStyles(zip.text('xl/styles.xml')) : () => false,
     firstDay: book.firstDay,
   }
-  const rows = readSheet(zip.text(chosen.part), context)
-  return rows.ok ? success({ sheets, sheet: chosen.name, rows: rows.value }) : rows
+  return success({ sheets, sheet: chosen.name, rows: readSheet(zip.text(chosen.part), context) })
 }
 
 function readBook(zip: Zip) {

@@ -36,17 +36,17 @@ function odsOf(rows: string, name = 'Log'): Uint8Array {
 
 async function rowsOf(bytes: Uint8Array, sheet?: string): Promise<readonly (readonly string[])[]> {
   const read = await readWorkbook(bytes, sheet)
-  if (!read.ok) throw new Error(read.problem.message)
-  return Papa.parse<string[]>(new TextDecoder().decode(read.value.csv), { skipEmptyLines: false }).data.slice(
-    0,
-    -1,
-  )
+  if (!read.ok || !read.value.csv.ok) throw new Error('a problem where rows were expected')
+  return Papa.parse<string[]>(new TextDecoder().decode(read.value.csv.value), {
+    skipEmptyLines: false,
+  }).data.slice(0, -1)
 }
 
 async function problemOf(bytes: Uint8Array, sheet?: string) {
   const read = await readWorkbook(bytes, sheet)
-  if (read.ok) throw new Error('a sheet where a problem was expected')
-  return read.problem
+  if (!read.ok) return read.problem
+  if (read.value.csv.ok) throw new Error('a sheet where a problem was expected')
+  return read.value.csv.problem
 }
 
 test('numbers, texts, dates and truth values of an XLSX workbook are read as they stand', async () => {

@@ -5,14 +5,19 @@ import { readSpreadsheetMl } from './spreadsheetMl'
 import { workbookProblems } from './workbookProblems'
 import { openZip, type Zip } from './zip'
 
-/** One sheet of a workbook, as the text of a CSV file in UTF-8, with the names of all its sheets. */
-export type WorkbookSheet = Readonly<{ sheets: readonly string[]; sheet: string; csv: Uint8Array }>
+/** One sheet of a workbook, with the names of all its sheets. */
+export type WorkbookSheet = Readonly<{
+  sheets: readonly string[]
+  sheet: string
+  /** The sheet as the text of a CSV file in UTF-8, or why it can't be taken. */
+  csv: Outcome<Uint8Array>
+}>
 
 /** What a reader of one kind of workbook gives. */
 export type WorkbookRows = Readonly<{
   sheets: readonly string[]
   sheet: string
-  rows: readonly (readonly string[])[]
+  rows: Outcome<readonly (readonly string[])[]>
 }>
 
 const ZIP_MARK = [0x50, 0x4b, 0x03, 0x04]
@@ -29,6 +34,7 @@ export function isWorkbook(beginning: Uint8Array): boolean {
  * was computed by somebody and measured by nobody.
  *
  * @param wanted - the sheet's name; absent: the first
+ * @returns the sheet, or why the file is no workbook that can be read
  */
 export async function readWorkbook(
   bytes: Uint8Array,
@@ -39,10 +45,13 @@ export async function readWorkbook(
   const read = readRows(zip.value, wanted)
   if (!read.ok) return read
   const { sheets, sheet, rows } = read.value
-  const squared = square(rows)
-  return squared.length === 0
-    ? failure(workbookProblems.emptySheet(sheet))
-    : success({ sheets, sheet, csv: csvBytes(squared) })
+  const squared = rows.ok ? square(rows.value) : []
+  const csv = !rows.ok
+    ? rows
+    : squared.length === 0
+      ? failure(workbookProblems.emptySheet(sheet))
+      : success(csvBytes(squared))
+  return success({ sheets, sheet, csv })
 }
 
 function readRows(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {

@@ -4,7 +4,8 @@ const both = (light: string, dark: string) => ({ value: { base: light, _dark: da
 
 const config = defineConfig({
   globalCss: {
-    html: { bg: 'page', color: 'ink', fontFamily: 'body', lineHeight: '1.45' },
+    // What is scrolled to must not end up under the header.
+    html: { bg: 'page', color: 'ink', fontFamily: 'body', lineHeight: '1.45', scrollPaddingTop: '64px' },
     'html, body': { minHeight: '100vh', margin: 0 },
     body: { fontSize: '14px' },
     '*, *::before, *::after': {

@@ -14,11 +14,13 @@ import { columnFor } from '@/intake/takenFrom'
 import { useSample } from '../sample/SampleProvider'
 import { type Saving, useSaving } from '../saving/useSaving'
 import { useAnswer } from './useAnswer'
-import { useTaken } from './useTaken'
+import { useTaken } from '../sample/useTaken'
 
 type Workbench = Readonly<{
   draft: ClaimDraft
   setField: <K extends keyof ClaimDraft>(field: K, value: ClaimDraft[K]) => void
+  /** Holds the claim against another sample, of which every row counts at first. */
+  holdAgainst: (sampleId: string, column?: string) => void
   /** What the claim takes from its sample's sheet; absent while that is being read. */
   taken: Outcome<Taken> | undefined
   evidence: EvidenceReading
@@ -52,6 +54,11 @@ export function WorkbenchProvider({
     (field, value) => setDraft((known) => ({ ...known, [field]: value })),
     [],
   )
+  const holdAgainst = useCallback(
+    (other: string, readings = '') =>
+      setDraft((known) => ({ ...known, sampleId: other, column: readings, kept: [] })),
+    [],
+  )
   useEffect(() => {
     // Another sample was chosen: the page is made anew with it, once both are stored.
     if (draft.sampleId === sampleId) return
@@ -68,8 +75,19 @@ export function WorkbenchProvider({
   }, [reading])
   const { answer, isComputing } = useAnswer(reading.document)
   const workbench = useMemo(
-    () => ({ draft, setField, taken, evidence, reading, hypotheses, answer, isComputing, saving }),
-    [draft, setField, taken, evidence, reading, hypotheses, answer, isComputing, saving],
+    () => ({
+      draft,
+      setField,
+      holdAgainst,
+      taken,
+      evidence,
+      reading,
+      hypotheses,
+      answer,
+      isComputing,
+      saving,
+    }),
+    [draft, setField, holdAgainst, taken, evidence, reading, hypotheses, answer, isComputing, saving],
   )
   return <Context value={workbench}>{children}</Context>
 }

@@ -2,13 +2,12 @@
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { formatCount, formatFull, formatNumber, withUnit } from '@/core/wording/figures'
+import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '@/core/wording/figures'
+import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
 import { pointed } from '@/ui/sample/pointed'
-import { useFormats } from '@/ui/workbench/useFormats'
-import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { RowToolbar } from '../sheet/RowToolbar'
 import {
   boxPicture,
@@ -22,6 +21,8 @@ import {
 
 /** Readings beyond the fences that are listed; the others are counted. */
 const MOST_LISTED = 12
+/** Of figures without a unit. */
+const PLAIN_DECIMALS = 3
 /** How far the slider makes the bins narrower or wider, as a power of two. */
 const MOST_STEPS = 3
 const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
@@ -40,13 +41,11 @@ const Reading = chakra('button', {
 })
 
 /** What the readings look like: four pictures, their figures, and those that stand apart. */
-export function Pictures() {
-  const { evidence, draft } = useWorkbench()
-  const { inUnit, plain } = useFormats()
+export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReading; unit: string }>) {
   const shown = useDeferredValue(evidence)
   const [step, setStep] = useState(0)
   const [chosen, setChosen] = useState<number>()
-  const drawn = useMemo(() => drawnOf(shown, draft.unit), [shown, draft.unit])
+  const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
   const isEnough = drawn.values.length >= 2
   const figures = useMemo(() => (isEnough ? describeDrawn(drawn) : undefined), [drawn, isEnough])
   const width = useMemo(() => (isEnough ? usualWidth(drawn) * 2 ** step : 1), [drawn, step, isEnough])
@@ -66,7 +65,9 @@ export function Pictures() {
   if (!figures || !pictures || !histogram) return null
 
   const { beyondFences, fences, quartiles } = figures
-  const unit = draft.unit
+  const decimals = decimalsFor(figures.standardError ?? 0)
+  const inUnit = (value: number) => withUnit(formatNumber(value, decimals), unit)
+  const plain = (value: number) => formatNumber(value, PLAIN_DECIMALS)
   const described = `${formatCount(drawn.values.length)} readings from ${inUnit(figures.min)} to ${inUnit(figures.max)}, median ${inUnit(figures.median)}, quartiles ${inUnit(quartiles[0])} and ${inUnit(quartiles[1])}`
   const row = (name: string, value: number | undefined, format: (value: number) => string) =>
     value === undefined

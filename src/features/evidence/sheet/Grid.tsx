@@ -168,7 +168,9 @@ export function Grid({
           borderColor="rule"
           height="44px"
         >
-          <RowNumber role="columnheader" aria-label="Row" style={{ width: NUMBER_WIDTH }} />
+          <RowNumber role="columnheader" style={{ width: NUMBER_WIDTH }}>
+            row
+          </RowNumber>
           {columns.map(({ name, label: words, unit, kind }) => (
             <Head
               key={name}

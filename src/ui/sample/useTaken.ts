@@ -6,10 +6,12 @@ import { failure, type Outcome } from '@/core/outcome'
 import type { Taken } from '@/intake/sheet/takeReadings'
 import { columnFor, takenFrom } from '@/intake/takenFrom'
 import { sheets } from '@/workers/sheets'
-import { useSample } from '../sample/SampleProvider'
+import { useSample } from './SampleProvider'
 
-/** What the claim takes from its sample's sheet; undefined while that is being read, and where there is no sheet. */
-export function useTaken(draft: ClaimDraft): Outcome<Taken> | undefined {
+/** What a claim takes from its sample's sheet; undefined while that is being read, and where there is no sheet. */
+export function useTaken(
+  draft: Pick<ClaimDraft, 'column' | 'kept' | 'decimalMark'>,
+): Outcome<Taken> | undefined {
   const { id, draft: sample, file, typed } = useSample()
   const { kept, decimalMark: mark } = draft
   const column = columnFor(draft, sample)

@@ -1,0 +1,45 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import { readEvidence } from '@/intake/readEvidence'
+import { columnFor } from '@/intake/takenFrom'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { useSample } from '@/ui/sample/SampleProvider'
+import { useTaken } from '@/ui/sample/useTaken'
+import { Pictures } from './pictures/Pictures'
+
+/** What one column of the sample looks like, whatever is claimed of it. */
+export function ColumnLooks() {
+  const { draft: sample } = useSample()
+  const [chosen, setChosen] = useState('')
+  const question = useMemo(
+    () => ({ column: chosen, kept: [], decimalMark: sample.decimalMark }),
+    [chosen, sample.decimalMark],
+  )
+  const taken = useTaken(question)
+  const column = columnFor(question, sample)
+  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
+  const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''
+  const evidence = useMemo(() => readEvidence({ sample, taken, column, unit }), [sample, taken, column, unit])
+  return (
+    <>
+      {numeric.length > 1 && (
+        <p>
+          Of{' '}
+          <InlineChoice
+            label="Column looked at"
+            value={column}
+            words={Object.fromEntries(numeric.map(({ name }) => [name, name]))}
+            onChange={setChosen}
+          />
+        </p>
+      )}
+      {evidence.values.length > 1 ? (
+        <Pictures evidence={evidence} unit={unit} />
+      ) : (
+        <Box color="quiet">{taken ? 'There are fewer than two readings to look at.' : 'Reading…'}</Box>
+      )}
+    </>
+  )
+}
