@@ -1,5 +1,6 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|stored|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|stored|drop|start|keystroke|size` for one.
 import { measureCore } from './core.mjs'
+import { measureDrop } from './drop.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
@@ -10,6 +11,7 @@ const BENCHES = {
   core: measureCore,
   sheet: measureSheet,
   stored: measureStored,
+  drop: measureDrop,
   start: measureStart,
   keystroke: measureKeystroke,
   size: measureSize,

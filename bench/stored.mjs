@@ -16,7 +16,10 @@ const GOALS = { stored: 1.5, again: 0.15 }
 
 export async function measureStored() {
   const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
-  await bundle('bench/storedServer.ts', outfile, { conditions: ['react-server'], external: ['@electric-sql/pglite'] })
+  await bundle('bench/storedServer.ts', outfile, {
+    conditions: ['react-server'],
+    external: ['@electric-sql/pglite'],
+  })
   const server = await import(pathToFileURL(outfile).href)
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
   process.env.TRUE_WEIGHT_DATA = folder
@@ -42,8 +45,12 @@ export async function measureStored() {
       theirs === undefined
         ? 'python3-pandas is not installed'
         : `${(ms / theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms to parse it (goal ${goal})`
-    console.log(`1,000,000 rows by 8 columns, brought in and stored: ${ours.toFixed(0)} ms, ${beside(ours, GOALS.stored)}`)
-    console.log(`Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside(second, GOALS.again)}`)
+    console.log(
+      `1,000,000 rows by 8 columns, brought in and stored: ${ours.toFixed(0)} ms, ${beside(ours, GOALS.stored)}`,
+    )
+    console.log(
+      `Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside(second, GOALS.again)}`,
+    )
   } finally {
     await db.$client.close()
     rmSync(folder, { recursive: true })

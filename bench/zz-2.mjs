@@ -16,9 +16,14 @@ await look(async ({ driver, shot, follow, base, find, By, Key, label }) => {
   await (await find('//button[contains(.,"Add a sample")]')).click()
   const grid = await find('//*[@role="grid"]')
   await grid.click()
-  await driver.actions().sendKeys('14.93', Key.ENTER, '15.02', Key.ENTER, '14.88', Key.ENTER, 'oops', Key.ENTER).perform()
+  await driver
+    .actions()
+    .sendKeys('14.93', Key.ENTER, '15.02', Key.ENTER, '14.88', Key.ENTER, 'oops', Key.ENTER)
+    .perform()
   await shot('typed1')
   await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform()
-  await driver.executeScript(`const d=new DataTransfer(); d.setData('text/plain','line\\tmass\\nA\\t14.9\\nB\\t15.1\\n'); document.activeElement.dispatchEvent(new ClipboardEvent('paste',{clipboardData:d,bubbles:true,cancelable:true}))`)
+  await driver.executeScript(
+    `const d=new DataTransfer(); d.setData('text/plain','line\\tmass\\nA\\t14.9\\nB\\t15.1\\n'); document.activeElement.dispatchEvent(new ClipboardEvent('paste',{clipboardData:d,bubbles:true,cancelable:true}))`,
+  )
   await shot('typed2')
 }, 800)

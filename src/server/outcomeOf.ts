@@ -1,5 +1,5 @@
 import 'server-only'
-import { check } from '@/core/check/check'
+import { checkOutcome } from '@/core/check/check'
 import type { ClaimDraft } from '@/core/claim/draft'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { Outcome } from '@/core/outcome'
@@ -27,8 +27,7 @@ export async function outcomeOf(
     draft,
     readEvidence({ sample: sample.draft, taken, column, unit: draft.unit }),
   )
-  const answer = document && check(document)
-  return answer?.ok ? answer.finding.outcome : null
+  return (document && checkOutcome(document)) ?? null
 }
 
 /** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */

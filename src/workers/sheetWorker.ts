@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { check } from '@/core/check/check'
 import type { CheckDocument } from '@/core/check/request'
+import { describeShortly, type ShortDescription } from '@/core/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
 import { cellText, type Column } from '@/intake/sheet/columns'
@@ -25,6 +26,9 @@ export type FilePreview = Readonly<{
   sheets: readonly string[]
   sheet: string
 }>
+
+/** Readings ascending, and what they look like. */
+export type Look = Readonly<{ sorted: Float64Array; figures: ShortDescription }>
 
 export type Sort = Readonly<{ name: string; direction: 'rising' | 'falling' }>
 export type ShownRow = Readonly<{ row: number; cells: readonly string[] }>
@@ -97,6 +101,12 @@ const sheets = {
   async find({ sampleId, rowCount, names, sort }: ShownSheet, text: string): Promise<Outcome<Uint32Array>> {
     const columns = await columnsOf(sampleId, rowCount, names)
     return columns.ok ? success(findRows(columns.value, text, orderOf(sampleId, sort))) : columns
+  },
+
+  /** Sorts and describes readings that are too many to be described between two keystrokes. */
+  look(values: readonly number[]): Look {
+    const sorted = Float64Array.from(values).sort()
+    return { sorted, figures: describeShortly(values, sorted) }
   },
 
   /** Checks what is too large to be checked between two keystrokes. */

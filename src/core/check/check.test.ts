@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { BURDENS, RELATIONS } from '../claim/claim'
-import { check } from './check'
+import { check, checkOutcome } from './check'
 import { isAllFinite } from './isAllFinite'
 import type { CheckDocument } from './request'
 import type { CheckResult } from './result'
@@ -415,4 +415,20 @@ test('no answer ever holds a NaN or an infinity, or makes a claim that the wordi
     }),
     { numRuns: 500 },
   )
+})
+
+test.each([
+  ['at-least', 15, [14.1, 14.2, 14.0, 14.1]],
+  ['at-least', 15, [15.1, 15.2, 14.9, 15.1]],
+  ['more-than', 15, [15.1, 15.2, 15.3, 15.1]],
+  ['more-than', 15, [14.1, 15.2, 15.3, 14.1]],
+  ['at-least', 15, [15, 15, 15]],
+  ['at-least', 1e308, [1e308, -1e308, 1e308]],
+] as const)('the outcome alone is that of the whole check: %s %d', (relation, value, values) => {
+  const document = {
+    claim: { parameter: 'mean', relation, value },
+    evidence: { kind: 'readings', values: [...values] },
+  }
+  const whole = check(document)
+  expect(checkOutcome(document)).toBe(whole.ok ? whole.finding.outcome : undefined)
 })

@@ -1,4 +1,4 @@
-import { findingOutcome } from '../claim/finding'
+import { findingOutcome, type FindingOutcome } from '../claim/finding'
 import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../claim/hypotheses'
 import { conditionsFor } from '../conditions/conditions'
 import { effectSizeOf } from '../inference/effectSize'
@@ -33,6 +33,17 @@ export function check(document: unknown): CheckAnswer {
   const answer = request.ok ? answerTo(request.value) : request
   if (!answer.ok) return { ...id, ok: false, error: answer.problem }
   return { ...id, ...answer.value }
+}
+
+/**
+ * Only the outcome of a check document, without the conditions and the words.
+ *
+ * @returns the outcome that `check` would give; undefined where it would give an error
+ */
+export function checkOutcome(document: unknown): FindingOutcome | undefined {
+  const request = parseRequest(checkRequestSchema, document)
+  const prepared = request.ok ? prepare(request.value) : request
+  return prepared.ok && isAllFinite(figuresOf(prepared.value)) ? outcomeOf(prepared.value) : undefined
 }
 
 type Prepared = Readonly<{
@@ -81,24 +92,9 @@ function compute(prepared: Prepared): CheckResult {
   const { request, hypotheses, sample, procedure, decided, confidenceLevel } = prepared
   const { claim } = request
   const { significanceLevel } = request.test
-  const { estimate } = procedure
-  const difference = procedure.differenceFrom(claim.value)
-  const { decision } = decided
-  const outcome = findingOutcome({ relation: claim.relation, hypotheses, decision, difference })
-  const interval = intervalFigures({ request, procedure, confidenceLevel })
-  const effectSize = effectSizeOf({
-    parameter: claim.parameter,
-    value: claim.value,
-    procedure,
-    sample,
-    confidenceLevel,
-  })
+  const outcome = outcomeOf(prepared)
   const figures = {
-    sample: sampleFigures(sample, procedure),
-    test: testFigures({ procedure, hypotheses, decided, significanceLevel }),
-    estimate: { parameter: claim.parameter, value: estimate, difference },
-    ...(interval ? { interval } : {}),
-    ...(effectSize ? { effectSize } : {}),
+    ...figuresOf(prepared),
     conditions: conditionsFor({ sample, method: procedure.method, claimedValues: valuesOf(hypotheses) }),
   }
   return {
@@ -113,6 +109,38 @@ function compute(prepared: Prepared): CheckResult {
     },
     working: workingSteps({ ...figures, sample, procedure, hypotheses, decided }),
     warnings: checkWarnings({ request, hypotheses, sample, figures, confidenceLevel }),
+  }
+}
+
+function outcomeOf({ request, hypotheses, procedure, decided }: Prepared): FindingOutcome {
+  const { claim } = request
+  const difference = procedure.differenceFrom(claim.value)
+  return findingOutcome({ relation: claim.relation, hypotheses, decision: decided.decision, difference })
+}
+
+/** Everything that is computed but the conditions, which take longer than all the rest where readings are many. */
+function figuresOf({ request, hypotheses, sample, procedure, decided, confidenceLevel }: Prepared) {
+  const { claim } = request
+  const { significanceLevel } = request.test
+  const { estimate } = procedure
+  const interval = intervalFigures({ request, procedure, confidenceLevel })
+  const effectSize = effectSizeOf({
+    parameter: claim.parameter,
+    value: claim.value,
+    procedure,
+    sample,
+    confidenceLevel,
+  })
+  return {
+    sample: sampleFigures(sample, procedure),
+    test: testFigures({ procedure, hypotheses, decided, significanceLevel }),
+    estimate: {
+      parameter: claim.parameter,
+      value: estimate,
+      difference: procedure.differenceFrom(claim.value),
+    },
+    ...(interval ? { interval } : {}),
+    ...(effectSize ? { effectSize } : {}),
   }
 }
 

@@ -49,7 +49,11 @@ test.each([1e308, 1e-308, 5e-324])(
 test('a power of two as a change of unit changes nothing but the unit', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLength: 2, maxLength: 40 }),
+      // A subnormal number loses digits where its unit changes.
+      fc.array(
+        fc.double({ min: -1e6, max: 1e6, noNaN: true }).map((any) => (Math.abs(any) < 1e-250 ? 0 : any)),
+        { minLength: 2, maxLength: 40 },
+      ),
       fc.integer({ min: -20, max: 20 }),
       (values, power) => {
         const factor = 2 ** power

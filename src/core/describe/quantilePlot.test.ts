@@ -4,7 +4,7 @@ import { quantilePlot } from './quantilePlot'
 // The medians of five normal order statistics by Blom's positions, (i − 3/8)/(n + 1/4): z of 0.1190476…, 0.3095238…, 0.5;
 // found by halving with Python's math.erfc.
 test('five readings stand at the positions that Blom gives', () => {
-  const points = quantilePlot([3, 1, 2, 5, 4], 100)
+  const points = quantilePlot([3, 1, 2, 5, 4], Float64Array.of(1, 2, 3, 4, 5), 100)
   expect(points.map(({ place }) => place)).toEqual([1, 2, 0, 4, 3])
   expect(points.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5])
   expect(points[0]!.z).toBeCloseTo(-1.1797611176, 9)
@@ -12,11 +12,16 @@ test('five readings stand at the positions that Blom gives', () => {
   expect(points[2]!.z).toBeCloseTo(0, 15)
 })
 
+test('equal readings are taken in the order in which they stand', () => {
+  const points = quantilePlot([2, 1, 2, 1, 2], Float64Array.of(1, 1, 2, 2, 2), 10)
+  expect(points.map(({ place }) => place)).toEqual([1, 3, 0, 2, 4])
+})
+
 test('many readings are thinned out, their ends kept', () => {
   fc.assert(
     fc.property(fc.integer({ min: 300, max: 3000 }), (n) => {
       const values = Array.from({ length: n }, (_, i) => (i * 7919) % n)
-      const points = quantilePlot(values, 200)
+      const points = quantilePlot(values, Float64Array.from(values).sort(), 200)
       expect(points).toHaveLength(200)
       expect(points.slice(0, 20).map(({ value }) => value)).toEqual(Array.from({ length: 20 }, (_, i) => i))
       expect(points.at(-1)?.value).toBe(n - 1)

@@ -7,17 +7,43 @@ export type QuantilePoint = Readonly<{ place: number; z: number; value: number }
  * The points of a normal quantile plot, ascending: the i-th reading of n against the normal quantile of (i − 3/8)/(n + 1/4).
  *
  * @param values - in one unit, in any order
+ * @param sorted - the same, ascending
  * @param most - so many points at most; the ends are kept whole and the middle is thinned out evenly
  * @see G. Blom (1958), Statistical Estimates and Transformed Beta-Variables, for the positions
  */
-export function quantilePlot(values: ArrayLike<number>, most: number): readonly QuantilePoint[] {
+export function quantilePlot(
+  values: ArrayLike<number>,
+  sorted: Float64Array,
+  most: number,
+): readonly QuantilePoint[] {
   const n = values.length
-  const order = Uint32Array.from({ length: n }, (_, place) => place)
-  order.sort((a, b) => values[a]! - values[b]! || a - b)
-  return thinned(n, most).map((rank) => {
-    const place = order[rank]!
-    return { place, z: normal.quantile((rank + 0.625) / (n + 0.25), 'lower'), value: values[place]! }
-  })
+  const ranks = thinned(n, most)
+  const places = placesOf(
+    values,
+    ranks.map((rank) => sorted[rank]!),
+  )
+  return ranks.map((rank, at) => ({
+    place: places[at]!,
+    z: normal.quantile((rank + 0.625) / (n + 0.25), 'lower'),
+    value: sorted[rank]!,
+  }))
+}
+
+/** Where each of some ascending values stands; equal ones in the order in which they stand. */
+function placesOf(values: ArrayLike<number>, wanted: readonly number[]): readonly number[] {
+  const firstOf = new Map<number, number>()
+  for (const [at, value] of wanted.entries()) if (!firstOf.has(value)) firstOf.set(value, at)
+  const places: number[] = []
+  const seen = new Map<number, number>()
+  for (let place = 0; place < values.length; place += 1) {
+    const first = firstOf.get(values[place]!)
+    if (first === undefined) continue
+    const at = first + (seen.get(first) ?? 0)
+    if (wanted[at] !== values[place]) continue
+    places[at] = place
+    seen.set(first, at - first + 1)
+  }
+  return places
 }
 
 /** So many ranks: all of them where they are few, else a tenth of the points for each end and the rest evenly between. */

@@ -9,15 +9,8 @@ import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
 import { pointed } from '@/ui/sample/pointed'
 import { RowToolbar } from '../sheet/RowToolbar'
-import {
-  boxPicture,
-  describeDrawn,
-  drawnOf,
-  histogramPicture,
-  orderPicture,
-  quantilePicture,
-  usualWidth,
-} from './pictureData'
+import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from './pictureData'
+import { useLook } from './useLook'
 
 /** Readings beyond the fences that are listed; the others are counted. */
 const MOST_LISTED = 12
@@ -46,24 +39,21 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
   const [step, setStep] = useState(0)
   const [chosen, setChosen] = useState<number>()
   const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
-  const isEnough = drawn.values.length >= 2
-  const figures = useMemo(() => (isEnough ? describeDrawn(drawn) : undefined), [drawn, isEnough])
-  const width = useMemo(() => (isEnough ? usualWidth(drawn) * 2 ** step : 1), [drawn, step, isEnough])
-  const pictures = useMemo(() => {
-    if (!figures) return undefined
-    const line = { mean: figures.mean, deviation: figures.standardDeviation ?? 0 }
-    return {
-      box: boxPicture(drawn, figures),
-      order: orderPicture(drawn),
-      quantiles: quantilePicture(drawn, line),
-    }
-  }, [drawn, figures])
-  const histogram = useMemo(
-    () => (isEnough ? histogramPicture(drawn, width) : undefined),
-    [drawn, width, isEnough],
+  const look = useLook(drawn.values)
+  const width = (look?.figures.binWidth ?? 1) * 2 ** step
+  const pictures = useMemo(
+    () =>
+      look && {
+        box: boxPicture(drawn, look),
+        order: orderPicture(drawn),
+        quantiles: quantilePicture(drawn, look),
+      },
+    [drawn, look],
   )
-  if (!figures || !pictures || !histogram) return null
+  const histogram = useMemo(() => look && histogramPicture(drawn, look.sorted, width), [drawn, look, width])
+  if (!look || !pictures || !histogram) return null
 
+  const { figures } = look
   const { beyondFences, fences, quartiles } = figures
   const decimals = decimalsFor(figures.standardError ?? 0)
   const inUnit = (value: number) => withUnit(formatNumber(value, decimals), unit)

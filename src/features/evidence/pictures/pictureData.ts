@@ -1,8 +1,8 @@
-import { binWidth, histogram } from '@/core/describe/bins'
-import { describe } from '@/core/describe/describe'
+import { histogram } from '@/core/describe/bins'
 import { quantilePlot } from '@/core/describe/quantilePlot'
 import { formatFull, withUnit } from '@/core/wording/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
+import type { Look } from '@/workers/sheetWorker'
 import type { Point, ReadingsPicture } from '@/ui/charts/ReadingsChart'
 
 /** More points than these say no more in a picture of this size. */
@@ -13,7 +13,6 @@ export type Drawn = Readonly<{
   values: readonly number[]
   rows: readonly number[]
   aside: readonly Readonly<{ value: number; row: number }>[]
-  sorted: Float64Array
   unit: string
   valueOf: (row: number) => number | undefined
 }>
@@ -22,18 +21,25 @@ export function drawnOf({ values, rows, setAside }: EvidenceReading, unit: strin
   const left = new Set(setAside)
   const isTested = (_: unknown, place: number) => !left.has(place)
   const tested = left.size === 0 ? values : values.filter(isTested)
-  const places = new Map(rows.map((row, place) => [row, place]))
   return {
     values: tested,
     rows: left.size === 0 ? rows : rows.filter(isTested),
     aside: setAside.map((place) => ({ value: values[place]!, row: rows[place]! })),
-    sorted: Float64Array.from(tested).sort(),
     unit,
-    valueOf: (row) => values[places.get(row) ?? -1],
+    valueOf: (row) => values[placeOf(rows, row)],
   }
 }
 
-export const describeDrawn = ({ values }: Drawn) => describe(values)
+/** The place of a row among rows that rise; −1 where it is not among them. */
+function placeOf(rows: readonly number[], row: number): number {
+  let [from, to] = [0, rows.length]
+  while (from < to) {
+    const middle = (from + to) >> 1
+    if (rows[middle]! < row) from = middle + 1
+    else to = middle
+  }
+  return rows[from] === row ? from : -1
+}
 
 const wordsOf =
   ({ valueOf, unit }: Drawn) =>
@@ -42,11 +48,8 @@ const wordsOf =
     return value === undefined ? '' : `Row ${row + 1}: ${withUnit(formatFull(value), unit)}`
   }
 
-/** The width that is chosen for the bins, which a slider makes narrower or wider. */
-export const usualWidth = ({ sorted }: Drawn): number => binWidth(sorted)
-
-export function histogramPicture(drawn: Drawn, width: number): ReadingsPicture {
-  const { sorted, unit, valueOf } = drawn
+export function histogramPicture(drawn: Drawn, sorted: Float64Array, width: number): ReadingsPicture {
+  const { unit, valueOf } = drawn
   const bins = histogram(sorted, width)
   return {
     points: [],
@@ -59,16 +62,8 @@ export function histogramPicture(drawn: Drawn, width: number): ReadingsPicture {
   }
 }
 
-export type BoxFigures = Readonly<{
-  quartiles: readonly [number, number]
-  median: number
-  fences: readonly [number, number]
-  /** Places of readings beyond the fences, among those that are tested. */
-  beyondFences: readonly number[]
-}>
-
-export function boxPicture(drawn: Drawn, figures: BoxFigures): ReadingsPicture {
-  const { values, rows, sorted, unit, valueOf, aside } = drawn
+export function boxPicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPicture {
+  const { values, rows, unit, valueOf, aside } = drawn
   const { quartiles, median, fences, beyondFences } = figures
   const [low, high] = quartiles
   // The whiskers reach to the last readings within the fences.
@@ -134,14 +129,11 @@ export function orderPicture(drawn: Drawn): ReadingsPicture {
   }
 }
 
-export function quantilePicture(
-  drawn: Drawn,
-  line: Readonly<{ mean: number; deviation: number }>,
-): ReadingsPicture {
-  const { values, rows, sorted, unit, valueOf } = drawn
-  const points = quantilePlot(values, MOST_POINTS)
+export function quantilePicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPicture {
+  const { values, rows, unit, valueOf } = drawn
+  const points = quantilePlot(values, sorted, MOST_POINTS)
   const [first, last] = [points[0]!, points.at(-1)!]
-  const on = (z: number): Point => ({ x: z, y: line.mean + z * line.deviation })
+  const on = (z: number): Point => ({ x: z, y: figures.mean + z * (figures.standardDeviation ?? 0) })
   const zOf = new Map(points.map(({ place, z }) => [rows[place]!, z]))
   return {
     points: points.map(({ place, z, value }) => ({ x: z, y: value, row: rows[place]!, isSetAside: false })),

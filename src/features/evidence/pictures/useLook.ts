@@ -1,0 +1,33 @@
+'use client'
+
+import { useEffect, useMemo, useState } from 'react'
+import { describeShortly } from '@/core/describe/describe'
+import type { Look } from '@/workers/sheetWorker'
+import { sheets } from '@/workers/sheets'
+
+/** So many readings are described at once; more than that in the worker. */
+const MOST_AT_ONCE = 20_000
+
+/** What readings look like; undefined while that is being found out, and for fewer than two. */
+export function useLook(values: readonly number[]): Look | undefined {
+  const isLarge = values.length > MOST_AT_ONCE
+  const atOnce = useMemo(() => {
+    if (isLarge || values.length < 2) return undefined
+    const sorted = Float64Array.from(values).sort()
+    return { sorted, figures: describeShortly(values, sorted) }
+  }, [values, isLarge])
+  const [late, setLate] = useState<Readonly<{ of: readonly number[]; look: Look }>>()
+  useEffect(() => {
+    if (!isLarge) return
+    let isOvertaken = false
+    void sheets()
+      .look(values)
+      .then((look) => {
+        if (!isOvertaken) setLate({ of: values, look })
+      })
+    return () => {
+      isOvertaken = true
+    }
+  }, [values, isLarge])
+  return isLarge ? (late?.of === values ? late.look : undefined) : atOnce
+}
