@@ -9,6 +9,7 @@ import { ROOT } from './install.mjs'
 const SIZE = { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false }
 /** Fonts and the chart are in place by then. */
 const SETTLING_MS = 1200
+const PATIENCE_MS = 30_000
 
 /** A made-up log of weighed sacks. */
 function writeLog() {
@@ -43,18 +44,33 @@ await withWorkbench(async (driver) => {
   await colours('dark')
   await take('workbench-dark')
   await colours('light')
+  const there = (xpath) => driver.wait(until.elementLocated(By.xpath(xpath)), PATIENCE_MS)
+  const follow = async (words) => {
+    const link = await driver.wait(until.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
+    await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', link)
+    await link.click()
+  }
+  await there('//*[@aria-label="What the readings look like"]')
+  await driver.executeScript('document.querySelector("#evidence figure").scrollIntoView()')
+  await take('evidence')
   await driver.findElement(By.css('input[type=file]')).sendKeys(writeLog())
-  await driver.wait(
-    until.elementLocated(By.xpath('//button[contains(., "readings")][contains(., "Take 1")]')),
-    9000,
-  )
-  await driver.executeScript('document.getElementById("evidence").scrollIntoView()')
+  await there('//button[contains(., "Take it in")]')
+  await driver.executeScript('document.querySelector("[data-bringing]").scrollIntoView()')
   await take('evidence-file')
   await driver.executeScript('scrollTo(0, 0)')
-  await driver.findElement(By.partialLinkText('Brackwater')).click()
-  await driver.wait(until.elementLocated(By.css('[aria-label=Subject]')), 9000)
-  await take('case')
-  await driver.findElement(By.linkText('Docket')).click()
-  await driver.wait(until.elementLocated(By.css('[aria-label=Cases]')), 9000)
+  await follow('The whole sample')
+  await there('//*[@role="grid"]')
+  await take('typed-sheet')
+  await follow('Docket')
+  await driver.wait(until.elementLocated(By.css('[aria-label=Cases]')), PATIENCE_MS)
   await take('docket')
+  await follow('Deliveries of the winter')
+  await driver.wait(until.elementLocated(By.css('[aria-label=Subject]')), PATIENCE_MS)
+  await take('case')
+  await follow('Mean delivery time')
+  await there('//*[contains(., "of 200,000 rows")]')
+  await take('workbench-log')
+  await follow('The whole sample')
+  await there('//*[@role="gridcell"][contains(., "100001")]')
+  await take('sample')
 })

@@ -8,6 +8,7 @@ import { cellText, type Column } from '@/intake/sheet/columns'
 import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
+import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, type Taken, takeReadings, viewOf } from '@/intake/sheet/takeReadings'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
 import type { KeptRows } from '@/core/sample/rowCondition'
@@ -61,6 +62,7 @@ const sheets = {
     file: Blob,
     choice: Readonly<{ format?: SheetFormat; workbookSheet?: string }>,
   ): Promise<Outcome<FilePreview>> {
+    if (file.size > MOST_BYTES) return failure(sheetProblems.fileTooLarge(file.size))
     const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
     const opened = await sourceOf(file, beginning, choice.workbookSheet)
     if (!opened.ok) return opened

@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from 'fflate'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By } from 'selenium-webdriver'
@@ -164,6 +164,13 @@ test.each([
   await hand(written(name, content))
   await see(journey.driver, words, '#evidence')
   expect(await tested()).toBe('4')
+})
+
+test('a file of 300 MB is refused at once', async () => {
+  const file = written('giant.csv', 'a,b\n')
+  truncateSync(file, 300 * 1024 * 1024)
+  await hand(file)
+  await see(journey.driver, 'The file has 300 MB at least; at most 256 MB are taken', '#evidence')
 })
 
 test('bytes of another encoding, far down, are found when the file is taken in', async () => {

@@ -3,16 +3,15 @@ import type { Problem } from '@/core/outcome'
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 
 /** A file of measurements is smaller; a larger one is a log that has to be cut first. */
-const MOST_BYTES = 256 * 1024 * 1024
+export const MOST_BYTES = 256 * 1024 * 1024
 const megabytes = (bytes: number) => `${Math.ceil(bytes / 1024 / 1024)} MB`
 
 /** Everything that can keep a sheet file from being read: where, what was seen, and what would do. */
 export const sheetProblems = {
-  mostBytes: MOST_BYTES,
   fileTooLarge: (seen: number) =>
     problem(
       'file-too-large',
-      `The file has ${megabytes(seen)} or more; at most ${megabytes(MOST_BYTES)} are taken. Leave out the rows or columns that are not in question.`,
+      `The file has ${megabytes(seen)} at least; at most ${megabytes(MOST_BYTES)} are taken. Leave out the rows or columns that are not in question.`,
     ),
   empty: () => problem('file-empty', 'The file is empty. It needs at least one row of cells.'),
   onlyHeader: () =>
