@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
 import { formatCount } from '@/core/wording/figures'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { ClaimWords } from '@/core/wording/claimTitle'
@@ -39,14 +40,11 @@ export function CaseView({
   return (
     <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
       <CaseWords id={id} words={words} />
-      <Flex justify="space-between" align="baseline" marginTop="36px" marginBottom="12px">
-        <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
-          Claims
-        </Box>
+      <ListHeading title="Claims">
         <form action={addNewClaim.bind(null, id)}>
           <Button type="submit">Add a claim</Button>
         </form>
-      </Flex>
+      </ListHeading>
       <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Claims">
         {claims.map((claim) => (
           <Box as="li" key={claim.id} borderTop="1px solid" borderColor="rule">
@@ -61,14 +59,11 @@ export function CaseView({
           </Box>
         ))}
       </Box>
-      <Flex justify="space-between" align="baseline" marginTop="36px" marginBottom="12px">
-        <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
-          Samples
-        </Box>
+      <ListHeading title="Samples">
         <form action={addNewSample.bind(null, id)}>
           <QuietButton type="submit">Add a sample</QuietButton>
         </form>
-      </Flex>
+      </ListHeading>
       <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Samples">
         {samples.map((sample, at) => (
           <Box as="li" key={sample.id} borderTop="1px solid" borderColor="rule">
@@ -89,5 +84,17 @@ export function CaseView({
         ))}
       </Box>
     </Box>
+  )
+}
+
+/** What a list holds, and beside it what adds to it. */
+function ListHeading({ title, children }: Readonly<{ title: string; children: ReactNode }>) {
+  return (
+    <Flex justify="space-between" align="baseline" marginTop="36px" marginBottom="12px">
+      <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
+        {title}
+      </Box>
+      {children}
+    </Flex>
   )
 }

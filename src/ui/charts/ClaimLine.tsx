@@ -23,9 +23,7 @@ Chart.register(LinearScale, LineElement, PointElement, ScatterController, Toolti
 /** Fixed, so that the picture does not push the page about while it is drawn. */
 const Frame = chakra('div', { base: { position: 'relative', height: '220px' } })
 
-const Note = chakra('span', {
-  base: { position: 'absolute', top: 0, left: 0, fontSize: '12px', color: 'quiet' },
-})
+const Note = chakra('p', { base: { textAlign: 'right', fontSize: '12px', color: 'quiet' } })
 
 export type ClaimLineLabels = Readonly<{
   /** Of the claimed value, or of each limit of a tolerance. */
@@ -53,16 +51,18 @@ export const ClaimLine = memo(function ClaimLine({
   )
   if (!drawing || !options) return <Frame />
   return (
-    <Frame>
-      <Scatter
-        data={{ datasets: drawing.datasets }}
-        options={options}
-        role="img"
-        aria-label={description}
-        data-testid="claim-line"
-      />
+    <>
+      <Frame>
+        <Scatter
+          data={{ datasets: drawing.datasets }}
+          options={options}
+          role="img"
+          aria-label={description}
+          data-testid="claim-line"
+        />
+      </Frame>
       {drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
-    </Frame>
+    </>
   )
 })
 

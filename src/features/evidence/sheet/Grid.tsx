@@ -2,7 +2,8 @@
 
 import { chakra } from '@chakra-ui/react'
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef } from 'react'
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef } from 'react'
+import { readCodes } from '@/core/sample/codes'
 import type { ColumnWords } from '@/core/sample/sampleDraft'
 import type { ShownRow } from '@/workers/sheetWorker'
 import {
@@ -87,6 +88,11 @@ export function Grid({
   const rows = virtual.getVirtualItems()
   const [first, last] = [rows[0]?.index ?? 0, rows.at(-1)?.index ?? 0]
   useEffect(() => onRange?.(first, last + 1), [first, last, onRange])
+  /** What the codes of each column mean. */
+  const meanings = useMemo(
+    () => columns.map(({ codes }) => new Map(readCodes(codes).map(({ code, meaning }) => [code, meaning]))),
+    [columns],
+  )
   const isEditing = editor !== undefined
   const wasEditing = useRef(false)
   useEffect(() => {
@@ -227,6 +233,7 @@ export function Grid({
                       data-unread={line && isUnread?.(line.row, column) ? '' : undefined}
                       data-chosen={isChosen(index, column) ? '' : undefined}
                       textAlign={kind === 'number' ? 'right' : 'left'}
+                      title={meanings[column]?.get(line?.cells[column] ?? '')}
                       style={{ flex: `1 0 ${WIDTHS[kind]}px` }}
                       onMouseDown={(event) => onActive({ place: index, column }, event.shiftKey)}
                     >

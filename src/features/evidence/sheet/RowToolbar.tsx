@@ -1,23 +1,12 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { QuietButton } from '@/ui/Button'
 import { InlineText } from '@/ui/inline/InlineText'
+import { TextBox } from '@/ui/TextBox'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { useOfficer } from '@/ui/sample/useOfficer'
-
-const Reason = chakra('input', {
-  base: {
-    flex: '1 1 200px',
-    minHeight: '30px',
-    paddingInline: '8px',
-    border: '1px solid',
-    borderColor: 'edge',
-    borderRadius: 'md',
-    bg: 'surface',
-  },
-})
 
 /** What can be done with one reading: kept out of every test, with a reason, or brought back. */
 export function RowToolbar({ row, shown }: Readonly<{ row: number; shown: string }>) {
@@ -57,7 +46,8 @@ export function RowToolbar({ row, shown }: Readonly<{ row: number; shown: string
         Row {row + 1}
         {shown && `: ${shown}`}
       </Box>
-      <Reason
+      <TextBox
+        flex="1 1 200px"
         aria-label="Why it is set aside"
         placeholder="why it is set aside"
         maxLength={2000}

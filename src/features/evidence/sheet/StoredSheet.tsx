@@ -1,27 +1,16 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
+import { TextBox } from '@/ui/TextBox'
 import { useSample } from '@/ui/sample/SampleProvider'
 import type { Sort } from '@/workers/sheetWorker'
 import { Grid, type Place } from './Grid'
 import { RowToolbar } from './RowToolbar'
 import { formatCount } from '@/core/wording/figures'
 import { useStoredRows } from './useStoredRows'
-
-const Search = chakra('input', {
-  base: {
-    width: '220px',
-    minHeight: '30px',
-    paddingInline: '8px',
-    border: '1px solid',
-    borderColor: 'edge',
-    borderRadius: 'md',
-    bg: 'surface',
-  },
-})
 
 /** The sheet of a file, as it was handed in: to look at, to sort and to search, and to set rows aside. */
 export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
@@ -59,7 +48,8 @@ export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
           void search()
         }}
       >
-        <Search
+        <TextBox
+          width="220px"
           type="search"
           aria-label="Search the sheet"
           placeholder="search the sheet"

@@ -77,7 +77,14 @@ export const Head = chakra('div', {
   },
 })
 export const Sub = chakra('span', {
-  base: { display: 'block', fontWeight: '400', color: 'quiet', fontSize: '12px' },
+  base: {
+    display: 'block',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    fontWeight: '400',
+    color: 'quiet',
+    fontSize: '12px',
+  },
 })
 export const HeadButton = chakra('button', {
   base: { padding: 0, border: 0, bg: 'transparent', fontWeight: '600', cursor: 'pointer' },
