@@ -7,11 +7,11 @@ import { storedText } from '@/core/typed'
 import { insertCase, updateCase } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
+import { addSample } from './addSample'
 import { database } from './database'
 import { isIdentifier, newIdentifier } from './identifier'
 import { readInput } from './input'
 import { notFound } from './problems'
-import { addSample } from './saveSample'
 
 const caseWords = z.strictObject({
   reference: storedText(100),

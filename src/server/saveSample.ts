@@ -6,13 +6,7 @@ import { storedText } from '@/core/typed'
 import { updateCase } from '@/data/caseRepository'
 import { listClaimsOf, updateOutcome } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
-import {
-  findSample,
-  insertSample,
-  insertTrailEntry,
-  type StoredSample,
-  updateSample,
-} from '@/data/sampleRepository'
+import { findSample, insertTrailEntry, type StoredSample, updateSample } from '@/data/sampleRepository'
 import { database } from './database'
 import { isIdentifier, newIdentifier } from './identifier'
 import { readInput } from './input'
@@ -51,16 +45,6 @@ export async function saveSample(sampleId: string, input: unknown, now: Date): P
     await updateCase(transaction, stored.caseId, { updatedAt: now })
     return success({ revision: next, savedAt: now.toISOString() })
   })
-}
-
-/** Adds a sample to a case. */
-export async function addSample(
-  db: Connection,
-  input: Readonly<{ caseId: string; draft: SampleDraft; now: Date }>,
-): Promise<string> {
-  const id = newIdentifier()
-  await insertSample(db, { id, ...input })
-  return id
 }
 
 /** A file stays as it was handed in: its rows and the names and kinds of its columns are nobody's to change. */

@@ -1,12 +1,6 @@
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
-import {
-  asDates,
-  type Column,
-  type ColumnBuilder,
-  isMissingWord,
-  numberBuilder,
-  textBuilder,
-} from './columns'
+import { type Column, type ColumnBuilder, isMissingWord, numberBuilder, textBuilder } from './columns'
+import { asDates } from './dateColumn'
 import type { SheetFormat } from './format'
 import { RowReader } from './rowReader'
 import { sheetProblems } from './sheetProblems'

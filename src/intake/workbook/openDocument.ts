@@ -1,6 +1,6 @@
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
-import type { WorkbookRows } from './workbook'
 import { workbookProblems } from './workbookProblems'
+import type { WorkbookRows } from './workbookRows'
 import { readXml } from './xml'
 import type { Zip } from './zip'
 

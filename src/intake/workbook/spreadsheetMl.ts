@@ -1,7 +1,7 @@
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { dateText } from '../date'
-import type { WorkbookRows } from './workbook'
 import { workbookProblems } from './workbookProblems'
+import type { WorkbookRows } from './workbookRows'
 import { localName, readXml } from './xml'
 import type { Zip } from './zip'
 

@@ -3,6 +3,7 @@ import { csvBytes } from '../sheet/csvText'
 import { readOpenDocument } from './openDocument'
 import { readSpreadsheetMl } from './spreadsheetMl'
 import { workbookProblems } from './workbookProblems'
+import type { WorkbookRows } from './workbookRows'
 import { openZip, type Zip } from './zip'
 
 /** One sheet of a workbook, with the names of all its sheets. */
@@ -11,13 +12,6 @@ export type WorkbookSheet = Readonly<{
   sheet: string
   /** The sheet as the text of a CSV file in UTF-8, or why it can't be taken. */
   csv: Outcome<Uint8Array>
-}>
-
-/** What a reader of one kind of workbook gives. */
-export type WorkbookRows = Readonly<{
-  sheets: readonly string[]
-  sheet: string
-  rows: Outcome<readonly (readonly string[])[]>
 }>
 
 const ZIP_MARK = [0x50, 0x4b, 0x03, 0x04]

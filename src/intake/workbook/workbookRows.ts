@@ -1,0 +1,8 @@
+import type { Outcome } from '@/core/outcome'
+
+/** What a reader of one kind of workbook gives. */
+export type WorkbookRows = Readonly<{
+  sheets: readonly string[]
+  sheet: string
+  rows: Outcome<readonly (readonly string[])[]>
+}>
