@@ -70,6 +70,7 @@ export async function importSheet(
     if (!isThere) return failure(notFound('case', caseId))
     const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
     const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
+    signal?.throwIfAborted()
     const column = likelyColumn(columns)
     return success({ is: 'brought-in', sampleId, rowCount, missingWords, column })
   })

@@ -5,6 +5,7 @@ import {
   control,
   figure,
   follow,
+  paste,
   plain,
   see,
   textOf,
@@ -141,7 +142,12 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
   await press('Set it aside')
   await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#evidence')
   expect(await figure(journey.driver, 'Key figures', 'Readings tested')).toBe('23')
-  expect(await (await control(journey.driver, 'Readings')).getAttribute('value')).toContain('14.52')
+  const readings = (await (await control(journey.driver, 'Readings')).getAttribute('value')) ?? ''
+  expect(readings).toContain('14.52')
+  await paste(journey.driver, 'Readings', `15.01\n${readings}`)
+  await see(journey.driver, 'Row 19, by A. Officer: the sack was torn', '#evidence')
+  await paste(journey.driver, 'Readings', readings)
+  await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#evidence')
   await untilSaved(journey.driver)
   await follow(journey.driver, 'The whole sample')
   await journey.driver.wait(

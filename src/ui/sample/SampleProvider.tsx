@@ -2,7 +2,8 @@
 
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
-import { readTypedSheet, type TypedSheet } from '@/intake/sheet/typedSheet'
+import { moveSetAside } from '@/intake/sheet/typedEdit'
+import { readTypedSheet, typedCells, type TypedSheet } from '@/intake/sheet/typedSheet'
 import { type Saving, useSaving } from '../saving/useSaving'
 import { officerHere } from './useOfficer'
 
@@ -44,7 +45,7 @@ export function SampleProvider({ sample, children }: Readonly<{ sample: SampleSt
   const more = useCallback(() => ({ by: officerHere() }), [])
   const saving = useSaving({ address: `/api/samples/${id}`, draft, revision, setDraft, more })
   const setFields = useCallback(
-    (change: Partial<SampleDraft>) => setDraft((known) => ({ ...known, ...change })),
+    (change: Partial<SampleDraft>) => setDraft((known) => ({ ...known, ...change, ...moved(known, change) })),
     [],
   )
   const setField = useCallback<Sample['setField']>(
@@ -77,6 +78,12 @@ export function SampleProvider({ sample, children }: Readonly<{ sample: SampleSt
     [id, draft, setField, setFields, file, typed, setAside, bringBack, saving],
   )
   return <Context value={value}>{children}</Context>
+}
+
+/** What is set aside moves with its readings, however they are typed. */
+function moved(known: SampleDraft, change: Partial<SampleDraft>): Pick<SampleDraft, 'setAside'> | undefined {
+  if (change.readings === undefined || change.setAside || known.setAside.length === 0) return undefined
+  return { setAside: moveSetAside(known.setAside, typedCells(known), typedCells({ ...known, ...change })) }
 }
 
 export function useSample(): Sample {

@@ -11,8 +11,6 @@ export type Saving = Readonly<{
   takeStored: () => Promise<void>
   /** Stores what is typed here over what another window stored. */
   storeThis: () => Promise<void>
-  /** Stores what is not stored yet, now. */
-  storeNow: () => Promise<void>
 }>
 
 type Stored<T> = Readonly<{ draft: T; revision: number }>
@@ -74,7 +72,6 @@ export function useSaving<T>(
         revision.current = stored.value.revision
         await keeper.resume()
       },
-      storeNow: () => keeper.flush(),
     }),
     [state, address, keeper, setDraft],
   )

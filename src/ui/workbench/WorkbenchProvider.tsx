@@ -36,6 +36,15 @@ type Workbench = Readonly<{
 
 const Context = createContext<Workbench | null>(null)
 
+/** Until the other sample is there, nothing is said of either. */
+const SWITCHING: EvidenceReading = {
+  values: [],
+  rows: [],
+  setAside: [],
+  problems: [],
+  missing: [{ field: 'sampleId', message: 'The other sample is being read.' }],
+}
+
 /**
  * One claim as it is being worked on, held against the sample of the provider above: every section reads it here, and what is
  * typed is checked and stored at once.
@@ -59,15 +68,19 @@ export function WorkbenchProvider({
       setDraft((known) => ({ ...known, sampleId: other, column: readings, kept: [] })),
     [],
   )
+  const isSwitching = draft.sampleId !== sampleId
+  const isStored = saving.state.kind === 'saved' && sampleSaving.state.kind === 'saved'
   useEffect(() => {
     // Another sample was chosen: the page is made anew with it, once both are stored.
-    if (draft.sampleId === sampleId) return
-    void Promise.all([saving.storeNow(), sampleSaving.storeNow()]).then(() => router.refresh())
-  }, [draft.sampleId, sampleId, saving, sampleSaving, router])
+    if (isSwitching && isStored) router.refresh()
+  }, [isSwitching, isStored, router])
   const taken = useTaken(draft)
   const column = columnFor(draft, sample)
   const { unit } = draft
-  const evidence = useMemo(() => readEvidence({ sample, taken, column, unit }), [sample, taken, column, unit])
+  const evidence = useMemo(
+    () => (isSwitching ? SWITCHING : readEvidence({ sample, taken, column, unit })),
+    [isSwitching, sample, taken, column, unit],
+  )
   const reading = useMemo(() => readDraft(draft, evidence), [draft, evidence])
   const hypotheses = useMemo(() => {
     const { claim } = reading

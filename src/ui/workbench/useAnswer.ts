@@ -24,11 +24,12 @@ export function useAnswer(
   useEffect(() => {
     if (!document || !isLarge) return
     let isOvertaken = false
-    void sheets()
+    const settle = (answer: CheckAnswer) => {
+      if (!isOvertaken) setLate({ to: document, answer })
+    }
+    sheets()
       .check(document)
-      .then((answer) => {
-        if (!isOvertaken) setLate({ to: document, answer })
-      })
+      .then(settle, (error: unknown) => settle(notComputed(error)))
     return () => {
       isOvertaken = true
     }
@@ -37,4 +38,10 @@ export function useAnswer(
   return late?.to === document
     ? { answer: late?.answer, isComputing: false }
     : { answer: undefined, isComputing: true }
+}
+
+function notComputed(error: unknown): CheckAnswer {
+  const reason = error instanceof Error ? error.message : String(error)
+  const message = `The check was not computed: ${reason}. Load the page again.`
+  return { ok: false, error: { code: 'not-computed', path: '', message } }
 }
