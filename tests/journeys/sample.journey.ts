@@ -164,9 +164,15 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
   await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#set-aside')
   await journey.driver.findElement(By.css('#set-aside button')).click()
   await see(journey.driver, 'Nothing is set aside.', '#set-aside')
-  await untilSaved(journey.driver)
-  await journey.driver.navigate().refresh()
   await see(journey.driver, 'brought back by A. Officer', '#history')
+  await (await grid()).click()
+  await command(Key.HOME)
+  await type(journey.driver, 'Why it is set aside', 'weighed twice')
+  await press('Set it aside')
+  await see(journey.driver, /set aside by A\. Officer\. Row \d+: weighed twice/, '#history')
+  await journey.driver.findElement(By.css('#set-aside button')).click()
+  await see(journey.driver, 'which had been set aside: weighed twice', '#history')
+  await untilSaved(journey.driver)
 })
 
 test('pointing at a reading in a list marks it in the pictures', async () => {

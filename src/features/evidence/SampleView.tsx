@@ -9,6 +9,7 @@ import { TextLink } from '@/ui/TextLink'
 import { BringIn } from './BringIn'
 import { ColumnLooks } from './ColumnLooks'
 import { ColumnsTable } from './ColumnsTable'
+import { History, type TrailLine } from './History'
 import { Provenance } from './Provenance'
 import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
@@ -20,15 +21,6 @@ const StoredSheet = dynamic(() => import('./sheet/StoredSheet').then((file) => f
   ssr: false,
 })
 const TypedGrid = dynamic(() => import('./sheet/TypedGrid').then((file) => file.TypedGrid), { ssr: false })
-
-export type TrailLine = Readonly<{ id: string; at: Date; who: string; action: string; detail: string }>
-
-const ACTION_WORDS: Readonly<Record<string, string>> = {
-  'brought-in': 'brought in',
-  'set-aside': 'set aside',
-  'brought-back': 'brought back',
-}
-const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' })
 
 /** One sample: what was measured, what it is, where it comes from and what was done with it. */
 export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: readonly TrailLine[] }>) {
@@ -92,19 +84,5 @@ function TakeOut({ id }: Readonly<{ id: string }>) {
         </TextLink>
       ))}
     </Box>
-  )
-}
-
-function History({ trail }: Readonly<{ trail: readonly TrailLine[] }>) {
-  if (trail.length === 0) return <Box color="quiet">Nothing yet.</Box>
-  return (
-    <ol aria-label="What was done with the sample">
-      {trail.map(({ id, at, who, action, detail }) => (
-        <li key={id}>
-          {time.format(at)} UTC: {ACTION_WORDS[action]}
-          {who && ` by ${who}`}. {detail}
-        </li>
-      ))}
-    </ol>
   )
 }

@@ -1,0 +1,56 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useEffect, useRef, useState } from 'react'
+import { useSample } from '@/ui/sample/SampleProvider'
+import { fetchOutcome } from '@/ui/saving/fetchOutcome'
+
+export type TrailLine = Readonly<{
+  id: string
+  at: Date | string
+  who: string
+  action: string
+  detail: string
+}>
+
+const ACTION_WORDS: Readonly<Record<string, string>> = {
+  'brought-in': 'brought in',
+  'set-aside': 'set aside',
+  'brought-back': 'brought back',
+}
+const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' })
+
+/** What was done with the sample, by whom and when. */
+export function History({ trail: first }: Readonly<{ trail: readonly TrailLine[] }>) {
+  const trail = useTrail(first)
+  if (trail.length === 0) return <Box color="quiet">Nothing yet.</Box>
+  return (
+    <ol aria-label="What was done with the sample">
+      {trail.map(({ id, at, who, action, detail }) => (
+        <li key={id}>
+          {time.format(new Date(at))} UTC: {ACTION_WORDS[action]}
+          {who && ` by ${who}`}. {detail}
+        </li>
+      ))}
+    </ol>
+  )
+}
+
+/** The trail as it is stored, read again once something was set aside or brought back. */
+function useTrail(first: readonly TrailLine[]): readonly TrailLine[] {
+  const { id, draft, saving } = useSample()
+  const { setAside } = draft
+  const [trail, setTrail] = useState(first)
+  const savedAt = saving.state.kind === 'saved' ? saving.state.at : undefined
+  const seen = useRef({ savedAt, setAside })
+  useEffect(() => {
+    if (savedAt === undefined || savedAt === seen.current.savedAt) return
+    const isChanged = seen.current.setAside !== setAside
+    seen.current = { savedAt, setAside }
+    if (!isChanged) return
+    void fetchOutcome<{ trail: readonly TrailLine[] }>(`/api/samples/${id}`).then((stored) => {
+      if (stored?.ok) setTrail(stored.value.trail)
+    })
+  }, [id, setAside, savedAt])
+  return trail
+}
