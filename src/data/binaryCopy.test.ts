@@ -1,0 +1,22 @@
+import fc from 'fast-check'
+import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+
+const joined = (parts: readonly Uint8Array[]) => Uint8Array.from(parts.flatMap((part) => Array.from(part)))
+
+test('a copy begins with the signature and ends with −1, as PostgreSQL’s manual has it', () => {
+  const bytes = joined(writeBinaryCopy([[Uint8Array.of(7)]]))
+  expect(new TextDecoder('latin1').decode(bytes.subarray(0, 11))).toBe('PGCOPY\n\u00ff\r\n\0')
+  expect(Array.from(bytes.subarray(11))).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 0, 0, 0, 1, 7, 255, 255])
+})
+
+test('what is written is read back, empty fields and no rows too', () => {
+  const field = fc.uint8Array({ maxLength: 20 })
+  fc.assert(
+    fc.property(fc.array(fc.array(field, { maxLength: 4 }), { maxLength: 6 }), (rows) => {
+      const read = readBinaryCopy(joined(writeBinaryCopy(rows)))
+      expect(read.map((fields) => fields.map((one) => Array.from(one)))).toEqual(
+        rows.map((fields) => fields.map((one) => Array.from(one))),
+      )
+    }),
+  )
+})
