@@ -32,14 +32,21 @@ export async function measureSheet() {
     console.log(
       `1,000,000 rows by 8 columns: ${ours.toFixed(0)} ms, ${beside}; ${megabytes.toFixed(0)} MB (goal ${GOALS.megabytes})`,
     )
-    const few = await writeLog(path.join(folder, 'few.csv'), FEW_ROWS)
-    const times = Array.from({ length: TURNS }, () => ownTime(few).ms)
     const start = median(
       Array.from(
         { length: TURNS },
         () => timed('node', [path.join(ROOT, 'bin/true-weight'), 'check', '/dev/null']).ms,
       ),
     )
+    const growth = []
+    for (const rows of [LOG_ROWS / 4, LOG_ROWS / 2, LOG_ROWS]) {
+      const part = rows === LOG_ROWS ? file : await writeLog(path.join(folder, `${rows}.csv`), rows)
+      const ms = median(Array.from({ length: TURNS }, () => ownTime(part).ms)) - start
+      growth.push(`${rows} rows ${((ms / rows) * 1000).toFixed(2)}`)
+    }
+    console.log(`Microseconds a row beyond the start: ${growth.join(', ')}`)
+    const few = await writeLog(path.join(folder, 'few.csv'), FEW_ROWS)
+    const times = Array.from({ length: TURNS }, () => ownTime(few).ms)
     console.log(
       `10,000 rows: ${(median(times) - start).toFixed(0)} ms (goal ${GOALS.fewRows}) after a start of ${start.toFixed(0)} ms`,
     )
