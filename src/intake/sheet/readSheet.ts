@@ -10,6 +10,8 @@ export const MOST_COLUMNS = 400
 
 /** Rows that are looked at before the whole file is read. */
 const GLANCED_ROWS = 1000
+/** So many bytes at a time while only the first rows are wanted. */
+const GLANCED_BYTES = 16 * 1024
 
 export type Sheet = Readonly<{
   columns: readonly Column[]
@@ -66,12 +68,16 @@ async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Pr
   const taker = new ColumnTaker(question, texts)
   const reader = new RowReader(question.format, taker)
   let bytes = 0
+  const most = question.mostRows ?? Infinity
   for await (const chunk of question.source()) {
-    const problem = reader.push(chunk)
-    if (problem) return failure(problem)
+    const step = most === Infinity ? chunk.length : GLANCED_BYTES
+    for (let at = 0; at < chunk.length; at += step) {
+      const problem = reader.push(chunk.subarray(at, at + step))
+      if (problem) return failure(problem)
+      if (taker.rowCount >= most) return success(onceOf(taker, true))
+    }
     bytes += chunk.length
     question.onProgress?.(taker.rowCount, bytes)
-    if (taker.rowCount >= (question.mostRows ?? Infinity)) return success(onceOf(taker, true))
   }
   const problem = reader.finish() ?? taker.emptiness()
   return problem ? failure(problem) : success(onceOf(taker, false))
