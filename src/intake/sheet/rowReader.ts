@@ -1,11 +1,10 @@
 import type { Problem } from '@/core/outcome'
+import { compact, isBlank, QUOTE, SPACE } from './cellBytes'
 import type { SheetFormat } from './format'
 import { sheetProblems } from './sheetProblems'
 
-const QUOTE = 0x22
 const LINE_FEED = 0x0a
 const CARRIAGE_RETURN = 0x0d
-const SPACE = 0x20
 const TAB = 0x09
 const [PLAIN, WIDE, SPECIAL] = [0, 1, 2]
 const BYTE_ORDER_MARK = [0xef, 0xbb, 0xbf]
@@ -226,21 +225,6 @@ function classesFor(separator: number): Uint8Array {
     const isText = byte >= SPACE || byte === TAB
     return isText && byte !== QUOTE && byte !== separator ? PLAIN : SPECIAL
   })
-}
-
-/** Writes one quote where two stand. */
-function compact(bytes: Uint8Array, from: number, end: number): void {
-  let to = from
-  for (let at = from; at < end; at += 1) {
-    bytes[to] = bytes[at]!
-    to += 1
-    if (bytes[at] === QUOTE) at += 1
-  }
-}
-
-function isBlank(bytes: Uint8Array, from: number, to: number): boolean {
-  for (let at = from; at < to; at += 1) if (bytes[at] !== SPACE) return false
-  return true
 }
 
 function isUtf8(bytes: Uint8Array): boolean {

@@ -6,6 +6,7 @@ import { type KeyboardEvent, type ReactNode, useEffect, useId, useMemo, useRef }
 import { readCodes } from '@/core/sample/codes'
 import type { ColumnWords } from '@/core/sample/sampleDraft'
 import type { ShownRow } from '@/workers/sheetWorker'
+import { isWithin, type Place, type Range } from './place'
 import {
   Cell,
   Frame,
@@ -24,8 +25,6 @@ import {
 const OVERSCAN = 12
 const SCROLLBAR = 20
 const LEAST_WIDTH = 420
-
-export type Place = Readonly<{ place: number; column: number }>
 
 /**
  * Rows and columns of cells, of which only those in view are drawn, with an active cell that the arrow keys move.
@@ -64,7 +63,7 @@ export function Grid({
   pointedRow: number | undefined
   onPoint: (row: number | undefined) => void
   /** The cells from one place to another, where more than one is chosen. */
-  chosen?: Readonly<{ from: Place; to: Place }> | undefined
+  chosen?: Range | undefined
   sort?: Readonly<{ name: string; direction: 'rising' | 'falling' }> | undefined
   onSort?: (name: string) => void
   onKey?: (event: KeyboardEvent<HTMLDivElement>) => boolean
@@ -130,13 +129,6 @@ export function Grid({
     event.preventDefault()
     moveTo(move[0], move[1], event.shiftKey)
   }
-  const isChosen = (place: number, column: number) =>
-    chosen !== undefined &&
-    place >= Math.min(chosen.from.place, chosen.to.place) &&
-    place <= Math.max(chosen.from.place, chosen.to.place) &&
-    column >= Math.min(chosen.from.column, chosen.to.column) &&
-    column <= Math.max(chosen.from.column, chosen.to.column)
-
   return (
     <Frame
       ref={frame}
@@ -231,7 +223,7 @@ export function Grid({
                       role="gridcell"
                       data-active={isActive ? '' : undefined}
                       data-unread={line && isUnread?.(line.row, column) ? '' : undefined}
-                      data-chosen={isChosen(index, column) ? '' : undefined}
+                      data-chosen={isWithin(chosen, index, column) ? '' : undefined}
                       textAlign={kind === 'number' ? 'right' : 'left'}
                       title={meanings[column]?.get(line?.cells[column] ?? '')}
                       style={{ flex: `1 0 ${WIDTHS[kind]}px` }}

@@ -8,7 +8,8 @@ import { readCell, READINGS_COLUMN, typedCells } from '@/intake/sheet/typedSheet
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'
-import { Grid, type Place } from './Grid'
+import { Grid } from './Grid'
+import type { Place } from './place'
 import { RowToolbar } from './RowToolbar'
 import { useUndo } from './useUndo'
 
