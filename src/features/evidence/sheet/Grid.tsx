@@ -7,19 +7,7 @@ import { readCodes } from '@/core/sample/codes'
 import type { ColumnWords } from '@/core/sample/sampleDraft'
 import type { ShownRow } from '@/workers/sheetWorker'
 import { isWithin, type Place, type Range } from './place'
-import {
-  Cell,
-  Frame,
-  Head,
-  HeadButton,
-  NUMBER_WIDTH,
-  ROW_HEIGHT,
-  Row,
-  RowNumber,
-  SHOWN_ROWS,
-  Sub,
-  WIDTHS,
-} from './gridParts'
+import { Frame, Head, HeadButton, NUMBER_WIDTH, ROW_HEIGHT, SHOWN_ROWS, Sub, WIDTHS } from './gridParts'
 
 /** Rows drawn beyond those in view, on each side. */
 const OVERSCAN = 12
@@ -166,9 +154,9 @@ export function Grid({
           borderColor="rule"
           height="44px"
         >
-          <RowNumber role="columnheader" style={{ width: NUMBER_WIDTH }}>
+          <div role="columnheader" data-number="" style={{ width: NUMBER_WIDTH }}>
             row
-          </RowNumber>
+          </div>
           {columns.map(({ name, label: words, unit, kind }) => (
             <Head
               key={name}
@@ -196,7 +184,8 @@ export function Grid({
           {rows.map(({ index, start }) => {
             const line = rowAt(index)
             return (
-              <Row
+              <div
+                data-row=""
                 key={index}
                 role="row"
                 aria-rowindex={index + 2}
@@ -211,29 +200,29 @@ export function Grid({
                 }}
                 onMouseEnter={() => onPoint(line?.row)}
               >
-                <RowNumber role="rowheader" style={{ width: NUMBER_WIDTH }}>
+                <div role="rowheader" data-number="" style={{ width: NUMBER_WIDTH }}>
                   {line ? line.row + 1 : '…'}
-                </RowNumber>
+                </div>
                 {columns.map(({ name, kind }, column) => {
                   const isActive = index === active.place && column === active.column
                   return (
-                    <Cell
+                    <div
+                      data-kind={kind}
                       key={name}
                       id={`${id}-${index}-${column}`}
                       role="gridcell"
                       data-active={isActive ? '' : undefined}
                       data-unread={line && isUnread?.(line.row, column) ? '' : undefined}
                       data-chosen={isWithin(chosen, index, column) ? '' : undefined}
-                      textAlign={kind === 'number' ? 'right' : 'left'}
                       title={meanings[column]?.get(line?.cells[column] ?? '')}
                       style={{ flex: `1 0 ${WIDTHS[kind]}px` }}
                       onMouseDown={(event) => onActive({ place: index, column }, event.shiftKey)}
                     >
                       {isActive && editor ? editor : (line?.cells[column] ?? '')}
-                    </Cell>
+                    </div>
                   )
                 })}
-              </Row>
+              </div>
             )
           })}
         </div>
