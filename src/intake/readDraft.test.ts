@@ -121,6 +121,16 @@ test('rows are kept by conditions on the other columns of a typed sheet', () => 
   expect(document?.evidence).toEqual({ kind: 'readings', values: [14.93, 14.88] })
 })
 
+test('a column that is gone is told of, and no other is tested in its place', () => {
+  const columns = [columnNamed('gross', 'number'), columnNamed('net', 'number')]
+  const typed = { ...sample, columns, readings: '15.1\t14.93\n15.2\t15.02\n' }
+  const values = (column: string, held: SampleDraft = typed) => readDraft({ ...draft, column }, held)
+  expect(values('net').document?.evidence).toMatchObject({ values: [14.93, 15.02] })
+  const renamed = values('net', { ...typed, columns: [columns[0]!, { ...columns[1]!, name: 'mass' }] })
+  expect(renamed.document).toBeUndefined()
+  expect(renamed.problems[0]?.message).toContain('There is no column “net”. There are: gross, mass.')
+})
+
 test('summary figures make evidence, a variance as well as a standard deviation', () => {
   const figures: SampleDraft = { ...sample, kind: 'summary', sampleSize: '12', mean: '14930', spread: '400' }
   const columns = [grams]

@@ -196,8 +196,3 @@ export function wordsOf({ column, relation, value, upTo }: RowCondition): string
   if (relation === 'is-empty' || relation === 'is-not-empty') return words
   return relation === 'between' ? `${words} ${value} and ${upTo}` : `${words} ${value}`
 }
-
-/** All conditions as one sentence part: "depot is 7 and mass is above 10, or depot is 9". */
-export function wordsOfKept(kept: KeptRows): string {
-  return kept.map((list) => list.map(wordsOf).join(' and ')).join(', or ')
-}

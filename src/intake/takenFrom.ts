@@ -4,10 +4,13 @@ import type { SampleDraft } from '@/core/sample/sampleDraft'
 import { type Taken, takeReadings } from './sheet/takeReadings'
 import type { TypedSheet } from './sheet/typedSheet'
 
-/** The column that a claim's readings come from: the one it names, else the first of numbers that has a unit, else the first. */
+/**
+ * The column that a claim's readings come from: the only one; else the one that it names, also where there is none of that
+ * name any more, since another one would be tested unseen; else the first of numbers that has a unit, or the first.
+ */
 export function columnFor(draft: Pick<ClaimDraft, 'column'>, sample: Pick<SampleDraft, 'columns'>): string {
   const { columns } = sample
-  if (columns.some(({ name }) => name === draft.column)) return draft.column
+  if (columns.length > 1 && draft.column !== '') return draft.column
   const numbers = columns.filter(({ kind }) => kind === 'number')
   return (numbers.find(({ unit }) => unit !== '') ?? numbers[0] ?? columns[0])?.name ?? 'readings'
 }

@@ -31,7 +31,7 @@ export async function outcomeOf(
 }
 
 /** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */
-export async function takenOf(
+async function takenOf(
   db: Connection,
   draft: ClaimDraft,
   { id, draft: sample, file }: HeldAgainst,

@@ -18,9 +18,10 @@ export function FromSheet() {
   const column = columnFor(draft, sample)
   const rowCount = file?.rowCount ?? typed.rowCount
   const numeric = columns.filter(({ kind }) => kind === 'number')
-  const words = Object.fromEntries(
-    numeric.map(({ name, label }) => [name, label ? `${name} (${label})` : name]),
-  )
+  const words = Object.fromEntries([
+    [column, column],
+    ...numeric.map(({ name, label }) => [name, label ? `${name} (${label})` : name]),
+  ])
   return (
     <Sentence>
       {columns.length > 1 && numeric.length > 0 && (
