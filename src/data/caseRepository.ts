@@ -7,7 +7,7 @@ export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
 export type ClaimLine = Pick<
   typeof claims.$inferSelect,
-  'id' | 'caseId' | 'wording' | 'quantity' | 'relation' | 'claimedValue' | 'unit' | 'outcome'
+  'id' | 'caseId' | 'wording' | 'parameter' | 'quantity' | 'relation' | 'claimedValue' | 'unit' | 'outcome'
 >
 export type CaseWithClaims = CaseRow & Readonly<{ claims: readonly ClaimLine[] }>
 
@@ -17,6 +17,7 @@ const withClaims = {
       id: true,
       caseId: true,
       wording: true,
+      parameter: true,
       quantity: true,
       relation: true,
       claimedValue: true,

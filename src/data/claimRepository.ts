@@ -1,5 +1,5 @@
 import 'server-only'
-import { and, asc, eq, max, sql } from 'drizzle-orm'
+import { and, asc, eq, max, or, sql } from 'drizzle-orm'
 import type { ClaimDraft } from '@/core/claim/draft'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { Connection } from './client'
@@ -21,7 +21,7 @@ export async function findClaim(db: Connection, id: string): Promise<StoredClaim
 /** The claims that a sample serves. */
 export async function listClaimsOf(db: Connection, sampleId: string): Promise<readonly StoredClaim[]> {
   const rows = await db.query.claims.findMany({
-    where: eq(claims.sampleId, sampleId),
+    where: or(eq(claims.sampleId, sampleId), eq(claims.secondSampleId, sampleId)),
     orderBy: asc(claims.position),
   })
   return rows.map(storedClaim)
@@ -83,6 +83,14 @@ export async function updateOutcome(
 
 function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
   const { id, caseId, revision, updatedAt, position, createdAt, outcome, ...words } = row
-  const kept = words.kept.map((list) => [...list])
-  return { id, caseId, revision, updatedAt, draft: { ...words, kept } }
+  const [kept, counted, secondKept] = [words.kept, words.counted, words.secondKept].map((rows) =>
+    rows.map((list) => [...list]),
+  )
+  return {
+    id,
+    caseId,
+    revision,
+    updatedAt,
+    draft: { ...words, kept: kept!, counted: counted!, secondKept: secondKept! },
+  }
 }

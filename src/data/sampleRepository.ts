@@ -31,7 +31,7 @@ export type SampleLine = Readonly<{
   rowCount: number | null
 }>
 
-export type TrailEntry = Omit<typeof trailEntries.$inferSelect, 'caseId' | 'sampleId'>
+export type TrailEntry = Omit<typeof trailEntries.$inferSelect, 'caseId' | 'sampleId' | 'claimId'>
 
 export async function findSample(db: Connection, id: string): Promise<StoredSample | undefined> {
   const row = await db.query.samples.findFirst({ where: eq(samples.id, id) })

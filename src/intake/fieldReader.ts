@@ -17,6 +17,10 @@ export const LEVEL: Range = {
   holds: (value) => value > 0 && value < 1,
   needed: 'it has to lie between 0 and 1, written such as 0.05 or 5 %',
 }
+export const SHARE: Range = {
+  holds: (value) => value >= 0 && value <= 1,
+  needed: 'a share lies between 0 and 1, or is written in percent, such as 95 %',
+}
 export const wholeFrom = (least: number, most = Infinity): Range => ({
   holds: (value) => Number.isInteger(value) && value >= least && value <= most,
   needed: `it has to be a whole number ${most === Infinity ? `of ${least} or more` : `from ${least} to ${most}`}`,
@@ -43,10 +47,15 @@ export class FieldReader<F extends Field> {
 
   /** A level as a share or a percentage: 0.95 or 95 %. */
   level(field: F, name: string): number | undefined {
+    return this.share(field, name, LEVEL)
+  }
+
+  /** A share from 0 to 1, also written as a percentage: 0.625 or 62.5 %. */
+  share(field: F, name: string, range: Range = SHARE): number | undefined {
     const text = this.text(field)
     // A power of ten in the text, because dividing by 100 can miss the nearest double.
     const share = text.endsWith('%') ? `${text.slice(0, -1).trim()}e-2` : text
-    return this.read({ field, name, range: LEVEL, text: share })
+    return this.read({ field, name, range, text: share })
   }
 
   private read(input: Readonly<{ field: F; name: string; range: Range; text: string }>): number | undefined {

@@ -4,7 +4,7 @@ import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampl
 import { readDraft as readBoth } from './readDraft'
 import { readEvidence } from './readEvidence'
 import { readTypedSheet } from './sheet/typedSheet'
-import { columnFor, takenFrom } from './takenFrom'
+import { takenFrom } from './takenFrom'
 
 const draft: ClaimDraft = {
   ...EMPTY_CLAIM,
@@ -17,10 +17,7 @@ const sample: SampleDraft = { ...EMPTY_SAMPLE, readings: '14.93\n15.02\n14.88' }
 
 function readDraft(claim: ClaimDraft, held: SampleDraft = sample) {
   const taken = takenFrom(readTypedSheet(held), claim, held)
-  return readBoth(
-    claim,
-    readEvidence({ sample: held, taken, column: columnFor(claim, held), unit: claim.unit }),
-  )
+  return readBoth(claim, readEvidence({ sample: held, taken, draft: claim }))
 }
 const grams = { ...columnNamed('readings', 'number'), unit: 'g' }
 

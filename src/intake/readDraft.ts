@@ -1,7 +1,16 @@
 import type { CheckDocument } from '@/core/check/request'
-import type { Tolerance } from '@/core/claim/claim'
+import type { Parameter, Tolerance } from '@/core/claim/claim'
 import type { ClaimDraft } from '@/core/claim/draft'
-import { ANY, type FieldProblem, FieldReader, NOT_NEGATIVE, POSITIVE, stated, wholeFrom } from './fieldReader'
+import {
+  ANY,
+  type FieldProblem,
+  FieldReader,
+  NOT_NEGATIVE,
+  POSITIVE,
+  type Range,
+  stated,
+  wholeFrom,
+} from './fieldReader'
 import type { EvidenceReading } from './readEvidence'
 
 export type DraftReading = Readonly<{
@@ -27,11 +36,14 @@ const MOST_DECIMALS = 12
  */
 export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceReading): DraftReading {
   const fields = new FieldReader<keyof ClaimDraft>(draft, draft.decimalMark)
-  const value = fields.number('claimedValue', 'claimed value', ANY)
-  const tolerance = needsTolerance(draft) ? toleranceIn(fields) : undefined
+  const value = parameterFigure(fields, draft, ['claimedValue', 'claimed value', ANY])
+  const tolerance = needsTolerance(draft) ? toleranceIn(fields, draft) : undefined
   const significanceLevel = fields.level('significanceLevel', 'significance level')
   const confidenceLevel = fields.level('confidenceLevel', 'confidence level')
-  const knownStandardDeviation = fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
+  const knownStandardDeviation =
+    draft.parameter === 'mean'
+      ? fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
+      : undefined
   const decimals = fields.number('decimals', 'number of decimals', wholeFrom(0, MOST_DECIMALS))
   const missing = [...missingFrom(fields, draft), ...sample.missing]
   const problems = [...fields.problems, ...sample.problems]
@@ -42,15 +54,47 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const document: CheckDocument = {
     claim,
     evidence,
-    test: { ...stated({ significanceLevel, confidenceLevel, knownStandardDeviation }) },
+    test: {
+      ...stated({ significanceLevel, confidenceLevel, knownStandardDeviation }),
+      ...optionsOf(draft),
+    },
   }
   return { ...reading, document }
 }
 
 function claimOf(draft: ClaimDraft, value: number, tolerance: Tolerance | undefined): CheckDocument['claim'] {
-  const { relation, unit, quantity, wording } = draft
+  const { parameter, relation, quantity, wording } = draft
   const burden = draft.burden ?? undefined
-  return { parameter: 'mean', relation, value, ...stated({ tolerance, burden, unit, quantity, wording }) }
+  const unit = hasUnit(parameter) ? draft.unit : undefined
+  return { parameter, relation, value, ...stated({ tolerance, burden, unit, quantity, wording }) }
+}
+
+/** Whether the parameter's values carry a unit that has to be typed: a share and a ratio have none. */
+export function hasUnit(parameter: Parameter): boolean {
+  return parameter !== 'proportion' && parameter !== 'variance-ratio'
+}
+
+/** The choices of a test that are not the usual ones. */
+function optionsOf(draft: ClaimDraft): Partial<NonNullable<CheckDocument['test']>> {
+  const { method, interval, intervalSides, continuityCorrection, twoSidedRule, midP } = draft
+  const isShare = draft.parameter === 'proportion'
+  return {
+    ...(method === 'auto' ? {} : { method }),
+    ...(interval === 'auto' || !isShare ? {} : { interval }),
+    ...(intervalSides === 'auto' ? {} : { intervalSides }),
+    ...(continuityCorrection ? { continuityCorrection } : {}),
+    ...(twoSidedRule === 'auto' || !isShare ? {} : { twoSidedRule }),
+    ...(midP && isShare ? { midP } : {}),
+  }
+}
+
+/** A figure on the parameter's scale: of a share, also in percent. */
+function parameterFigure(
+  fields: FieldReader<keyof ClaimDraft>,
+  { parameter }: ClaimDraft,
+  [field, name, range]: readonly [keyof ClaimDraft, string, Range],
+): number | undefined {
+  return parameter === 'proportion' ? fields.share(field, name) : fields.number(field, name, range)
 }
 
 /** Whether the claim's words ask for a tolerance: "within", and "equal to" that must be shown. */
@@ -59,9 +103,9 @@ export function needsTolerance({ relation, burden }: Pick<ClaimDraft, 'relation'
 }
 
 /** Both limits; nothing while one of them is missing. */
-function toleranceIn(fields: FieldReader<keyof ClaimDraft>): Tolerance | undefined {
-  const below = fields.number('toleranceBelow', 'tolerance below', NOT_NEGATIVE)
-  const above = fields.number('toleranceAbove', 'tolerance above', NOT_NEGATIVE)
+function toleranceIn(fields: FieldReader<keyof ClaimDraft>, draft: ClaimDraft): Tolerance | undefined {
+  const below = parameterFigure(fields, draft, ['toleranceBelow', 'tolerance below', NOT_NEGATIVE])
+  const above = parameterFigure(fields, draft, ['toleranceAbove', 'tolerance above', NOT_NEGATIVE])
   return below === undefined || above === undefined ? undefined : { below, above }
 }
 

@@ -1,9 +1,13 @@
 import type { CheckDocument } from '@/core/check/request'
-import type { Outcome } from '@/core/outcome'
+import type { Parameter } from '@/core/claim/claim'
+import type { ClaimDraft } from '@/core/claim/draft'
+import { type Outcome, success } from '@/core/outcome'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { PARAMETER_NOUNS } from '@/core/wording/claimWords'
 import { readCount } from './count'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './fieldReader'
-import type { Taken } from './sheet/takeReadings'
+import type { TakenCount } from './sheet/takeCount'
+import { columnFor, type Taken } from './takenFrom'
 import { type Conversion, conversionBetween } from './units'
 
 export type EvidenceReading = Readonly<{
@@ -15,6 +19,8 @@ export type EvidenceReading = Readonly<{
   rows: readonly number[]
   /** Which of the values are set aside. */
   setAside: readonly number[]
+  /** The same with what is set aside put back, where that is no list of readings and so cannot be told from it. */
+  withSetAside?: CheckDocument['evidence']
   conversion?: Conversion
   problems: readonly FieldProblem[]
   missing: readonly FieldProblem[]
@@ -24,10 +30,8 @@ type Question = Readonly<{
   sample: SampleDraft
   /** What is taken of the sample's sheet; absent while it is being read, and for a sample without one. */
   taken: Outcome<Taken> | undefined
-  /** The short name of the column that it is taken from. */
-  column: string
-  /** The claim's unit. */
-  unit: string
+  /** The claim that it is taken for. */
+  draft: Pick<ClaimDraft, 'parameter' | 'unit' | 'column' | 'counted'>
 }>
 
 const LEAST_READINGS = 2
@@ -35,20 +39,23 @@ const NOTHING = { values: [], rows: [], setAside: [] } as const
 
 /** Makes evidence of a sample, in the claim's unit, or says what is missing or can't be used. */
 export function readEvidence(question: Question): EvidenceReading {
-  const { sample } = question
+  const { sample, draft } = question
   const fields = new FieldReader<keyof SampleDraft>(sample, sample.decimalMark)
   const lotSize = fields.number('lotSize', 'size of the lot', wholeFrom(1))
-  const converted = conversionBetween(unitOf(question), question.unit)
+  const isShare = draft.parameter === 'proportion'
+  const converted = isShare ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
   if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
   const conversion = converted.ok ? converted.value : undefined
   const made =
     sample.kind === 'typed' || sample.kind === 'file'
       ? fromSheet(question, conversion)
       : sample.kind === 'summary'
-        ? fromSummary(fields, conversion)
-        : fromCount(sample)
-  const { evidence } = made
+        ? fromSummary(fields, draft.parameter, conversion)
+        : fromCount(sample, draft.parameter)
+  const { evidence, withSetAside } = made
   const drawn = sample.drawnAtRandom === 'unknown' ? undefined : sample.drawnAtRandom
+  const independence = sample.takenIndependently === 'unknown' ? undefined : sample.takenIndependently
+  const origin = stated({ lotSize, drawn, independence })
   const problems = [...fields.problems, ...(made.problems ?? [])]
   return {
     ...NOTHING,
@@ -57,13 +64,15 @@ export function readEvidence(question: Question): EvidenceReading {
     missing: made.missing ?? [],
     ...(conversion ? { conversion } : {}),
     ...(evidence && problems.length === 0
-      ? { evidence: { ...evidence, ...stated({ lotSize, drawn }) } }
+      ? { evidence: { ...evidence, ...origin } }
       : { evidence: undefined }),
+    ...(withSetAside ? { withSetAside: { ...withSetAside, ...origin } } : {}),
   } as EvidenceReading
 }
 
 /** The unit of the column in question; a sample without a sheet has one column at most. */
-function unitOf({ sample, column }: Question): string {
+function unitOf({ sample, draft }: Question): string {
+  const column = columnFor(draft, sample)
   const known = sample.columns.find(({ name }) => name === column) ?? sample.columns[0]
   const isOnly = sample.columns.length === 1
   return known && (isOnly || known.name === column) ? known.unit : ''
@@ -71,9 +80,14 @@ function unitOf({ sample, column }: Question): string {
 
 type Made = Partial<EvidenceReading>
 
-function fromSheet({ sample, taken }: Question, conversion: Conversion | undefined): Made {
+function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | undefined): Made {
+  if (draft.parameter === 'proportion' && draft.counted.length === 0)
+    return {
+      missing: [{ field: 'counted', message: 'Say which of the rows count, such as hours at most 48.' }],
+    }
   if (!taken) return { missing: [{ field: 'readings', message: 'The readings are being read.' }] }
   if (!taken.ok) return { problems: [{ field: 'readings', message: taken.problem.message }] }
+  if (taken.value.count) return fromRows(taken.value.count)
   const { rows } = taken.value
   const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
   const left = new Set(sample.setAside.map(({ row }) => row))
@@ -94,7 +108,25 @@ function fromSheet({ sample, taken }: Question, conversion: Conversion | undefin
   }
 }
 
-function fromSummary(fields: FieldReader<keyof SampleDraft>, conversion: Conversion | undefined): Made {
+/** For a share: how many of the rows have the property. */
+function fromRows({ n, successes, withSetAside }: TakenCount): Made {
+  if (n === 0) return { missing: [{ field: 'readings', message: 'There is no row to count yet.' }] }
+  return {
+    evidence: { kind: 'count', n, successes },
+    ...(withSetAside.n > n ? { withSetAside: { kind: 'count', ...withSetAside } } : {}),
+  }
+}
+
+function fromSummary(
+  fields: FieldReader<keyof SampleDraft>,
+  parameter: Parameter,
+  conversion: Conversion | undefined,
+): Made {
+  if (parameter === 'proportion' || parameter === 'median') {
+    const message = `A ${PARAMETER_NOUNS[parameter]} cannot be told from a mean and a spread. Give ${parameter === 'median' ? 'the readings' : 'a count, or the readings'}.`
+    return { problems: [{ field: 'kind', message }] }
+  }
+  const needsMean = parameter === 'mean'
   const missing: FieldProblem[] = []
   const n = fields.number('sampleSize', 'number of readings', wholeFrom(1))
   const mean = fields.number('mean', 'mean', { holds: () => true, needed: '' })
@@ -103,10 +135,10 @@ function fromSummary(fields: FieldReader<keyof SampleDraft>, conversion: Convers
     if (fields.text(field) === '') missing.push({ field, message })
   }
   need('sampleSize', 'State how many readings there were.')
-  need('mean', 'State their mean.')
+  if (needsMean) need('mean', 'State their mean.')
   if (fields.text('spread') === '')
     missing.push({ field: 'spread', message: 'State their standard deviation or variance.' })
-  if (n === undefined || mean === undefined || spread === undefined) return { missing }
+  if (n === undefined || (needsMean && mean === undefined) || spread === undefined) return { missing }
   const distance = (value: number) => conversion?.distance(value) ?? value
   const isVariance = fields.text('spreadIs') === 'variance'
   const spreadFigure = isVariance
@@ -114,11 +146,20 @@ function fromSummary(fields: FieldReader<keyof SampleDraft>, conversion: Convers
     : { standardDeviation: distance(spread) }
   return {
     missing,
-    evidence: { kind: 'summary', n, mean: conversion?.reading(mean) ?? mean, ...spreadFigure },
+    evidence: {
+      kind: 'summary',
+      n,
+      ...(mean === undefined ? {} : { mean: conversion?.reading(mean) ?? mean }),
+      ...spreadFigure,
+    },
   }
 }
 
-function fromCount(sample: SampleDraft): Made {
+function fromCount(sample: SampleDraft, parameter: Parameter): Made {
+  if (parameter !== 'proportion') {
+    const message = `A ${PARAMETER_NOUNS[parameter]} cannot be told from a count. Give the readings${parameter === 'median' ? '' : ', or their summary figures'}.`
+    return { problems: [{ field: 'kind', message }] }
+  }
   if (sample.count.trim() === '')
     return { missing: [{ field: 'count', message: 'State the count, such as 18 of 40.' }] }
   const count = readCount(sample.count, sample.decimalMark)

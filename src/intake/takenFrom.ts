@@ -1,8 +1,21 @@
 import type { ClaimDraft } from '@/core/claim/draft'
-import type { Outcome } from '@/core/outcome'
+import { type Outcome, success } from '@/core/outcome'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
-import { type Taken, takeReadings } from './sheet/takeReadings'
+import { takeCount, type TakenCount } from './sheet/takeCount'
+import { type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { TypedSheet } from './sheet/typedSheet'
+
+/** What a claim takes from a sheet: readings, or for a share a count of rows. */
+export type Taken = TakenReadings & Readonly<{ count?: TakenCount }>
+
+/** What of a claim says where its evidence comes from. */
+export type Wanted = Pick<ClaimDraft, 'parameter' | 'column' | 'kept' | 'counted' | 'decimalMark'>
+
+/** A claim about two spreads, as its second source sees it: that one's column and rows stand in the first one's place. */
+export function ofSecond(draft: ClaimDraft): ClaimDraft {
+  const { secondSampleId, secondColumn: column, secondKept: kept } = draft
+  return { ...draft, sampleId: secondSampleId ?? draft.sampleId, column, kept }
+}
 
 /**
  * The column that a claim's readings come from: the only one; else the one that it names, also where there is none of that
@@ -15,18 +28,39 @@ export function columnFor(draft: Pick<ClaimDraft, 'column'>, sample: Pick<Sample
   return (numbers.find(({ unit }) => unit !== '') ?? numbers[0] ?? columns[0])?.name ?? 'readings'
 }
 
-type Wanted = Pick<ClaimDraft, 'column' | 'kept' | 'decimalMark'>
-
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */
 export function columnsWanted(draft: Wanted, sample: Pick<SampleDraft, 'columns'>): readonly string[] {
-  return [columnFor(draft, sample), ...draft.kept.flat().map(({ column }) => column)]
+  const { kept, counted, parameter } = draft
+  const conditions = parameter === 'proportion' ? [...kept, ...counted] : kept
+  const own = parameter === 'proportion' ? [] : [columnFor(draft, sample)]
+  return [...own, ...conditions.flat().map(({ column }) => column)]
 }
 
 /** What a claim takes from a sheet. */
 export function takenFrom(
   sheet: Pick<TypedSheet, 'columns' | 'rowCount'>,
   draft: Wanted,
-  sample: Pick<SampleDraft, 'columns'>,
+  sample: Pick<SampleDraft, 'columns' | 'setAside'>,
 ): Outcome<Taken> {
-  return takeReadings(sheet, { column: columnFor(draft, sample), kept: draft.kept, mark: draft.decimalMark })
+  const setAside = sample.setAside.map(({ row }) => row)
+  return takeWanted(sheet, { ...draft, column: columnFor(draft, sample) }, setAside)
+}
+
+/**
+ * What a claim takes from a sheet.
+ *
+ * @param wanted.column - the column of the readings, by its name
+ * @param setAside - rows; they matter only where rows are counted
+ */
+export function takeWanted(
+  sheet: Pick<TypedSheet, 'columns' | 'rowCount'>,
+  wanted: Wanted,
+  setAside: readonly number[],
+): Outcome<Taken> {
+  const { parameter, column, kept, counted, decimalMark: mark } = wanted
+  if (parameter !== 'proportion') return takeReadings(sheet, { column, kept, mark })
+  const count = takeCount(sheet, { kept, counted, mark, setAside })
+  if (!count.ok) return count
+  const { withSetAside, missing } = count.value
+  return success({ values: [], rows: [], keptCount: withSetAside.n + missing, count: count.value })
 }

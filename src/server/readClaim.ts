@@ -7,6 +7,8 @@ import { database } from './database'
 import { isIdentifier } from './identifier'
 import { notFound } from './problems'
 
+export type { StoredSample }
+
 /** A claim with its sample, and with the case that both belong to. */
 export async function readClaim(
   caseId: string,
@@ -15,6 +17,8 @@ export async function readClaim(
   | Readonly<{
       claim: StoredClaim
       sample: StoredSample
+      /** The sample of the second source, where that is another one. */
+      second: StoredSample | undefined
       ownCase: CaseWithClaims
       samples: readonly SampleLine[]
     }>
@@ -26,7 +30,10 @@ export async function readClaim(
   const ownCase = claim?.caseId === caseId ? await findCase(db, caseId) : undefined
   const sample = claim && (await findSample(db, claim.draft.sampleId))
   if (!claim || !sample || !ownCase) return undefined
-  return { claim, sample, ownCase, samples: await listSamples(db, caseId) }
+  const { secondSampleId, sampleId } = claim.draft
+  const second =
+    secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
+  return { claim, sample, second, ownCase, samples: await listSamples(db, caseId) }
 }
 
 /** A claim as it is stored, and its revision. */

@@ -30,9 +30,11 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
   return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
     const stored = await findClaim(transaction, claimId)
     if (!stored) return failure(notFound('claim', claimId))
-    const sample = await findSample(transaction, draft.sampleId)
-    if (sample?.caseId !== stored.caseId) return failure(notFound('sample', draft.sampleId))
-    const outcome = await outcomeOf(transaction, draft, sample)
+    for (const id of [draft.sampleId, draft.secondSampleId]) {
+      if (id !== null && (await findSample(transaction, id))?.caseId !== stored.caseId)
+        return failure(notFound('sample', id))
+    }
+    const outcome = await outcomeOf(transaction, draft)
     const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })
     if (next === undefined) return failure(changedElsewhere('claim'))
     await updateCase(transaction, stored.caseId, { updatedAt: now })

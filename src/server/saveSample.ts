@@ -90,5 +90,5 @@ function changedAsides(before: readonly SetAside[], after: readonly SetAside[]) 
 
 async function refreshOutcomes(db: Connection, sample: StoredSample): Promise<void> {
   for (const claim of await listClaimsOf(db, sample.id))
-    await updateOutcome(db, claim.id, await outcomeOf(db, claim.draft, sample))
+    await updateOutcome(db, claim.id, await outcomeOf(db, claim.draft, [sample]))
 }

@@ -9,10 +9,9 @@ import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/int
 import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
-import { type SheetView, type Taken, takeReadings, viewOf } from '@/intake/sheet/takeReadings'
+import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
+import { type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
-import type { KeptRows } from '@/core/sample/rowCondition'
-import type { DecimalMark } from '@/core/typed'
 
 const BEGINNING = 64 * 1024
 const PREVIEWED_ROWS = 200
@@ -47,9 +46,10 @@ type StoredSheet = Readonly<{ rowCount: number; columns: Map<string, Column> }>
 type TakeQuestion = Readonly<{
   sampleId: string
   rowCount: number
-  column: string
-  kept: KeptRows
-  mark: DecimalMark
+  /** With the column of the readings named. */
+  wanted: Wanted
+  /** Rows that are set aside. */
+  setAside: readonly number[]
 }>
 
 const stored = new Map<string, StoredSheet>()
@@ -75,10 +75,11 @@ const sheets = {
 
   /** What a claim takes from a sheet that is stored: only the columns it needs are fetched, and only once. */
   async take(question: TakeQuestion): Promise<Outcome<Taken>> {
-    const { sampleId, rowCount, column, kept, mark } = question
-    const names = [column, ...kept.flat().map((condition) => condition.column)]
+    const { sampleId, rowCount, wanted, setAside } = question
+    const { column, kept, counted } = wanted
+    const names = [column, ...[...kept, ...counted].flat().map((condition) => condition.column)]
     const columns = await columnsOf(sampleId, rowCount, names)
-    return columns.ok ? takeReadings({ columns: columns.value, rowCount }, { column, kept, mark }) : columns
+    return columns.ok ? takeWanted({ columns: columns.value, rowCount }, wanted, setAside) : columns
   },
 
   /** Rows of a stored sheet as texts, each behind its number in the file. */

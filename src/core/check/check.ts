@@ -35,18 +35,33 @@ export function check(document: unknown): CheckAnswer {
   return { ...id, ...answer.value }
 }
 
+/** Everything that a check document's figures are made of, or what keeps them from being made. */
+export function prepareCheck(document: unknown): Outcome<Prepared> {
+  const request = parseRequest(checkRequestSchema, document)
+  return request.ok ? prepare(request.value) : request
+}
+
 /**
  * Only the outcome of a check document, without the conditions and the words.
  *
  * @returns the outcome that `check` would give; undefined where it would give an error
  */
 export function checkOutcome(document: unknown): FindingOutcome | undefined {
-  const request = parseRequest(checkRequestSchema, document)
-  const prepared = request.ok ? prepare(request.value) : request
+  const prepared = prepareCheck(document)
   return prepared.ok && isAllFinite(figuresOf(prepared.value)) ? outcomeOf(prepared.value) : undefined
 }
 
-type Prepared = Readonly<{
+/**
+ * What a check decides, without the figures beside it: for asking the same of many changed documents.
+ *
+ * @returns the outcome; undefined where the check can't be made
+ */
+export function checkDecision(document: unknown): FindingOutcome | undefined {
+  const prepared = prepareCheck(document)
+  return prepared.ok ? outcomeOf(prepared.value) : undefined
+}
+
+export type Prepared = Readonly<{
   request: CheckRequest
   hypotheses: Hypotheses
   sample: Sample

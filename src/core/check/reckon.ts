@@ -43,7 +43,7 @@ export function reckon(document: unknown): ReckonAnswer {
   })
 }
 
-type Known = Readonly<Pick<Continuous, 'tails' | 'quantile' | 'density'>>
+export type Known = Readonly<Pick<Continuous, 'tails' | 'quantile' | 'density'>>
 
 function figuresOf({ distribution, x, lower, upper }: ReckonRequest['reckon']): Outcome<ReckonFigures> {
   const stated = [x, lower, upper].filter((value) => value !== undefined).length
@@ -72,7 +72,7 @@ function tailFigures({ lower, upper, logLower, logUpper }: Tails): Omit<ReckonFi
   }
 }
 
-function knownDistribution(named: ReckonedDistribution): Outcome<Known> {
+export function knownDistribution(named: ReckonedDistribution): Outcome<Known> {
   switch (named.name) {
     case 'normal':
       return success(normal)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ALTERNATIVES, BURDENS, PARAMETERS, RELATIONS } from '../claim/claim'
-import { DRAWN } from '../inference/sample'
+import { DRAWN, INDEPENDENT } from '../inference/sample'
 import { INTERVAL_SIDES } from '../inference/interval'
 import { METHODS } from '../inference/procedure'
 import { TWO_SIDED_RULES } from '../inference/shareExact'
@@ -14,7 +14,11 @@ const level = z.number().gt(0).lt(1)
 /** The largest sample, lot or count for which every figure keeps its digits. */
 export const MOST_UNITS = 1_000_000_000
 const size = z.int().positive().max(MOST_UNITS)
-const origin = { lotSize: size.optional(), drawn: z.enum(DRAWN).optional() }
+const origin = {
+  lotSize: size.optional(),
+  drawn: z.enum(DRAWN).optional(),
+  independence: z.enum(INDEPENDENT).optional(),
+}
 const spread = {
   standardDeviation: z.number().nonnegative().optional(),
   variance: z.number().nonnegative().optional(),
@@ -31,10 +35,14 @@ export const claimSchema = z.strictObject({
   wording: z.string().optional(),
 })
 
+const values = z.array(z.number())
+/** Indexes of the readings kept out of the test, from 0. */
+const setAside = z.array(z.int().nonnegative()).optional()
+
 const readings = z.strictObject({
   kind: z.literal('readings'),
-  values: z.array(z.number()),
-  setAside: z.array(z.int().nonnegative()).optional(),
+  values,
+  setAside,
   ...origin,
 })
 
@@ -53,11 +61,12 @@ const count = z.strictObject({
   ...origin,
 })
 
-const values = z.array(z.number())
 const twoReadings = z.strictObject({
   kind: z.literal('two-readings'),
   first: values,
   second: values,
+  firstSetAside: setAside,
+  secondSetAside: setAside,
   ...origin,
 })
 

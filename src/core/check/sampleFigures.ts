@@ -18,7 +18,8 @@ export function sampleFigures(sample: Sample, { standardError }: Procedure): Sam
     }
     case 'two': {
       const [first, second] = [spreadFigures(sample.two.first), spreadFigures(sample.two.second)]
-      return { n: first.n + second.n, setAside: 0, first, second, ...error }
+      const setAside = sample.two.first.setAside + sample.two.second.setAside
+      return { n: first.n + second.n, setAside, first, second, ...error }
     }
     default:
       return sample satisfies never

@@ -8,10 +8,10 @@ import type { Evidence } from './request'
 export function sampleOf(evidence: Evidence): Outcome<Sample> {
   const sample = figuresOf(evidence)
   if (!sample.ok) return sample
-  const { lotSize, drawn } = evidence
+  const { lotSize, drawn, independence } = evidence
   const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
-  return success({ ...sample.value, lotSize, drawn })
+  return success({ ...sample.value, lotSize, drawn, independence })
 }
 
 function figuresOf(evidence: Evidence): Outcome<Sample> {
@@ -27,8 +27,8 @@ function figuresOf(evidence: Evidence): Outcome<Sample> {
     }
     case 'two-readings':
       return both(
-        fromReadings(evidence.first, [], 'evidence.first'),
-        fromReadings(evidence.second, [], 'evidence.second'),
+        fromReadings(evidence.first, evidence.firstSetAside ?? [], 'evidence.first'),
+        fromReadings(evidence.second, evidence.secondSetAside ?? [], 'evidence.second'),
       )
     case 'two-summaries':
       return both(

@@ -1,10 +1,15 @@
 import { z } from 'zod'
 import { keptRowsSchema } from '../sample/rowCondition'
 import { DECIMAL_MARKS, storedText } from '../typed'
-import { BURDENS, RELATIONS } from './claim'
+import { METHODS } from '../inference/procedure'
+import { INTERVAL_SIDES } from '../inference/interval'
+import { TWO_SIDED_RULES } from '../inference/shareExact'
+import { SHARE_INTERVALS } from '../inference/shareInterval'
+import { BURDENS, PARAMETERS, RELATIONS } from './claim'
 
 /** Longer than any label or unit, shorter than a nuisance. */
 const words = storedText(500)
+const REMARKS_LENGTH = 20_000
 /**
  * A claim as a person types it: texts, half-typed ones too, so that nothing typed is lost or rounded. `readDraft` makes a
  * check document of it and of the sample that it is held against.
@@ -13,6 +18,7 @@ export const claimDraftSchema = z.strictObject({
   /** Who or what makes the claim: "label". */
   source: words,
   wording: words,
+  parameter: z.enum(PARAMETERS),
   quantity: words,
   relation: z.enum(RELATIONS),
   claimedValue: words,
@@ -26,6 +32,13 @@ export const claimDraftSchema = z.strictObject({
   confidenceLevel: words,
   /** Empty: taken from the sample. */
   knownStandardDeviation: words,
+  method: z.enum(['auto', ...METHODS]),
+  /** Of a share. */
+  interval: z.enum(['auto', ...SHARE_INTERVALS]),
+  intervalSides: z.enum(['auto', ...INTERVAL_SIDES]),
+  continuityCorrection: z.boolean(),
+  twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]),
+  midP: z.boolean(),
   /** For display; empty: from the standard error. */
   decimals: words,
   /** How numbers are typed in the claim. */
@@ -34,6 +47,14 @@ export const claimDraftSchema = z.strictObject({
   /** The column of the sample's sheet that holds the readings, by its short name; empty: the likely one. */
   column: words,
   kept: keptRowsSchema,
+  /** Of a share: which of the rows kept have the property that is claimed. */
+  counted: keptRowsSchema,
+  /** Of two spreads: the sample of the second source; null: the same one, by another column or other rows. */
+  secondSampleId: z.uuid().nullable(),
+  secondColumn: words,
+  secondKept: keptRowsSchema,
+  /** What whoever signs the finding has to say beside it. */
+  remarks: storedText(REMARKS_LENGTH),
 })
 
 export type ClaimDraft = z.infer<typeof claimDraftSchema>
@@ -44,6 +65,7 @@ export type ClaimWithoutSample = Omit<ClaimDraft, 'sampleId'>
 export const EMPTY_CLAIM: ClaimWithoutSample = {
   source: 'label',
   wording: '',
+  parameter: 'mean',
   quantity: '',
   relation: 'at-least',
   claimedValue: '',
@@ -54,8 +76,19 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   significanceLevel: '0.05',
   confidenceLevel: '',
   knownStandardDeviation: '',
+  method: 'auto',
+  interval: 'auto',
+  intervalSides: 'auto',
+  continuityCorrection: false,
+  twoSidedRule: 'auto',
+  midP: false,
   decimals: '',
   decimalMark: 'point',
   column: '',
   kept: [],
+  counted: [],
+  secondSampleId: null,
+  secondColumn: '',
+  secondKept: [],
+  remarks: '',
 }

@@ -70,19 +70,14 @@ function randomSample({ drawn }: Sample): Condition {
 
 function independence(sample: Sample): Condition {
   const n = unitsTaken(sample)
-  const { lotSize } = sample
+  const { lotSize, independence: stated } = sample
   const name = 'independence'
-  if (lotSize === undefined) {
-    return { name, state: 'unknown', figures: { n }, sentence: conditionSentences.lotNotStated() }
-  }
-  const share = n / lotSize
-  const isSmall = share <= SMALL_SHARE
-  return {
-    name,
-    state: isSmall ? 'met' : 'doubtful',
-    figures: { n, lotSize, share },
-    sentence: conditionSentences.shareOfLot(share, isSmall),
-  }
+  const share = lotSize === undefined ? undefined : n / lotSize
+  const figures: Condition['figures'] = lotSize === undefined ? { n } : { n, lotSize, share: n / lotSize }
+  const sentence = conditionSentences.independence(stated, share, SMALL_SHARE)
+  if (stated === 'not-independent') return { name, state: 'not-met', figures, sentence }
+  if (share === undefined) return { name, state: stated ? 'met' : 'unknown', figures, sentence }
+  return { name, state: share <= SMALL_SHARE ? 'met' : 'doubtful', figures, sentence }
 }
 
 /** Whether the readings, as they stand, look like chance: it says something only if that is how they were taken. */

@@ -24,11 +24,14 @@ export type CountSample = Readonly<{ sampleSize: number; successes: number }>
 
 /** How a sample was drawn: what is stated of it, and nothing where nobody has said. */
 export const DRAWN = ['random', 'not-random'] as const
+/** Whether its readings were taken without one bearing on another: what is stated of it. */
+export const INDEPENDENT = ['independent', 'not-independent'] as const
 
 /** Whatever was measured or counted, by its kind, the lot that it was taken from and how. */
 export type Sample = Readonly<{
   lotSize?: number | undefined
   drawn?: (typeof DRAWN)[number] | undefined
+  independence?: (typeof INDEPENDENT)[number] | undefined
 }> &
   (
     | Readonly<{ kind: 'measured'; measured: MeasuredSample }>
@@ -40,15 +43,17 @@ export type Sample = Readonly<{
 export function unitsTaken(sample: Sample): number {
   switch (sample.kind) {
     case 'measured':
-      return sample.measured.sampleSize + sample.measured.setAside
+      return unitsIn(sample.measured)
     case 'counted':
       return sample.counted.sampleSize
     case 'two':
-      return sample.two.first.sampleSize + sample.two.second.sampleSize
+      return unitsIn(sample.two.first) + unitsIn(sample.two.second)
     default:
       return sample satisfies never
   }
 }
+
+const unitsIn = ({ sampleSize, setAside }: MeasuredSample) => sampleSize + setAside
 
 /** The samples of two sources, the first over the second. */
 export type TwoSamples = Readonly<{ first: MeasuredSample; second: MeasuredSample }>

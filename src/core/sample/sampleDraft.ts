@@ -18,6 +18,7 @@ export type ColumnKind = (typeof COLUMN_KINDS)[number]
 
 export const SPREADS = ['standard-deviation', 'variance'] as const
 export const RANDOMNESS = ['unknown', 'random', 'not-random'] as const
+export const INDEPENDENCE = ['unknown', 'independent', 'not-independent'] as const
 
 /** What a column of a sheet is: texts as a person typed them. */
 export const columnWordsSchema = z.strictObject({
@@ -57,6 +58,8 @@ export const sampleDraftSchema = z.strictObject({
   count: words,
   drawnHow: words,
   drawnAtRandom: z.enum(RANDOMNESS),
+  /** Whether the units were taken, and the readings made, without one bearing on another. */
+  takenIndependently: z.enum(INDEPENDENCE),
   drawnWhen: words,
   drawnWhere: words,
   drawnBy: words,
@@ -85,6 +88,7 @@ export const EMPTY_SAMPLE: SampleDraft = {
   count: '',
   drawnHow: '',
   drawnAtRandom: 'unknown',
+  takenIndependently: 'unknown',
   drawnWhen: '',
   drawnWhere: '',
   drawnBy: '',

@@ -14,13 +14,15 @@ export const conditionSentences = {
       'not-met':
         'It is stated that the sample was not drawn at random: the finding speaks of these readings, and of others only as far as these stand for them.',
     })[state],
-  lotNotStated: () =>
-    'The size of the lot is not stated. Up to a tenth of it may be sampled as if readings were independent.',
-  shareOfLot: (share: number, isSmall: boolean) => {
-    const taken = `The sample is ${formatNumber(share * 100, 1)}\u202f% of the lot`
-    return isSmall
-      ? `${taken}, no more than a tenth, so the readings may be taken as independent.`
-      : `${taken}, more than a tenth. A test that takes them as independent is stricter than it seems: the true standard error is smaller.`
+  independence: (
+    stated: 'independent' | 'not-independent' | undefined,
+    share: number | undefined,
+    mostShare: number,
+  ) => {
+    if (stated === 'not-independent')
+      return 'It is stated that the readings were not taken independently of one another. The standard error can then be far too small, and the test is not to be relied on.'
+    const answer = stated ? 'It is stated that the readings were taken independently of one another. ' : ''
+    return answer + (share === undefined ? lotNotStated(stated) : shareOfLot(share, share <= mostShare))
   },
   order: (pValue: number, isUsual: boolean, lag1: number) =>
     isUsual
@@ -87,3 +89,17 @@ export const conditionSentences = {
       : `At the claimed value only ${shown} successes or failures are expected, fewer than ${needed}. The score test is rough then; the exact test is not.`
   },
 } as const
+
+function lotNotStated(stated: 'independent' | undefined): string {
+  const rule = 'Up to a tenth of it may be sampled as if readings were independent.'
+  return stated
+    ? 'The size of the lot is not stated.'
+    : `Nobody has said whether the readings were taken independently of one another, and the size of the lot is not stated. ${rule}`
+}
+
+function shareOfLot(share: number, isSmall: boolean): string {
+  const taken = `The sample is ${formatNumber(share * 100, 1)}\u202f% of the lot`
+  return isSmall
+    ? `${taken}, no more than a tenth, so drawing without replacement does not make them depend on one another.`
+    : `${taken}, more than a tenth. A test that takes them as independent is stricter than it seems: the true standard error is smaller.`
+}

@@ -17,3 +17,28 @@ export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
   'not-met': 'Not met',
   unknown: 'Not known',
 }
+
+/** What each figure of a condition is called. */
+export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
+  n: 'units taken',
+  lotSize: 'size of the lot',
+  share: 'share of the lot',
+  runs: 'runs',
+  z: 'z',
+  p: 'p-value',
+  lag1: 'lag-1 autocorrelation',
+  w: 'W',
+  a2Star: 'A²*',
+  skewness: 'skewness',
+  excessKurtosis: 'excess kurtosis',
+  standardError: 'its standard error',
+  largeFrom: 'large from',
+  outliers: 'outliers',
+  beyondFences: 'beyond the fences',
+  g: 'Grubbs’ G',
+  least: 'least expected',
+  needed: 'needed',
+}
+
+/** Of which of two samples a condition speaks. */
+export const SOURCE_WORDS = { first: 'first source', second: 'second source' } as const

@@ -96,7 +96,14 @@ test.each([
 })
 
 test('a claim has a title while it is still being written', () => {
-  const words = { wording: '', quantity: '', relation: 'at-least', claimedValue: '', unit: '' } as const
+  const words = {
+    parameter: 'mean',
+    wording: '',
+    quantity: '',
+    relation: 'at-least',
+    claimedValue: '',
+    unit: '',
+  } as const
   expect(claimTitle(words)).toBe('Claim without a value')
   expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(
     'Mean at least 15 kg (“15 kg net”)',
@@ -105,9 +112,9 @@ test('a claim has a title while it is still being written', () => {
 
 test('the claim line is told in words, before and after there is a finding', () => {
   const values = [14.9, 15.1, 15.3]
-  const shared = { values, unit: 'kg', decimals: 2 }
+  const shared = { values, display: { scale: 1, unit: 'kg', decimals: 2 } } as const
   expect(plain(claimLineWords({ ...shared, result: undefined }))).toBe(
-    'Claim line: 3 readings from 14.9 kg to 15.3 kg.',
+    'Claim line: 3 readings from 14.9 kg to 15.3 kg. ',
   )
   const result = resultOf({}, { kind: 'readings', values })
   expect(plain(claimLineWords({ ...shared, result }))).toContain(

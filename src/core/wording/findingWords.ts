@@ -1,8 +1,9 @@
-import type { CheckResult } from '../check/result'
+import type { CheckResult, IntervalFigures } from '../check/result'
 import type { Claim } from '../claim/claim'
 import type { FindingOutcome } from '../claim/finding'
-import { claimClause, subjectOf, unitOf } from './claimWords'
-import { decimalsFor, formatNumber, formatPercent, withUnit } from './figures'
+import { claimClause, subjectOf } from './claimWords'
+import { type Display, displayOf, shownGap, shownValue } from './display'
+import { formatPercent, withoutMadeUpDigits } from './figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
@@ -26,8 +27,8 @@ export type FindingFigures = Readonly<{
   estimate: CheckResult['estimate']
   sample: CheckResult['sample']
   interval?: CheckResult['interval'] | undefined
-  /** For display; chosen from the standard error where absent. */
-  decimals?: number | undefined
+  /** How values are shown; with decimals from the standard error where absent. */
+  display?: Display | undefined
 }>
 
 /** The finding: the decision in the claim's own words and the gap in its own unit. */
@@ -54,37 +55,44 @@ export function findingLimits(outcome: FindingOutcome, significanceLevel: number
   }
 }
 
-/**
- * Decimals at which an estimate is worth reading: from its standard error, or where it has none from a quarter of its
- * interval, which is about as wide.
- */
-export function decimalsOf({
-  sample,
-  interval,
-  estimate,
-}: Pick<FindingFigures, 'sample' | 'interval' | 'estimate'>): number {
-  const { lower, upper } = interval ?? {}
-  const isWide = lower !== undefined && upper !== undefined && upper > lower
-  return decimalsFor(sample.standardError || (isWide ? (upper - lower) / 4 : Math.abs(estimate.value) / 100))
-}
-
-function gapSentence({ claim, estimate, decimals, ...figures }: FindingFigures): string {
-  const shown = decimals ?? decimalsOf({ estimate, ...figures })
+function gapSentence(figures: FindingFigures): string {
+  const { claim, estimate } = figures
+  const display = figures.display ?? displayOf(claim, figures)
   const { value, difference } = estimate
-  const figure = figureOf(claim, shown)
-  const mean = `The ${subjectOf(claim)} is estimated at ${figure(value)}`
+  const mean = `The ${subjectOf(claim)} is estimated at ${shownValue(value, display)}`
   if (difference === 0) return `${mean}, the claimed value itself.`
-  const size = /[1-9]/.test(formatNumber(Math.abs(difference), shown))
-    ? figure(Math.abs(difference), 'gap')
-    : `less than ${figure(10 ** -shown, 'gap')}`
-  return `${mean}, ${size} ${difference < 0 ? 'below' : 'above'} the claimed value.`
+  return `${mean}, ${shownGap(difference, display)} ${sideWord(difference)} the claimed value.`
 }
 
-/** Shares are shown as percentages, and gaps between them as percentage points. */
-function figureOf(claim: Claim, decimals: number) {
-  return (value: number, kind: 'value' | 'gap' = 'value') => {
-    if (claim.parameter !== 'proportion') return withUnit(formatNumber(value, decimals), unitOf(claim))
-    const percent = formatNumber(value * 100, Math.max(0, decimals - 2))
-    return kind === 'gap' ? `${percent} percentage points` : withUnit(percent, '%')
-  }
+const sideWord = (difference: number) => (difference < 0 ? 'below' : 'above')
+
+/**
+ * The gap between the estimate and the claimed value, with its interval, in the claim's own unit: "The mean net mass is
+ * 0.071 kg below the claimed value; 95 % interval 0.026 kg to 0.116 kg below."
+ */
+export function effectWords(
+  { claim, estimate, interval }: Pick<FindingFigures, 'claim' | 'estimate' | 'interval'>,
+  display: Display,
+): string {
+  const { difference } = estimate
+  const gap =
+    difference === 0
+      ? `The ${subjectOf(claim)} is the claimed value itself`
+      : `The ${subjectOf(claim)} is ${shownGap(difference, display)} ${sideWord(difference)} the claimed value`
+  return interval ? `${gap}; ${gapInterval(interval, claim.value, display)}.` : `${gap}.`
+}
+
+function gapInterval(interval: IntervalFigures, value: number, display: Display): string {
+  const gapTo = (end: number) => withoutMadeUpDigits(end - value)
+  const named = formatPercent(interval.level)
+  const ends = [interval.lower, interval.upper].map((end) => (end === undefined ? undefined : gapTo(end)))
+  const [lower, upper] = ends
+  const end = (gap: number) => (gap === 0 ? 'none' : `${shownGap(gap, display)} ${sideWord(gap)}`)
+  if (lower === undefined)
+    return upper === undefined ? `no ${named} interval` : `${named} upper bound ${end(upper)}`
+  if (upper === undefined) return `${named} lower bound ${end(lower)}`
+  // The smaller gap first, where both ends lie on one side.
+  if (upper < 0) return `${named} interval ${shownGap(upper, display)} to ${shownGap(lower, display)} below`
+  if (lower > 0) return `${named} interval ${shownGap(lower, display)} to ${shownGap(upper, display)} above`
+  return `${named} interval from ${end(lower)} to ${end(upper)}`
 }

@@ -29,6 +29,36 @@ export function hypothesisSymbols(
     : `${symbol} ≤ ${lower} or ${symbol} ≥ ${upper}`
 }
 
+const LATEX: Readonly<Record<string, string>> = {
+  μ: '\\mu',
+  σ: '\\sigma',
+  'σ²': '\\sigma^2',
+  'σ₁²/σ₂²': '\\sigma_1^2 / \\sigma_2^2',
+  '≥': '\\ge',
+  '≤': '\\le',
+  '≠': '\\ne',
+  or: '\\text{ or }',
+}
+
+/** The same as LaTeX. */
+export function hypothesisLatex(
+  hypothesis: PointHypothesis | RangeHypothesis,
+  unit: string | undefined,
+): string {
+  return hypothesisSymbols(hypothesis, unit)
+    .split(' ')
+    .map((part) => LATEX[part] ?? (/^[<>=]$|^[a-zA-Z]$/.test(part) ? part : `\\text{${escaped(part)}}`))
+    .join('\\;')
+}
+
+/** What means something to LaTeX, as itself. */
+function escaped(text: string): string {
+  return text
+    .replace(/\\/g, '')
+    .replace(/[{}%$#&_]/g, '\\$&')
+    .replace(/[~^]/g, ' ')
+}
+
 /** Which kind of test the alternative asks for. */
 export function kindOfTest({ alternativeSide }: Hypotheses): string {
   switch (alternativeSide) {
@@ -49,7 +79,7 @@ export function kindOfTest({ alternativeSide }: Hypotheses): string {
 /** Why the claim is the null or the alternative hypothesis, from its own words. */
 export function hypothesisReason(claim: Claim, hypotheses: Hypotheses): string {
   const word = `“${capitalised(RELATION_WORDS[claim.relation])}”`
-  const value = formatFull(claim.value)
+  const value = claim.parameter === 'proportion' ? fullValue(claim, claim.value) : formatFull(claim.value)
   switch (claim.relation) {
     case 'at-least':
     case 'at-most':

@@ -6,7 +6,8 @@ import type { Description } from '../describe/describe'
 import { intervalWords } from './claimLineWords'
 import { PARAMETER_NOUNS } from './claimWords'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from './figures'
-import { decimalsOf, OUTCOME_WORDS } from './findingWords'
+import { displayOf, shownNumber, shownValue } from './display'
+import { OUTCOME_WORDS } from './findingWords'
 import { hypothesisSymbols } from './hypothesisWords'
 import { distributionWords, METHOD_NAMES, STATISTIC } from './methodWords'
 import { wayWords } from './waysWords'
@@ -51,21 +52,20 @@ function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): strin
 
 function linesOf(result: CheckResult): readonly string[] {
   const { hypotheses, sample, test, interval, estimate, finding, warnings } = result
-  const decimals = decimalsOf(result)
+  const { parameter } = estimate
+  const display = displayOf({ parameter, unit: undefined }, result)
   const letter = STATISTIC[test.method]
-  const formats = { statistic: letter, unit: undefined, decimals, plainDecimals: STATISTIC_DECIMALS }
+  const formats = { statistic: letter, display, plainDecimals: STATISTIC_DECIMALS }
   const statistics =
     test.statistic === undefined ? (test.parts ?? []).map((part) => part.statistic) : [test.statistic]
   const shown = (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : STATISTIC_DECIMALS)
   const error =
-    sample.standardError === undefined
-      ? ''
-      : `, standard error ${formatNumber(sample.standardError, decimals)}`
+    sample.standardError === undefined ? '' : `, standard error ${shownNumber(sample.standardError, display)}`
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
-    `n = ${sample.n}, ${PARAMETER_NOUNS[estimate.parameter]} ${formatNumber(estimate.value, decimals)}${error}`,
+    `n = ${sample.n}, ${PARAMETER_NOUNS[parameter]} ${shownValue(estimate.value, display)}${error}`,
     `${METHOD_NAMES[test.method]}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
-    ...(interval ? [`${intervalWords(interval, decimals)} (${interval.method})`] : []),
+    ...(interval ? [`${intervalWords(interval, display)} (${interval.method})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
     ),

@@ -15,7 +15,8 @@ function resultOf(claim: Partial<CheckDocument['claim']>, mean: number): CheckRe
 
 function wordsOf(claim: Partial<CheckDocument['claim']>, mean: number): readonly string[] {
   const result = resultOf(claim, mean)
-  const formats = { statistic: 't', unit: 'kg', decimals: 3, plainDecimals: 3 }
+  const display = { scale: 1, unit: 'kg', decimals: 3 } as const
+  const formats = { statistic: 't', display, plainDecimals: 3 }
   return result.test.ways.map((way) => wayWords(way, result.hypotheses, formats).replaceAll('\u202f', ' '))
 }
 

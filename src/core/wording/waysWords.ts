@@ -1,13 +1,13 @@
 import type { Hypotheses } from '../claim/hypotheses'
 import type { WayToDecide } from '../inference/decision'
+import { type Display, scaled, shownInFull } from './display'
 import { formatApart, formatFull, formatLimit, formatPercent, formatPValue, withUnit } from './figures'
 
 type Formats = Readonly<{
   /** The statistic's letter. */
   statistic: string
-  unit: string | undefined
-  /** Of figures in the claim's unit. */
-  decimals: number
+  /** Of the parameter's values. */
+  display: Display
   /** Of the statistic. */
   plainDecimals: number
 }>
@@ -69,12 +69,11 @@ function decimalsOf(value: number, limit: number, decimals: number): number {
   return Number.isInteger(value) && Number.isInteger(limit) ? 0 : decimals
 }
 
-function boundWords(way: IntervalWay, { unit, decimals }: Formats): string {
+function boundWords(way: IntervalWay, { display }: Formats): string {
   const value = way.against[0]!
   const level = formatPercent(way.level)
-  const claimed = withUnit(formatFull(value), unit)
-  const apart = (end: number | undefined) =>
-    end === undefined ? 'without an end' : formatApart(end, value, decimals)[0]
+  const claimed = shownInFull(value, display)
+  const apart = (end: number | undefined) => endWords(end, value, display)
   // An end may belong to what is not rejected.
   const atEnd = way.lower === value || way.upper === value
   if (way.sides === 'upper')
@@ -85,16 +84,17 @@ function boundWords(way: IntervalWay, { unit, decimals }: Formats): string {
   return `${level} interval ${ends} ${way.rejects ? 'leaves out' : 'holds'} ${claimed}`
 }
 
-function toleranceWords(
-  way: IntervalWay,
-  { alternativeSide }: Hypotheses,
-  { unit, decimals }: Formats,
-): string {
+function toleranceWords(way: IntervalWay, { alternativeSide }: Hypotheses, { display }: Formats): string {
   const [lowest, highest] = [way.against[0]!, way.against[1]!]
-  const apart = (end: number | undefined, limit: number) =>
-    end === undefined ? 'without an end' : formatApart(end, limit, decimals)[0]
-  const ends = `${apart(way.lower, lowest)} to ${apart(way.upper, highest)}`
-  const limits = `${formatLimit(lowest)} to ${withUnit(formatLimit(highest), unit)}`
+  const ends = `${endWords(way.lower, lowest, display)} to ${endWords(way.upper, highest, display)}`
+  const limits = `${formatLimit(scaled(lowest, display))} to ${withUnit(formatLimit(scaled(highest, display)), display.unit)}`
   const lies = alternativeSide === 'inside' ? 'inside' : 'outside'
   return `${formatPercent(way.level)} interval ${ends} ${way.rejects ? 'lies' : 'does not lie wholly'} ${lies} ${limits}`
+}
+
+/** An end of an interval, with as many decimals as it takes not to look like the value that it is compared with. */
+function endWords(end: number | undefined, value: number, display: Display): string {
+  if (end === undefined) return 'without an end'
+  const shown = formatApart(scaled(end, display), scaled(value, display), display.decimals)[0]
+  return display.scale === 1 ? shown : withUnit(shown, display.unit)
 }

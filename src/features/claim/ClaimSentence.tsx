@@ -1,10 +1,11 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { type Burden, defaultBurden } from '@/core/claim/claim'
+import { type Burden, defaultBurden, type Parameter } from '@/core/claim/claim'
 import type { ClaimDraft } from '@/core/claim/draft'
-import { BURDEN_WORDS, RELATION_WORDS } from '@/core/wording/claimWords'
-import { needsTolerance } from '@/intake/readDraft'
+import { BURDEN_WORDS, PARAMETER_NOUNS, RELATION_WORDS, unitOf } from '@/core/wording/claimWords'
+import { formatFull, withoutMadeUpDigits } from '@/core/wording/figures'
+import { hasUnit, needsTolerance } from '@/intake/readDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
@@ -28,14 +29,47 @@ const FIELDS = [
   'wording',
 ] as const
 
+/** Places where claims stand; any other can be typed. */
+const SOURCES = ['label', 'advertisement', 'data sheet', 'contract', 'leaflet'].map((value) => ({ value }))
+/** What stands between the parameter and the quantity. */
+const LINK: Readonly<Record<Parameter, string>> = {
+  mean: '',
+  median: '',
+  'standard-deviation': 'of the ',
+  variance: 'of the ',
+  proportion: 'of ',
+  'variance-ratio': 'of the ',
+}
+
 /** The claim as a sentence, whose underlined words are the controls. */
 export function ClaimSentence() {
-  const { draft, setField } = useWorkbench()
+  const { draft, setField, setFields } = useWorkbench()
+  const { parameter } = draft
   return (
     <Box>
       <Sentence>
-        The <InlineText label="Source of the claim" placeholder="source" {...useField('source')} /> says the
-        mean <InlineText label="Quantity" placeholder="quantity" {...useField('quantity')} /> is{' '}
+        The{' '}
+        <InlineText
+          label="Source of the claim"
+          placeholder="source"
+          suggestions={SOURCES}
+          {...useField('source')}
+        />{' '}
+        says the{' '}
+        <InlineChoice
+          label="Parameter"
+          value={parameter}
+          words={PARAMETER_NOUNS}
+          // The methods of one parameter are not those of another.
+          onChange={(chosen) => setFields({ parameter: chosen, method: 'auto' })}
+        />{' '}
+        {LINK[parameter]}
+        <InlineText
+          label="Quantity"
+          placeholder={parameter === 'proportion' ? 'units with a property' : 'quantity'}
+          {...useField('quantity')}
+        />
+        {parameter === 'variance-ratio' && ', first source over second,'} is{' '}
         <InlineChoice
           label="Relation"
           value={draft.relation}
@@ -43,15 +77,7 @@ export function ClaimSentence() {
           onChange={(relation) => setField('relation', relation)}
         />{' '}
         {needsTolerance(draft) && <Tolerance />}
-        <Together>
-          <InlineText
-            label="Claimed value"
-            placeholder="value"
-            inputMode="decimal"
-            {...useField('claimedValue')}
-          />{' '}
-          <InlineText label="Unit" placeholder="unit" {...useField('unit')} />.
-        </Together>
+        <ClaimedValue />
       </Sentence>
       <Box color="quiet" marginTop="4px">
         In its own words: “
@@ -65,6 +91,47 @@ export function ClaimSentence() {
       <FieldProblems fields={FIELDS} />
     </Box>
   )
+}
+
+/** A share is shown both ways; a variance has the unit squared, of which the unit itself is typed. */
+function ClaimedValue() {
+  const { draft, reading } = useWorkbench()
+  const { parameter, unit, claimedValue } = draft
+  const value = useField('claimedValue')
+  const typedUnit = useField('unit')
+  const share = parameter === 'proportion' ? reading.claim?.value : undefined
+  const isPercent = claimedValue.trim().endsWith('%')
+  return (
+    <Together>
+      <InlineText
+        label="Claimed value"
+        placeholder={parameter === 'proportion' ? '95 %' : 'value'}
+        inputMode="decimal"
+        {...value}
+      />
+      {hasUnit(parameter) && (
+        <>
+          {' '}
+          <InlineText label="Unit" placeholder="unit" {...typedUnit} />
+        </>
+      )}
+      .
+      {parameter === 'variance' && unit !== '' && (
+        <Aside>The value is in {unitOf({ parameter, unit })}.</Aside>
+      )}
+      {share !== undefined && (
+        <Aside>
+          {isPercent ? formatFull(share) : `${formatFull(withoutMadeUpDigits(share * 100))}\u202f%`}
+        </Aside>
+      )}
+    </Together>
+  )
+}
+
+const AsideText = chakra('span', { base: { color: 'quiet', fontSize: '15px', fontFamily: 'body' } })
+
+function Aside({ children }: Readonly<{ children: React.ReactNode }>) {
+  return <AsideText> ({children})</AsideText>
 }
 
 function Tolerance() {

@@ -1,7 +1,13 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/core/wording/hypothesisWords'
+import {
+  hypothesisLatex,
+  hypothesisReason,
+  hypothesisSymbols,
+  kindOfTest,
+} from '@/core/wording/hypothesisWords'
+import { Latex } from '@/ui/Latex'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 const Row = chakra('div', {
@@ -27,12 +33,22 @@ export function HypothesesView() {
     <Box marginTop="14px" role="group" aria-label="Hypotheses">
       <Row>
         <Symbols>H₀</Symbols>
-        <Symbols>{hypothesisSymbols(value.null, claim.unit)}</Symbols>
+        <Symbols>
+          <Latex
+            latex={hypothesisLatex(value.null, claim.unit)}
+            text={hypothesisSymbols(value.null, claim.unit)}
+          />
+        </Symbols>
         {value.claimIs === 'null' && claimNote}
       </Row>
       <Row>
         <Symbols>H₁</Symbols>
-        <Symbols>{hypothesisSymbols(value.alternative, claim.unit)}</Symbols>
+        <Symbols>
+          <Latex
+            latex={hypothesisLatex(value.alternative, claim.unit)}
+            text={hypothesisSymbols(value.alternative, claim.unit)}
+          />
+        </Symbols>
         <Box color="quiet">{value.claimIs === 'alternative' ? `the claim, ${kind}` : kind}</Box>
       </Row>
       <Box color="quiet" marginTop="4px" maxWidth="64ch">

@@ -15,9 +15,9 @@ const Item = chakra('div', {
 
 /** The levels of the test and of the intervals, the standard deviation it takes, and the decimals that are shown. */
 export function TestLevels() {
-  const { answer } = useWorkbench()
-  const { decimals } = useFormats()
-  const level = answer?.ok ? answer.interval?.level : undefined
+  const { draft, checked } = useWorkbench()
+  const { display } = useFormats()
+  const level = checked?.result.interval?.level
   return (
     <>
       <Flex wrap="wrap" gap="6px 20px" marginTop="14px" role="group" aria-label="Levels">
@@ -39,20 +39,12 @@ export function TestLevels() {
             {...useField('confidenceLevel')}
           />
         </Item>
-        <Item>
-          <b>Standard deviation </b>
-          <InlineText
-            label="Known standard deviation"
-            placeholder="from the sample"
-            inputMode="decimal"
-            {...useField('knownStandardDeviation')}
-          />
-        </Item>
+        {draft.parameter === 'mean' && <KnownSpread />}
         <Item>
           <b>Decimals </b>
           <InlineText
             label="Decimals"
-            placeholder={answer?.ok ? `${decimals}` : 'automatic'}
+            placeholder={checked ? `${display.decimals}` : 'automatic'}
             inputMode="decimal"
             {...useField('decimals')}
           />
@@ -60,5 +52,19 @@ export function TestLevels() {
       </Flex>
       <FieldProblems fields={FIELDS} />
     </>
+  )
+}
+
+function KnownSpread() {
+  return (
+    <Item>
+      <b>Standard deviation </b>
+      <InlineText
+        label="Known standard deviation"
+        placeholder="from the sample"
+        inputMode="decimal"
+        {...useField('knownStandardDeviation')}
+      />
+    </Item>
   )
 }

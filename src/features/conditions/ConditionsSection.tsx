@@ -1,18 +1,32 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
-import { CONDITION_NAMES, CONDITION_STATES } from '@/core/wording/conditionWords'
+import { Box, chakra } from '@chakra-ui/react'
+import { useDeferredValue } from 'react'
+import type { Condition } from '@/core/conditions/condition'
+import {
+  CONDITION_FIGURES,
+  CONDITION_NAMES,
+  CONDITION_STATES,
+  SOURCE_WORDS,
+} from '@/core/wording/conditionWords'
+import { formatFull, formatNumber, formatPValue } from '@/core/wording/figures'
+import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
-import { NothingComputed } from '@/ui/workbench/NothingComputed'
+import { Computed } from '@/ui/workbench/Computed'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { ConditionPicture } from './ConditionPicture'
+import { SampleQuestions } from './SampleQuestions'
 
 const Row = chakra('li', {
   base: {
     display: 'grid',
-    gridTemplateColumns: { base: '1fr', sm: '130px 84px 1fr' },
+    gridTemplateColumns: { base: '1fr', sm: '120px 84px 1fr' },
     gap: '2px 16px',
-    paddingBlock: '6px',
+    paddingBlock: '8px',
     alignItems: 'baseline',
+    borderTop: '1px solid',
+    borderColor: 'rule',
+    _first: { borderTop: 0 },
   },
 })
 const State = chakra('span', {
@@ -24,25 +38,63 @@ const State = chakra('span', {
     '&[data-state=not-met]': { color: 'finding.contradicted' },
   },
 })
+/** Of figures without a unit. */
+const DECIMALS = 3
 
-/** What the test rests on, as far as the figures can tell. */
+/** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
-  const { answer } = useWorkbench()
+  const { first, second } = useWorkbench()
   return (
     <Section id="conditions" number={number} title="Conditions">
-      {answer?.ok ? (
-        <ul>
-          {answer.conditions.map(({ name, state, sentence }) => (
-            <Row key={name}>
-              <span>{CONDITION_NAMES[name]}</span>
-              <State data-state={state}>{CONDITION_STATES[state]}</State>
-              <chakra.span color="quiet">{sentence}</chakra.span>
-            </Row>
-          ))}
-        </ul>
-      ) : (
-        <NothingComputed />
-      )}
+      <SampleQuestions source={first} isOfTwo={second !== undefined} />
+      {second && second.sample.id !== first.sample.id && <SampleQuestions source={second} isOfTwo />}
+      <Computed>
+        {({ result }) => (
+          <ul aria-label="Conditions">
+            {result.conditions.map((condition) => (
+              <ConditionRow key={`${condition.name} ${condition.of ?? ''}`} condition={condition} />
+            ))}
+          </ul>
+        )}
+      </Computed>
     </Section>
   )
+}
+
+function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
+  const { first, second } = useWorkbench()
+  const { name, of, state, sentence, figures } = condition
+  const source = of === 'second' ? second : first
+  const evidence = useDeferredValue(source?.evidence)
+  return (
+    <Row>
+      <span>
+        {CONDITION_NAMES[name]}
+        {of && <Box color="quiet">{SOURCE_WORDS[of]}</Box>}
+      </span>
+      <State data-state={state}>{CONDITION_STATES[state]}</State>
+      <div>
+        <Box color="quiet">{sentence}</Box>
+        <Box fontSize="13px" color="quiet" marginTop="2px">
+          {Object.entries(figures).map(([key, value], at) => (
+            <span key={key}>
+              {at > 0 && ' · '}
+              {CONDITION_FIGURES[key] ?? key}{' '}
+              <Figure
+                name={CONDITION_FIGURES[key] ?? key}
+                shown={shownFigure(key, value)}
+                full={formatFull(value)}
+              />
+            </span>
+          ))}
+        </Box>
+        {evidence && <ConditionPicture name={name} evidence={evidence} unit={first.draft.unit} />}
+      </div>
+    </Row>
+  )
+}
+
+function shownFigure(key: string, value: number): string {
+  if (key === 'p') return formatPValue(value, 0.05)
+  return Number.isInteger(value) ? formatFull(value) : formatNumber(value, DECIMALS)
 }

@@ -9,19 +9,25 @@ import { useSample } from '@/ui/sample/SampleProvider'
 import { useTaken } from '@/ui/sample/useTaken'
 import { Pictures } from './pictures/Pictures'
 
+const WHATEVER = { parameter: 'mean' as const, kept: [], counted: [] }
+
 /** What one column of the sample looks like, whatever is claimed of it. */
 export function ColumnLooks() {
-  const { draft: sample } = useSample()
+  const held = useSample()
+  const { draft: sample } = held
   const [chosen, setChosen] = useState('')
   const question = useMemo(
-    () => ({ column: chosen, kept: [], decimalMark: sample.decimalMark }),
+    () => ({ ...WHATEVER, column: chosen, decimalMark: sample.decimalMark }),
     [chosen, sample.decimalMark],
   )
-  const taken = useTaken(question)
+  const taken = useTaken(question, held)
   const column = columnFor(question, sample)
   const numeric = sample.columns.filter(({ kind }) => kind === 'number')
   const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''
-  const evidence = useMemo(() => readEvidence({ sample, taken, column, unit }), [sample, taken, column, unit])
+  const evidence = useMemo(
+    () => readEvidence({ sample, taken, draft: { ...question, unit } }),
+    [sample, taken, question, unit],
+  )
   return (
     <>
       {numeric.length > 1 && (

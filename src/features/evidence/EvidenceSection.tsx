@@ -7,6 +7,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
+import { AsSource, useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { BringIn } from './BringIn'
 import { FromSheet } from './FromSheet'
@@ -23,17 +24,39 @@ const Counted = chakra('p', { base: { marginBottom: '8px' } })
 /** What was measured, how it was brought in, and which part of it the claim is held against. */
 export function EvidenceSection({
   number,
-  caseId,
-  samples,
+  ...own
 }: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
-  const { draft, holdAgainst, evidence } = useWorkbench()
+  const { first, second } = useWorkbench()
+  return (
+    <Section id="evidence" number={number} title="Evidence">
+      {second && <SourceTitle>First source</SourceTitle>}
+      <AsSource source={first}>
+        <SourceEvidence {...own} />
+      </AsSource>
+      {second && (
+        <>
+          <SourceTitle>Second source</SourceTitle>
+          <AsSource source={second}>
+            <SourceEvidence {...own} />
+          </AsSource>
+        </>
+      )}
+    </Section>
+  )
+}
+
+const SourceTitle = chakra('h3', {
+  base: { fontSize: '14px', fontWeight: '600', marginTop: '12px', _first: { marginTop: 0 } },
+})
+
+function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
+  const { holdAgainst, evidence, draft } = useSource()
   const { id, draft: sample } = useSample()
   const problems = evidence.problems.filter(({ field }) => field !== 'readings' && field !== 'count')
   return (
-    <Section id="evidence" number={number} title="Evidence">
-      <SampleChoice samples={samples} />
+    <>
       <p>
-        Given as <SampleKindChoice />.{' '}
+        Held against <SampleChoice caseId={caseId} samples={samples} />, given as <SampleKindChoice />.{' '}
         <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent">
           The whole sample
         </TextLink>
@@ -47,12 +70,12 @@ export function EvidenceSection({
       {evidence.values.length > 1 && <Pictures evidence={evidence} unit={draft.unit} />}
       {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={holdAgainst} />
-    </Section>
+    </>
   )
 }
 
 function Given() {
-  const { draft, evidence } = useWorkbench()
+  const { draft, evidence } = useSource()
   const { draft: sample } = useSample()
   switch (sample.kind) {
     case 'summary':
@@ -67,13 +90,21 @@ function Given() {
     case 'file':
       return <FromSheet />
     default:
-      return sample.columns.length > 1 ? <FromSheet /> : <TypedList />
+      return sample.columns.length > 1 ? (
+        <FromSheet />
+      ) : (
+        <>
+          <TypedList />
+          {draft.parameter === 'proportion' && <FromSheet />}
+        </>
+      )
   }
 }
 
 /** One list of readings, typed or pasted, with everything that can't be read pointed at. */
 function TypedList() {
-  const { draft, setField: setClaimField, evidence } = useWorkbench()
+  const { setField: setClaimField } = useWorkbench()
+  const { draft, evidence } = useSource()
   const { draft: sample, setField, typed } = useSample()
   const field = useRef<HTMLTextAreaElement>(null)
   const { unread } = typed
@@ -81,7 +112,7 @@ function TypedList() {
   return (
     <>
       <Counted aria-live="polite">
-        {countOf(evidence.values.length)}
+        {countOf(typed.rowCount - unread.length)}
         {unit && ` in ${unit}`}, written with a{' '}
         <InlineChoice
           label="Decimal mark"

@@ -1,53 +1,33 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import { formatCount } from '@/core/wording/figures'
+import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { columnFor } from '@/intake/takenFrom'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useSample } from '@/ui/sample/SampleProvider'
+import { useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { formatCount } from '@/core/wording/figures'
 import { KeptRowsEditor } from './KeptRowsEditor'
 
 const Sentence = chakra('div', { base: { lineHeight: '1.9' } })
 
-/** Which column of the sheet holds the readings, and of which rows, with how many there are. */
+/** Which column of the sheet holds the readings, or which rows count, and of which rows, with how many there are. */
 export function FromSheet() {
-  const { draft, setField, taken, evidence } = useWorkbench()
+  const { draft, setKept, taken, evidence } = useSource()
   const { draft: sample, file, typed } = useSample()
-  const { columns } = sample
-  const column = columnFor(draft, sample)
-  const rowCount = file?.rowCount ?? typed.rowCount
+  const columns = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
+  const isShare = draft.parameter === 'proportion'
   const numeric = columns.filter(({ kind }) => kind === 'number')
-  const words = Object.fromEntries([
-    [column, column],
-    ...numeric.map(({ name, label }) => [name, label ? `${name} (${label})` : name]),
-  ])
+  const rowCount = file?.rowCount ?? typed.rowCount
+  const hasParts = columns.length > 1 && (isShare || numeric.length > 0)
   return (
     <Sentence>
-      {columns.length > 1 && numeric.length > 0 && (
-        <>
-          Readings from{' '}
-          <InlineChoice
-            label="Column of the readings"
-            value={column}
-            words={words}
-            onChange={(name) => setField('column', name)}
-          />
-          {', '}
-          <KeptRowsEditor
-            kept={draft.kept}
-            columns={columns}
-            mark={draft.decimalMark}
-            onChange={(kept) =>
-              setField(
-                'kept',
-                kept.map((list) => [...list]),
-              )
-            }
-          />
-        </>
+      {isShare ? <Counted /> : hasParts && <ColumnChoice />}
+      {hasParts && (
+        <KeptRowsEditor kept={draft.kept} columns={columns} mark={draft.decimalMark} onChange={setKept} />
       )}
-      {numeric.length === 0 && columns.length > 0 && (
+      {numeric.length === 0 && !isShare && (
         <Box role="alert" color="finding.contradicted">
           No column of this sample holds numbers only. Bring the file in with another separator or decimal
           mark.
@@ -55,14 +35,7 @@ export function FromSheet() {
       )}
       <Box aria-live="polite">
         {!taken && 'Reading…'}
-        {taken?.ok && columns.length > 1 && (
-          <>
-            {formatCount(taken.value.keptCount)} of {formatCount(rowCount)} rows
-            {taken.value.keptCount !== taken.value.values.length &&
-              `, ${formatCount(taken.value.keptCount - taken.value.values.length)} of them without a reading`}
-            .
-          </>
-        )}
+        {taken?.ok && (columns.length > 1 || isShare) && <TakenWords rowCount={rowCount} />}
         {taken?.ok === false && (
           <Box role="alert" color="finding.contradicted">
             {taken.problem.message}
@@ -71,5 +44,68 @@ export function FromSheet() {
         {evidence.conversion && <> Converted to the claim’s unit: {evidence.conversion.words}.</>}
       </Box>
     </Sentence>
+  )
+}
+
+/** The column of the readings. */
+function ColumnChoice() {
+  const { draft, setColumn } = useSource()
+  const { draft: sample } = useSample()
+  const column = columnFor(draft, sample)
+  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
+  const words = Object.fromEntries([
+    [column, column],
+    ...numeric.map(({ name, label }) => [name, label ? `${name} (${label})` : name]),
+  ])
+  return (
+    <>
+      Readings from{' '}
+      <InlineChoice label="Column of the readings" value={column} words={words} onChange={setColumn} />
+      {', '}
+    </>
+  )
+}
+
+/** Which rows have the property that a share is claimed of. */
+function Counted() {
+  const { draft, setField } = useWorkbench()
+  const { draft: sample } = useSample()
+  return (
+    <KeptRowsEditor
+      purpose="counted"
+      kept={draft.counted}
+      columns={sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns}
+      mark={draft.decimalMark}
+      onChange={(counted) =>
+        setField(
+          'counted',
+          counted.map((list) => [...list]),
+        )
+      }
+    />
+  )
+}
+
+function TakenWords({ rowCount }: Readonly<{ rowCount: number }>) {
+  const { taken } = useSource()
+  if (!taken?.ok) return null
+  const { keptCount, values, count } = taken.value
+  const rows = `${formatCount(keptCount)} of ${formatCount(rowCount)} rows`
+  if (count) {
+    const missing =
+      count.missing === 0 ? '' : `, ${formatCount(count.missing)} of them without an entry to tell by`
+    return (
+      <>
+        {rows}
+        {missing}; {formatCount(count.successes)} of {formatCount(count.n)} count.
+      </>
+    )
+  }
+  const missing = keptCount - values.length
+  return (
+    <>
+      {rows}
+      {missing > 0 && `, ${formatCount(missing)} of them without a reading`}.
+    </>
   )
 }

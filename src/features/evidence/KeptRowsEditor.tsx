@@ -25,25 +25,44 @@ const Word = chakra('button', {
 
 const NEEDS_NO_VALUE = ['is-empty', 'is-not-empty'] as const
 
-/** Which rows are kept, as a sentence whose words can be changed: lines of conditions, "or" between them. */
+/** The rows that are kept, or those that have the property that a share is claimed of. */
+const PURPOSES = {
+  kept: { first: 'of the rows where ', none: 'of all rows', begin: 'only some rows', label: 'condition' },
+  counted: {
+    first: 'What counts: rows where ',
+    none: 'What counts?',
+    begin: 'say which rows',
+    label: 'counted condition',
+  },
+} as const
+
+/** Conditions on rows as a sentence whose words can be changed: lines of conditions, "or" between them. */
 export function KeptRowsEditor({
+  purpose = 'kept',
   kept,
   columns,
   mark,
   onChange,
 }: Readonly<{
+  purpose?: keyof typeof PURPOSES
   kept: KeptRows
   columns: readonly ColumnWords[]
   mark: DecimalMark
   onChange: (kept: readonly (readonly RowCondition[])[]) => void
 }>) {
-  const first: RowCondition = { column: likelyColumn(columns), relation: 'is', value: '', upTo: '' }
+  const words = PURPOSES[purpose]
+  const first: RowCondition = {
+    column: likelyColumn(columns, purpose),
+    relation: purpose === 'counted' ? 'at-most' : 'is',
+    value: '',
+    upTo: '',
+  }
   if (kept.length === 0) {
     return (
       <Line>
-        of all rows{' '}
+        {words.none}{' '}
         <Word type="button" onClick={() => onChange([[first]])}>
-          only some rows
+          {words.begin}
         </Word>
       </Line>
     )
@@ -52,7 +71,7 @@ export function KeptRowsEditor({
     onChange(kept.flatMap((known, place) => (place === at ? (list.length === 0 ? [] : [list]) : [known])))
   return kept.map((list, at) => (
     <Line key={at}>
-      {at === 0 ? 'of the rows where ' : 'or where '}
+      {at === 0 ? words.first : 'or where '}
       {list.map((condition, place) => {
         const change = (changed: Partial<RowCondition>) =>
           setList(
@@ -66,12 +85,12 @@ export function KeptRowsEditor({
               condition={condition}
               columns={columns}
               mark={mark}
-              number={kept.slice(0, at).flat().length + place + 1}
+              name={`${words.label} ${kept.slice(0, at).flat().length + place + 1}`}
               onChange={change}
             />
             <Word
               type="button"
-              aria-label={`Leave out condition ${kept.slice(0, at).flat().length + place + 1}`}
+              aria-label={`Leave out ${words.label} ${kept.slice(0, at).flat().length + place + 1}`}
               onClick={() =>
                 setList(
                   at,
@@ -100,13 +119,13 @@ function ConditionWords({
   condition,
   columns,
   mark,
-  number,
+  name: own,
   onChange,
 }: Readonly<{
   condition: RowCondition
   columns: readonly ColumnWords[]
   mark: DecimalMark
-  number: number
+  name: string
   onChange: (change: Partial<RowCondition>) => void
 }>) {
   const { column: name, relation, value, upTo } = condition
@@ -118,7 +137,7 @@ function ConditionWords({
   return (
     <>
       <InlineChoice
-        label={`Column of condition ${number}`}
+        label={`Column of ${own}`}
         value={name}
         words={Object.fromEntries([
           ...(column ? [] : [[name, name]]),
@@ -127,14 +146,14 @@ function ConditionWords({
         onChange={(changed) => onChange({ column: changed })}
       />{' '}
       <InlineChoice
-        label={`Comparison of condition ${number}`}
+        label={`Comparison of ${own}`}
         value={relation}
         words={RELATION_WORDS}
         onChange={(changed) => onChange({ relation: changed })}
       />{' '}
       {needsValue && (
         <InlineText
-          label={`Value of condition ${number}`}
+          label={`Value of ${own}`}
           value={value}
           placeholder="value"
           onChange={(changed) => onChange({ value: changed })}
@@ -149,7 +168,7 @@ function ConditionWords({
         <>
           {' and '}
           <InlineText
-            label={`Upper value of condition ${number}`}
+            label={`Upper value of ${own}`}
             value={upTo}
             placeholder="value"
             onChange={(changed) => onChange({ upTo: changed })}
@@ -166,8 +185,12 @@ function ConditionWords({
   )
 }
 
-/** A column that tells groups apart: one with a code list, or with categories, else the first. */
-function likelyColumn(columns: readonly ColumnWords[]): string {
+/** What counts is most often told by a number; groups by a column with a code list, or with categories, else the first. */
+function likelyColumn(columns: readonly ColumnWords[], purpose: keyof typeof PURPOSES): string {
+  if (purpose === 'counted') {
+    const numbers = columns.filter(({ kind }) => kind === 'number')
+    return (numbers.find(({ unit }) => unit !== '') ?? numbers[0] ?? columns[0])?.name ?? ''
+  }
   const coded = columns.find(({ codes }) => codes !== '') ?? columns.find(({ kind }) => kind === 'category')
   return (coded ?? columns[0])?.name ?? ''
 }

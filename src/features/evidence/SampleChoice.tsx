@@ -4,7 +4,8 @@ import type { SampleKind } from '@/core/sample/sampleDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
-import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { useSource } from '@/ui/workbench/SourceContext'
+import { beginSample } from './actions'
 
 export type SampleName = Readonly<{ id: string; name: string; fileName: string | null }>
 
@@ -14,18 +15,32 @@ const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
   count: 'a count',
 }
 
-/** Which of the case's samples the claim is held against. */
-export function SampleChoice({ samples }: Readonly<{ samples: readonly SampleName[] }>) {
-  const { draft, holdAgainst } = useWorkbench()
-  if (samples.length < 2) return null
-  const words = Object.fromEntries(
+const NEW = 'new'
+
+/** Which of the case's samples the claim is held against; a new one can be begun. */
+export function SampleChoice({
+  caseId,
+  samples,
+}: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
+  const { draft, holdAgainst } = useSource()
+  const known = Object.fromEntries(
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
   )
+  const choose = async (id: string) => {
+    const added = id === NEW ? await beginSample(caseId) : id
+    if (added !== undefined) holdAgainst(added)
+  }
   return (
-    <p>
-      Held against{' '}
-      <InlineChoice label="Sample" value={draft.sampleId} words={words} onChange={(id) => holdAgainst(id)} />
-    </p>
+    <InlineChoice
+      label="Sample"
+      value={draft.sampleId}
+      words={{
+        ...known,
+        ...(draft.sampleId in known ? {} : { [draft.sampleId]: 'a new sample' }),
+        [NEW]: 'begin a new sample',
+      }}
+      onChange={(id) => void choose(id)}
+    />
   )
 }
 

@@ -1,13 +1,14 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { NothingComputed } from '@/ui/workbench/NothingComputed'
+import { standingWords } from '@/core/wording/crossWords'
+import { Computed } from '@/ui/workbench/Computed'
+import { useExamination } from '@/ui/workbench/ExaminationProvider'
+import { Ways } from '@/ui/workbench/Ways'
 import { ClaimLineFigure } from './ClaimLineFigure'
 import { FindingSentence } from './FindingSentence'
 import { KeyFigures } from './KeyFigures'
 import { OutcomeHeading } from './OutcomeHeading'
-import { Ways } from './Ways'
 
 const Panel = chakra('aside', {
   base: {
@@ -26,20 +27,32 @@ const Panel = chakra('aside', {
 
 /** The finding so far, always in view; on a narrow page only its mark and its word, in a bar at the bottom. */
 export function BenchPanel() {
-  const { answer } = useWorkbench()
   return (
-    <Panel aria-label="Finding so far">
+    <Panel aria-label="Finding so far" tabIndex={0}>
       <OutcomeHeading />
       <Box hideBelow="md">
-        {answer?.ok ? <FindingSentence /> : <NothingComputed />}
-        <ClaimLineFigure />
-        {answer?.ok && (
-          <>
-            <KeyFigures result={answer} />
-            <Ways result={answer} />
-          </>
-        )}
+        <Computed>
+          {({ result }) => (
+            <>
+              <FindingSentence />
+              <ClaimLineFigure />
+              <KeyFigures result={result} />
+              <Ways result={result} />
+              <Standing />
+            </>
+          )}
+        </Computed>
       </Box>
     </Panel>
+  )
+}
+
+/** How the finding fares in the cross-examination. */
+function Standing() {
+  const { answers, isDone } = useExamination()
+  return (
+    <Box borderTop="1px solid" borderColor="rule" marginTop="10px" paddingTop="10px" color="quiet">
+      {isDone ? standingWords(answers) : 'Being cross-examined…'}
+    </Box>
   )
 }

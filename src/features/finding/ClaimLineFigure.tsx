@@ -2,6 +2,7 @@
 
 import { useDeferredValue, useMemo } from 'react'
 import { claimLineWords, intervalWords } from '@/core/wording/claimLineWords'
+import { scaled } from '@/core/wording/display'
 import { formatFull, formatLimit, withUnit } from '@/core/wording/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { useFormats } from '@/ui/workbench/useFormats'
@@ -9,36 +10,46 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 /** The claim line of the claim as it stands. It may lag a moment behind what is typed; the figures never do. */
 export function ClaimLineFigure() {
-  const { evidence, answer } = useWorkbench()
-  const { unit, decimals } = useFormats()
+  const { evidence, checked, draft } = useWorkbench()
+  const { display } = useFormats()
+  const { parameter } = draft
   const shown = useDeferredValue(
-    useMemo(() => ({ evidence, answer, unit, decimals }), [evidence, answer, unit, decimals]),
+    useMemo(() => ({ evidence, checked, display, parameter }), [evidence, checked, display, parameter]),
   )
-  const drawing = useMemo(() => {
-    const result = shown.answer?.ok ? shown.answer : undefined
-    const nil = result?.hypotheses.null
-    const claimed = nil === undefined ? [] : 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]
-    const { values } = shown.evidence
-    return {
-      figures: {
-        values,
-        claimed,
-        mean: result?.sample.mean,
-        lower: result?.interval?.lower,
-        upper: result?.interval?.upper,
-      },
-      labels: {
-        unit: shown.unit ?? '',
-        interval: result?.interval ? intervalWords(result.interval, shown.decimals) : '',
-        claimed: claimed.map(
-          (value) =>
-            `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), shown.unit)}`,
-        ),
-        reading: (value: number) => withUnit(formatFull(value), shown.unit),
-      },
-      description: claimLineWords({ values, result, unit: shown.unit, decimals: shown.decimals }),
-    }
-  }, [shown])
-  if (drawing.figures.values.length === 0) return null
+  const drawing = useMemo(() => drawingOf(shown), [shown])
+  if (drawing.figures.values.length === 0 && !checked) return null
   return <ClaimLine {...drawing} />
+}
+
+type Shown = Pick<ReturnType<typeof useWorkbench>, 'evidence' | 'checked'> &
+  Readonly<{ display: ReturnType<typeof useFormats>['display']; parameter: string }>
+
+function drawingOf({ evidence, checked, display, parameter }: Shown) {
+  const result = checked?.result
+  const nil = result?.hypotheses.null
+  const claimed = (nil === undefined ? [] : 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]).map(
+    (value) => scaled(value, display),
+  )
+  // Only a mean and a median lie among the readings.
+  const values = parameter === 'mean' || parameter === 'median' ? evidence.values : []
+  const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
+  const { unit } = display
+  return {
+    figures: {
+      values,
+      claimed,
+      estimate: inScale(result?.estimate.value),
+      lower: inScale(result?.interval?.lower),
+      upper: inScale(result?.interval?.upper),
+    },
+    labels: {
+      unit: unit ?? '',
+      interval: result?.interval ? intervalWords(result.interval, display) : '',
+      claimed: claimed.map(
+        (value) => `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), unit)}`,
+      ),
+      reading: (value: number) => withUnit(formatFull(value), unit),
+    },
+    description: claimLineWords({ values, result, display }),
+  }
 }

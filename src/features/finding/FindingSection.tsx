@@ -1,44 +1,102 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
-import { CONDITION_NAMES, CONDITION_STATES } from '@/core/wording/conditionWords'
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { CheckResult } from '@/core/check/result'
+import { CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/core/wording/conditionWords'
+import { CopyButton } from '@/ui/CopyButton'
 import { Section } from '@/ui/Section'
-import { NothingComputed } from '@/ui/workbench/NothingComputed'
+import { Computed } from '@/ui/workbench/Computed'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { FindingSentence } from './FindingSentence'
+import { Ways } from '@/ui/workbench/Ways'
+import { BothResults } from './BothResults'
+import { OutcomeHeading } from './OutcomeHeading'
+import { Remarks } from './Remarks'
+import { Signing, type SignedLine } from './Signing'
+import { useFindingWords } from './useFindingWords'
 
-const Note = chakra('p', { base: { marginTop: '8px', color: 'quiet', maxWidth: '72ch' } })
+const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
 const Warning = chakra('li', { base: { color: 'warning', marginTop: '4px' } })
 
-/** The finding, what it does not say, and the conditions that it leaves open. */
-export function FindingSection({ number }: Readonly<{ number: number }>) {
-  const { answer } = useWorkbench()
-  if (!answer?.ok) {
-    return (
-      <Section id="finding" number={number} title="Finding">
-        <NothingComputed />
-      </Section>
-    )
-  }
-  const open = answer.conditions.filter(({ state }) => state !== 'met')
+/** The finding, its reasons, what it does not say, what is in doubt, and its signature. */
+export function FindingSection({
+  number,
+  caseId,
+  claimId,
+  signed,
+}: Readonly<{ number: number; caseId: string; claimId: string; signed: readonly SignedLine[] }>) {
   return (
     <Section id="finding" number={number} title="Finding">
-      <FindingSentence />
-      <Note>{answer.finding.limits}</Note>
+      <Computed>
+        {({ result }) => (
+          <>
+            <OutcomeHeading />
+            <Words />
+            <Ways result={result} arrangement="beside" />
+            <Note>{result.finding.limits}</Note>
+            <InDoubt result={result} />
+            <BothResults />
+            <ul>
+              {result.warnings.map(({ code, message }) => (
+                <Warning key={code}>{message}</Warning>
+              ))}
+            </ul>
+            <Remarks />
+          </>
+        )}
+      </Computed>
+      <Signing caseId={caseId} claimId={claimId} signed={signed} />
+    </Section>
+  )
+}
+
+function Words() {
+  const words = useFindingWords()
+  if (!words) return null
+  return (
+    <>
+      <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45" maxWidth="64ch">
+        {words.sentence}
+      </Box>
+      <Note>{words.effect}</Note>
+      <Flex gap="12px" marginTop="8px">
+        <CopyButton text={`${words.sentence} ${words.effect}`}>Copy the finding</CopyButton>
+      </Flex>
+    </>
+  )
+}
+
+/** Conditions that are not met, and what nobody has answered. */
+function InDoubt({ result }: Readonly<{ result: CheckResult }>) {
+  const { first, second } = useWorkbench()
+  const open = result.conditions.filter(({ state }) => state !== 'met')
+  const unanswered = [first, second].flatMap((source) =>
+    source ? unansweredOf(source.sample.draft, second ? ` (${SOURCE_WORDS[source.which]})` : '') : [],
+  )
+  return (
+    <>
       {open.length > 0 && (
         <Note>
           Conditions that are open:{' '}
           {open
-            .map(({ name, state }) => `${CONDITION_NAMES[name]} (${CONDITION_STATES[state].toLowerCase()})`)
+            .map(
+              ({ name, state, of }) =>
+                `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''} (${CONDITION_STATES[state].toLowerCase()})`,
+            )
             .join(', ')}
           .
         </Note>
       )}
-      <ul>
-        {answer.warnings.map(({ code, message }) => (
-          <Warning key={code}>{message}</Warning>
-        ))}
-      </ul>
-    </Section>
+      {unanswered.length > 0 && <Note>Not answered: {[...new Set(unanswered)].join(' ')}</Note>}
+    </>
   )
+}
+
+function unansweredOf(
+  { drawnAtRandom, takenIndependently }: Readonly<{ drawnAtRandom: string; takenIndependently: string }>,
+  of: string,
+): readonly string[] {
+  return [
+    ...(drawnAtRandom === 'unknown' ? [`Was the sample drawn at random${of}?`] : []),
+    ...(takenIndependently === 'unknown' ? [`Were the units taken independently of one another${of}?`] : []),
+  ]
 }

@@ -1,6 +1,7 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
+import type { TestFigures } from '@/core/check/result'
 import { formatFull, formatFullPValue, formatPValue } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
@@ -13,28 +14,29 @@ const Word = chakra('p', {
 
 /** The mark of the finding, its word, and the p-value beside its level. */
 export function OutcomeHeading() {
-  const { answer } = useWorkbench()
-  const mark = answer?.ok ? answer.finding.outcome : 'open'
+  const { checked, isStale } = useWorkbench()
+  const mark = checked?.result.finding.outcome ?? 'open'
   return (
     <Flex align="center" gap="16px" marginBottom={{ base: 0, md: '12px' }} data-testid="outcome">
       <BalanceMark mark={mark} height={52} />
       <div>
         <Word role="status" color={MARK_COLOUR[mark]}>
           {OUTCOME_WORDS[mark]}
+          {checked && isStale && ', a moment ago'}
         </Word>
-        {answer?.ok && (
-          <chakra.p color="quiet">
-            p-value{' '}
-            <Figure
-              name="p-value"
-              shown={formatPValue(answer.test.pValue, answer.test.significanceLevel)}
-              full={formatFullPValue(answer.test)}
-            />
-            , {answer.test.decision === 'rejected' ? 'at most' : 'above'}{' '}
-            {formatFull(answer.test.significanceLevel)}
-          </chakra.p>
-        )}
+        {checked && <PValue test={checked.result.test} />}
       </div>
     </Flex>
+  )
+}
+
+function PValue({ test }: Readonly<{ test: TestFigures }>) {
+  const { pValue, significanceLevel, decision } = test
+  return (
+    <chakra.p color="quiet">
+      p-value{' '}
+      <Figure name="p-value" shown={formatPValue(pValue, significanceLevel)} full={formatFullPValue(test)} />,{' '}
+      {decision === 'rejected' ? 'at most' : 'above'} {formatFull(significanceLevel)}
+    </chakra.p>
   )
 }

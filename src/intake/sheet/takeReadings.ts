@@ -29,7 +29,7 @@ export function viewOf({ columns, rowCount, missingWords }: Sheet): SheetView {
   }
 }
 
-export type Taken = Readonly<{
+export type TakenReadings = Readonly<{
   values: readonly number[]
   /** The row of each value, counted from 0. */
   rows: readonly number[]
@@ -46,7 +46,7 @@ export type Taken = Readonly<{
 export function takeReadings(
   sheet: Pick<Sheet, 'columns' | 'rowCount'>,
   question: Readonly<{ column: string; kept: KeptRows; mark: DecimalMark }>,
-): Outcome<Taken> {
+): Outcome<TakenReadings> {
   const column = sheet.columns.find(({ name }) => name === question.column)
   if (!column) return failure(columnNotFound(question.column, sheet.columns))
   if (column.kind !== 'number') return failure(notNumbers(column))

@@ -4,7 +4,6 @@ import { columnNamed, EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
 import { insertCase, listCases } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
 import { type Connection, type Database, inTransaction } from '@/data/client'
-import { findSample } from '@/data/sampleRepository'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
 import { addSample } from '../addSample'
@@ -29,7 +28,7 @@ export async function fillWithDemo(database: Database): Promise<void> {
       for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, at))
       for (const { sample, ...claim } of claims) {
         const draft = { ...claim, sampleId: ids[sample]! }
-        const outcome = await outcomeOf(transaction, draft, (await findSample(transaction, draft.sampleId))!)
+        const outcome = await outcomeOf(transaction, draft)
         await insertClaim(transaction, { id: newIdentifier(), caseId, draft, outcome, now: at })
       }
     }

@@ -9,19 +9,20 @@ import {
   ScatterController,
   Tooltip,
 } from 'chart.js'
-import { memo, useMemo } from 'react'
+import { memo, useMemo, useRef } from 'react'
 import { Scatter } from 'react-chartjs-2'
-import { chakra } from '@chakra-ui/react'
+import { Box, chakra } from '@chakra-ui/react'
 import { formatCount } from '@/core/wording/figures'
 import { axisWords } from './axisWords'
 import { type ClaimLineFigures, claimLineData } from './claimLineData'
 import { labelPlugin } from './labelPlugin'
+import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, labelPlugin)
 
-/** Fixed, so that the picture does not push the page about while it is drawn. */
-const Frame = chakra('div', { base: { position: 'relative', height: '220px' } })
+/** With readings, and without. */
+const HEIGHTS = ['220px', '112px'] as const
 
 const Note = chakra('p', { base: { textAlign: 'right', fontSize: '12px', color: 'quiet' } })
 
@@ -44,23 +45,28 @@ export const ClaimLine = memo(function ClaimLine({
   description,
 }: Readonly<{ figures: ClaimLineFigures; labels: ClaimLineLabels; description: string }>) {
   const colours = useColours()
+  const chart = useRef<Chart | null>(null)
+  const height = HEIGHTS[figures.values.length === 0 ? 1 : 0]
   const drawing = useMemo(() => colours && claimLineData(figures, colours), [figures, colours])
   const options = useMemo(
     () => colours && drawing && optionsOf({ colours, drawing, labels, figures }),
     [colours, drawing, labels, figures],
   )
-  if (!drawing || !options) return <Frame />
+  if (!drawing || !options) return <Box height={height} />
   return (
     <>
-      <Frame>
+      <Picture name="claim line" height={height} chart={chart}>
         <Scatter
+          ref={(made) => {
+            chart.current = (made as Chart | undefined) ?? null
+          }}
           data={{ datasets: drawing.datasets }}
           options={options}
           role="img"
           aria-label={description}
           data-testid="claim-line"
         />
-      </Frame>
+      </Picture>
       {drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
     </>
   )
@@ -78,7 +84,7 @@ function optionsOf(
 ): ChartOptions<'scatter'> {
   const { colours, labels, figures } = input
   const { x, y, intervalRow, each } = input.drawing
-  const font = { family: '"IBM Plex Mono"', size: 11 }
+  const font = { family: '"IBM Plex Mono", monospace', size: 11 }
   return {
     animation: false,
     maintainAspectRatio: false,
@@ -114,9 +120,9 @@ function optionsOf(
               : {}),
             colour: colours.brass,
           })),
-          ...(figures.mean === undefined
+          ...(figures.estimate === undefined
             ? []
-            : [{ text: labels.interval, x: figures.mean, y: intervalRow, colour: colours.ink }]),
+            : [{ text: labels.interval, x: figures.estimate, y: intervalRow, colour: colours.ink }]),
         ],
       },
       tooltip: {

@@ -13,10 +13,11 @@ import {
   ScatterController,
   Tooltip,
 } from 'chart.js'
-import { chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { memo, useEffect, useMemo, useRef } from 'react'
 import { Chart } from 'react-chartjs-2'
 import { axisWords } from './axisWords'
+import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
 
 ChartJs.register(
@@ -30,7 +31,7 @@ ChartJs.register(
   Tooltip,
 )
 
-const Frame = chakra('div', { base: { position: 'relative', height: '170px' } })
+const HEIGHT = '170px'
 
 export type Point = Readonly<{ x: number; y: number }>
 
@@ -61,11 +62,13 @@ export type Pointing = Readonly<{
  * @param description - the same in words, for those who do not see it
  */
 export const ReadingsChart = memo(function ReadingsChart({
+  name,
   picture,
   description,
   pointing,
   onChoose,
 }: Readonly<{
+  name: string
   picture: ReadingsPicture
   description: string
   pointing: Pointing
@@ -91,9 +94,9 @@ export const ReadingsChart = memo(function ReadingsChart({
       }),
     [picture, pointing],
   )
-  if (!data || !options) return <Frame />
+  if (!data || !options) return <Box height={HEIGHT} />
   return (
-    <Frame>
+    <Picture name={name} height={HEIGHT} chart={chart}>
       <Chart
         ref={(made) => {
           chart.current = made ?? null
@@ -104,7 +107,7 @@ export const ReadingsChart = memo(function ReadingsChart({
         role="img"
         aria-label={description}
       />
-    </Frame>
+    </Picture>
   )
 })
 
@@ -210,7 +213,7 @@ function axis({ min, max, title, unit, isShown }: ReadingsPicture['x'], colours:
     grid: { display: false },
     ticks: {
       color: colours.quiet,
-      font: { family: '"IBM Plex Mono"', size: 11 },
+      font: { family: '"IBM Plex Mono", monospace', size: 11 },
       maxTicksLimit: 5,
       includeBounds: false,
       maxRotation: 0,

@@ -2,9 +2,11 @@ import type { ChartDataset } from 'chart.js'
 import { type Dot, pileReadings } from './stackReadings'
 import type { Colours } from './useColours'
 
+/** All in the scale that is shown. */
 export type ClaimLineFigures = Readonly<{
+  /** None where the parameter is no reading: a spread, a share. */
   values: readonly number[]
-  mean?: number | undefined
+  estimate?: number | undefined
   lower?: number | undefined
   upper?: number | undefined
   /** The claimed value, or both limits of a tolerance. */
@@ -17,6 +19,8 @@ type Row = ChartDataset<'scatter'>
 const WIDTH = 352
 /** Rows of dots that the picture has room for before they have to overlap. */
 const ROWS = 7
+/** Above the interval, where there are no dots. */
+const ROWS_WITHOUT = -0.6
 /** Below the dots, in rows where those have room: the interval, and the end of the picture. */
 const INTERVAL_ROW = -2
 const LOWEST_ROW = -5
@@ -27,8 +31,9 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
   const radius = radiusFor(figures.values.length)
   const { dots, each } = pileReadings(figures.values, ((x.max - x.min) * 2 * radius) / WIDTH)
   const highest = dots.reduce((most, dot) => Math.max(most, dot.y), 0)
-  const max = Math.max(ROWS, highest + 1.5)
-  const scale = max / ROWS
+  const hasReadings = figures.values.length > 0
+  const max = hasReadings ? Math.max(ROWS, highest + 1.5) : ROWS_WITHOUT
+  const scale = hasReadings ? max / ROWS : 1
   const y = { min: LOWEST_ROW * scale, max }
   const intervalRow = INTERVAL_ROW * scale
   return {
@@ -40,14 +45,14 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
       readingDots(dots, radius, colours),
       ...intervalBar(figures, intervalRow, colours),
-      ...meanTick(figures, intervalRow, colours),
+      ...estimateTick(figures, intervalRow, colours),
     ] as Row[],
   }
 }
 
-function rangeOf({ values, lower, upper, mean, claimed }: ClaimLineFigures) {
+function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures) {
   let [min, max] = [Infinity, -Infinity]
-  for (const value of [lower, upper, mean, ...claimed]) {
+  for (const value of [lower, upper, estimate, ...claimed]) {
     if (value === undefined) continue
     min = Math.min(min, value)
     max = Math.max(max, value)
@@ -112,12 +117,12 @@ function intervalBar({ lower, upper }: ClaimLineFigures, y: number, colours: Col
   ]
 }
 
-function meanTick({ mean }: ClaimLineFigures, y: number, colours: Colours): readonly Row[] {
-  if (mean === undefined) return []
+function estimateTick({ estimate }: ClaimLineFigures, y: number, colours: Colours): readonly Row[] {
+  if (estimate === undefined) return []
   return [
     {
-      label: 'Mean',
-      data: [{ x: mean, y }],
+      label: 'Estimate',
+      data: [{ x: estimate, y }],
       borderColor: colours.ink,
       ...tick,
       pointRadius: 12,

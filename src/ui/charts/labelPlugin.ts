@@ -20,7 +20,7 @@ declare module 'chart.js' {
   }
 }
 
-/** How far below its place a label stands, and above the chart, in pixels. */
+/** How far below its place a label stands that is not beside it, and above the chart, in pixels. */
 const BELOW = 22
 const ABOVE = 9
 const GAP = 4
@@ -30,7 +30,7 @@ export const labelPlugin: Plugin<'scatter', LabelOptions> = {
   id: 'labels',
   afterDatasetsDraw({ ctx, chartArea, scales }, _, { labels = [], background = '' }) {
     ctx.save()
-    ctx.font = '12px "IBM Plex Mono"'
+    ctx.font = '12px "IBM Plex Mono", monospace'
     ctx.textAlign = 'center'
     ctx.textBaseline = 'middle'
     for (const { text, x, y, side, colour } of labels) {
@@ -38,7 +38,10 @@ export const labelPlugin: Plugin<'scatter', LabelOptions> = {
       const aside = side === undefined ? 0 : side === 'left' ? -half - GAP : half + GAP
       const right = Math.min(chartArea.right - half, scales.x!.getPixelForValue(x) + aside)
       const centre = Math.max(chartArea.left + half, right)
-      const middle = y === undefined ? chartArea.top - ABOVE : scales.y!.getPixelForValue(y) + BELOW
+      const middle =
+        y === undefined
+          ? chartArea.top - ABOVE
+          : scales.y!.getPixelForValue(y) + (side === undefined ? BELOW : 0)
       ctx.fillStyle = background
       ctx.fillRect(centre - half - 3, middle - 8, 2 * half + 6, 16)
       ctx.fillStyle = colour

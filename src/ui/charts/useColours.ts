@@ -2,8 +2,17 @@
 
 import { useSyncExternalStore } from 'react'
 
-const NAMES = ['ink', 'quiet', 'rule', 'accent', 'brass', 'surface', 'selection'] as const
-export type Colours = Readonly<Record<(typeof NAMES)[number], string>>
+const TOKENS = {
+  ink: 'ink',
+  quiet: 'quiet',
+  rule: 'rule',
+  accent: 'accent',
+  brass: 'brass',
+  surface: 'surface',
+  selection: 'selection',
+  rejected: 'finding-contradicted',
+} as const
+export type Colours = Readonly<Record<keyof typeof TOKENS, string>>
 
 /** The theme is a class of the page's root, set some time after it was chosen. */
 function watchRoot(onChange: () => void): () => void {
@@ -20,7 +29,9 @@ function coloursNow(): Colours {
   if (known?.theme === theme) return known.colours
   const style = getComputedStyle(document.documentElement)
   const colourOf = (name: string) => style.getPropertyValue(`--chakra-colors-${name}`).trim()
-  const colours = Object.fromEntries(NAMES.map((name) => [name, colourOf(name)])) as Colours
+  const colours = Object.fromEntries(
+    Object.entries(TOKENS).map(([name, token]) => [name, colourOf(token)]),
+  ) as Colours
   known = { theme, colours }
   return colours
 }

@@ -1,10 +1,12 @@
 'use client'
 
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
+import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
 import { moveSetAside } from '@/intake/sheet/typedEdit'
 import { readTypedSheet, typedCells, type TypedSheet } from '@/intake/sheet/typedSheet'
+import { useTracked } from '../history/useTracked'
 import { type Saving, useSaving } from '../saving/useSaving'
+import { sampleVersion } from './sampleVersion'
 import { officerHere } from './useOfficer'
 
 export type StoredFile = Readonly<{
@@ -21,7 +23,7 @@ export type SampleState = Readonly<{
   file: StoredFile | null
 }>
 
-type Sample = Readonly<{
+export type Sample = Readonly<{
   id: string
   draft: SampleDraft
   setField: <K extends keyof SampleDraft>(field: K, value: SampleDraft[K]) => void
@@ -35,18 +37,45 @@ type Sample = Readonly<{
   saving: Saving
 }>
 
-const Context = createContext<Sample | null>(null)
+const Current = createContext<Sample | null>(null)
+const Second = createContext<Sample | null>(null)
 const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], lineCount: 0 }
 
 /** One sample as it is being worked on; what is typed is stored at once. */
 export function SampleProvider({ sample, children }: Readonly<{ sample: SampleState; children: ReactNode }>) {
+  return <Current value={useSampleState(sample)}>{children}</Current>
+}
+
+/** The sample of a second source beside the first. */
+export function SecondSampleProvider({
+  sample,
+  children,
+}: Readonly<{ sample: SampleState; children: ReactNode }>) {
+  return <Second value={useSampleState(sample)}>{children}</Second>
+}
+
+/** Shows a sample that is known already to the parts inside. */
+export function AsSample({ sample, children }: Readonly<{ sample: Sample; children: ReactNode }>) {
+  return <Current value={sample}>{children}</Current>
+}
+
+function useSampleState(sample: SampleState): Sample {
   const { id, file, revision } = sample
-  const [draft, setDraft] = useState(sample.draft)
+  const [draft, change] = useTracked(id, sample.draft)
   const more = useCallback(() => ({ by: officerHere() }), [])
-  const saving = useSaving({ address: `/api/samples/${id}`, draft, revision, setDraft, more })
+  const adopt = useCallback((stored: SampleDraft) => change('', () => stored), [change])
+  const saving = useSaving({
+    address: `/api/samples/${id}`,
+    words: sampleVersion,
+    draft,
+    revision,
+    setDraft: adopt,
+    more,
+  })
   const setFields = useCallback(
-    (change: Partial<SampleDraft>) => setDraft((known) => ({ ...known, ...change, ...moved(known, change) })),
-    [],
+    (fields: Partial<SampleDraft>) =>
+      change(keyOf(fields), (known) => ({ ...known, ...fields, ...moved(known, fields) })),
+    [change],
   )
   const setField = useCallback<Sample['setField']>(
     (field, value) => setFields({ [field]: value }),
@@ -54,30 +83,38 @@ export function SampleProvider({ sample, children }: Readonly<{ sample: SampleSt
   )
   const setAside = useCallback(
     (row: number, reason: string) =>
-      setDraft((known) => ({
+      change(`set aside ${row}`, (known) => ({
         ...known,
         setAside: [
           ...known.setAside.filter((one) => one.row !== row),
           { row, reason, by: officerHere() },
         ].sort((a, b) => a.row - b.row),
       })),
-    [],
+    [change],
   )
   const bringBack = useCallback(
     (row: number) =>
-      setDraft((known) => ({ ...known, setAside: known.setAside.filter((one) => one.row !== row) })),
-    [],
+      change(`bring back ${row}`, (known) => ({
+        ...known,
+        setAside: known.setAside.filter((one) => one.row !== row),
+      })),
+    [change],
   )
   const { kind, readings, decimalMark, columns } = draft
   const typed = useMemo(
     () => (kind === 'typed' ? readTypedSheet({ readings, decimalMark, columns }) : NOTHING_TYPED),
     [kind, readings, decimalMark, columns],
   )
-  const value = useMemo(
+  return useMemo(
     () => ({ id, draft, setField, setFields, file, typed, setAside, bringBack, saving }),
     [id, draft, setField, setFields, file, typed, setAside, bringBack, saving],
   )
-  return <Context value={value}>{children}</Context>
+}
+
+/** Typing into one field is one edit; what changes several at once is an edit of its own. */
+function keyOf(fields: Partial<SampleDraft>): string {
+  const [name, ...others] = Object.keys(fields)
+  return others.length === 0 ? (name ?? '') : ''
 }
 
 /** What is set aside moves with its readings, however they are typed. */
@@ -87,7 +124,10 @@ function moved(known: SampleDraft, change: Partial<SampleDraft>): Pick<SampleDra
 }
 
 export function useSample(): Sample {
-  const sample = useContext(Context)
+  const sample = useContext(Current)
   if (!sample) throw new Error('useSample is for parts of a SampleProvider')
   return sample
 }
+
+/** The sample of the second source; null where there is only one sample. */
+export const useSecondSample = (): Sample | null => useContext(Second)

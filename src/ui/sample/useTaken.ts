@@ -1,28 +1,39 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import type { ClaimDraft } from '@/core/claim/draft'
 import { failure, type Outcome } from '@/core/outcome'
-import type { Taken } from '@/intake/sheet/takeReadings'
-import { columnFor, takenFrom } from '@/intake/takenFrom'
+import { columnFor, type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
 import { sheets } from '@/workers/sheets'
-import { useSample } from './SampleProvider'
+import type { Sample } from './SampleProvider'
 
-/** What a claim takes from its sample's sheet; undefined while that is being read, and where there is no sheet. */
+const NO_ROWS: readonly number[] = []
+const NOTHING: Wanted = { parameter: 'mean', column: '', kept: [], counted: [], decimalMark: 'point' }
+
+/** What a claim takes from a sample's sheet; undefined while that is being read, and where there is no claim or no sheet. */
 export function useTaken(
-  draft: Pick<ClaimDraft, 'column' | 'kept' | 'decimalMark'>,
+  draft: Wanted | null,
+  { id, draft: sample, file, typed }: Pick<Sample, 'id' | 'draft' | 'file' | 'typed'>,
 ): Outcome<Taken> | undefined {
-  const { id, draft: sample, file, typed } = useSample()
-  const { kept, decimalMark: mark } = draft
-  const column = columnFor(draft, sample)
+  const { parameter, kept, counted, decimalMark } = draft ?? NOTHING
+  const column = columnFor(draft ?? NOTHING, sample)
+  const isWanted = draft !== null
+  // Where readings are taken, what is set aside stays among them.
+  const { setAside } = sample
+  const left = useMemo(
+    () => (parameter === 'proportion' ? setAside.map(({ row }) => row) : NO_ROWS),
+    [parameter, setAside],
+  )
+  const wanted = useMemo(
+    () => ({ parameter, column, kept, counted, decimalMark }),
+    [parameter, column, kept, counted, decimalMark],
+  )
   const fromTyped = useMemo(
-    () =>
-      sample.kind === 'typed' ? takenFrom(typed, { column, kept, decimalMark: mark }, sample) : undefined,
-    [sample, typed, column, kept, mark],
+    () => (isWanted && sample.kind === 'typed' ? takeWanted(typed, wanted, left) : undefined),
+    [isWanted, sample.kind, typed, wanted, left],
   )
   const question = useMemo(
-    () => (file ? { sampleId: id, rowCount: file.rowCount, column, kept, mark } : undefined),
-    [id, file, column, kept, mark],
+    () => (isWanted && file ? { sampleId: id, rowCount: file.rowCount, wanted, setAside: left } : undefined),
+    [isWanted, id, file, wanted, left],
   )
   const [answer, setAnswer] = useState<Readonly<{ to: unknown; taken: Outcome<Taken> }>>()
   useEffect(() => {

@@ -1,16 +1,19 @@
 'use client'
 
-import { useCallback, useEffect, useMemo, useRef } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { type Difference, differencesBetween, type VersionLine } from './versions'
 import { fetchOutcome, putOutcome } from './fetchOutcome'
 import type { Saved, SaveState } from './Keeper'
 import { useKeeper } from './useKeeper'
 
 export type Saving = Readonly<{
   state: SaveState
-  /** Gives up what is typed here for what is stored. */
-  takeStored: () => Promise<void>
-  /** Stores what is typed here over what another window stored. */
-  storeThis: () => Promise<void>
+  /** Where another window stored something else: in what the two versions differ. */
+  differences: readonly Difference[]
+  /** Takes what is stored in place of what is typed here, which an undo brings back. */
+  takeStored: () => void
+  /** Stores what is typed here over what another window stored, which an undo brings back. */
+  storeThis: () => void
 }>
 
 type Stored<T> = Readonly<{ draft: T; revision: number }>
@@ -19,17 +22,20 @@ type Stored<T> = Readonly<{ draft: T; revision: number }>
  * Stores a draft as it changes, unless another window changed it meanwhile.
  *
  * @param input.address - where it is read and stored
+ * @param input.words - a draft in words, so that two versions of it can be shown side by side
+ * @param input.setDraft - takes a draft in place of the one on the page, so that it can be undone
  * @param input.more - what is sent beside it; the first one given is kept
  */
 export function useSaving<T>(
   input: Stored<T> &
     Readonly<{
       address: string
+      words: (draft: T) => readonly VersionLine[]
       setDraft: (draft: T) => void
       more?: () => Readonly<Record<string, unknown>>
     }>,
 ): Saving {
-  const { draft, setDraft, address } = input
+  const { draft, setDraft, address, words } = input
   const more = useRef(input.more)
   const revision = useRef(input.revision)
   const send = useCallback(
@@ -56,23 +62,31 @@ export function useSaving<T>(
     })
   }, [address, keeper, setDraft])
 
-  return useMemo(
-    () => ({
+  const [other, setOther] = useState<Stored<T>>()
+  const isElsewhere = state.kind === 'changed-elsewhere'
+  useEffect(() => {
+    if (!isElsewhere) return
+    void fetchOutcome<Stored<T>>(address).then((stored) => stored?.ok && setOther(stored.value))
+  }, [address, isElsewhere])
+
+  return useMemo(() => {
+    const versions = isElsewhere ? other : undefined
+    return {
       state,
-      takeStored: async () => {
-        const stored = await fetchOutcome<Stored<T>>(address)
-        if (!stored?.ok) return
-        revision.current = stored.value.revision
-        keeper.adopt(stored.value.draft)
-        setDraft(stored.value.draft)
+      differences: versions ? differencesBetween(words(draft), words(versions.draft)) : [],
+      takeStored: () => {
+        if (!versions) return
+        revision.current = versions.revision
+        keeper.adopt(versions.draft)
+        setDraft(versions.draft)
       },
-      storeThis: async () => {
-        const stored = await fetchOutcome<Stored<T>>(address)
-        if (!stored?.ok) return
-        revision.current = stored.value.revision
-        await keeper.resume()
+      storeThis: () => {
+        if (!versions) return
+        revision.current = versions.revision
+        setDraft(versions.draft)
+        setDraft(draft)
+        void keeper.resume()
       },
-    }),
-    [state, address, keeper, setDraft],
-  )
+    }
+  }, [state, isElsewhere, other, draft, words, keeper, setDraft])
 }

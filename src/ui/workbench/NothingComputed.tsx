@@ -5,10 +5,10 @@ import { useWorkbench } from './WorkbenchProvider'
 
 /** What keeps anything from being computed: what is missing, what can't be read, or why the check was refused. */
 export function NothingComputed() {
-  const { reading, answer, isComputing } = useWorkbench()
-  if (isComputing) return <Box color="quiet">Computing…</Box>
-  const refusal = answer?.ok === false ? [{ field: answer.error.path, message: answer.error.message }] : []
-  const reasons = [...reading.missing, ...reading.problems, ...refusal]
+  const { reading, refusal, isStale } = useWorkbench()
+  if (isStale) return <Box color="quiet">Computing…</Box>
+  const refused = refusal ? [{ field: refusal.path, message: refusal.message }] : []
+  const reasons = [...reading.missing, ...reading.problems, ...refused]
   return (
     <Box color="quiet">
       Nothing is computed yet.

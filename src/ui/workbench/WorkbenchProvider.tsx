@@ -1,42 +1,60 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react'
-import type { CheckAnswer } from '@/core/check/result'
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react'
+import type { CheckDocument } from '@/core/check/request'
+import type { CheckResult } from '@/core/check/result'
 import type { Claim } from '@/core/claim/claim'
 import type { ClaimDraft } from '@/core/claim/draft'
 import { deriveHypotheses, type Hypotheses } from '@/core/claim/hypotheses'
-import type { Outcome } from '@/core/outcome'
+import type { Outcome, Problem } from '@/core/outcome'
 import { type DraftReading, readDraft } from '@/intake/readDraft'
 import { type EvidenceReading, readEvidence } from '@/intake/readEvidence'
-import type { Taken } from '@/intake/sheet/takeReadings'
-import { columnFor } from '@/intake/takenFrom'
-import { useSample } from '../sample/SampleProvider'
-import { type Saving, useSaving } from '../saving/useSaving'
-import { useAnswer } from './useAnswer'
+import { ofSecond, type Taken } from '@/intake/takenFrom'
+import { joinSources } from '@/intake/twoSources'
+import { useTracked } from '../history/useTracked'
+import { type Sample, useSample, useSecondSample } from '../sample/SampleProvider'
 import { useTaken } from '../sample/useTaken'
+import { type Saving, useSaving } from '../saving/useSaving'
+import { claimVersion } from './claimVersion'
+import { useAnswer } from './useAnswer'
+
+/** Where readings come from: a sample, the part of it that the claim is held against, and what that comes to. */
+export type Source = Readonly<{
+  which: 'first' | 'second'
+  sample: Sample
+  /** The claim, with this source's column and rows in the first one's place. */
+  draft: ClaimDraft
+  /** What the claim takes from the sample's sheet; absent while that is being read. */
+  taken: Outcome<Taken> | undefined
+  evidence: EvidenceReading
+}>
+
+/** A result, and the document that it answers: one without the other would be misread. */
+export type Checked = Readonly<{ document: CheckDocument; result: CheckResult }>
 
 type Workbench = Readonly<{
   draft: ClaimDraft
   setField: <K extends keyof ClaimDraft>(field: K, value: ClaimDraft[K]) => void
-  /** Holds the claim against another sample, of which every row counts at first. */
-  holdAgainst: (sampleId: string, column?: string) => void
-  /** What the claim takes from its sample's sheet; absent while that is being read. */
-  taken: Outcome<Taken> | undefined
+  setFields: (change: Partial<ClaimDraft>) => void
+  first: Source
+  /** Of a claim about two spreads. */
+  second: Source | undefined
   evidence: EvidenceReading
   reading: DraftReading
   /** What follows from the claim's words alone; absent while it has no value. */
   hypotheses: (Outcome<Hypotheses> & Readonly<{ claim: Claim }>) | undefined
-  /** Absent while there is nothing to compute with. */
-  answer: CheckAnswer | undefined
-  /** Whether an answer is on its way. */
-  isComputing: boolean
+  /** Absent while there is nothing to compute with, and where the check was refused. */
+  checked: Checked | undefined
+  refusal: Problem | undefined
+  /** Whether a newer answer is on its way. */
+  isStale: boolean
   saving: Saving
 }>
 
 const Context = createContext<Workbench | null>(null)
 
-/** Until the other sample is there, nothing is said of either. */
+/** Until another sample that was chosen is there, nothing is said of either. */
 const SWITCHING: EvidenceReading = {
   values: [],
   rows: [],
@@ -46,61 +64,79 @@ const SWITCHING: EvidenceReading = {
 }
 
 /**
- * One claim as it is being worked on, held against the sample of the provider above: every section reads it here, and what is
- * typed is checked and stored at once.
+ * One claim as it is being worked on, held against the samples of the providers above: every section reads it here, and what
+ * is typed is checked and stored at once.
  */
 export function WorkbenchProvider({
   claimId,
-  draft: first,
+  draft: stored,
   revision,
   children,
 }: Readonly<{ claimId: string; draft: ClaimDraft; revision: number; children: ReactNode }>) {
   const router = useRouter()
-  const { id: sampleId, draft: sample, saving: sampleSaving } = useSample()
-  const [draft, setDraft] = useState(first)
-  const saving = useSaving({ address: `/api/claims/${claimId}`, draft, revision, setDraft })
+  const [draft, change] = useTracked(claimId, stored)
+  const setDraft = useCallback((other: ClaimDraft) => change('', () => other), [change])
+  const address = `/api/claims/${claimId}`
+  const saving = useSaving({ address, words: claimVersion, draft, revision, setDraft })
   const setField = useCallback<Workbench['setField']>(
-    (field, value) => setDraft((known) => ({ ...known, [field]: value })),
-    [],
+    (field, value) => change(field, (known) => ({ ...known, [field]: value })),
+    [change],
   )
-  const holdAgainst = useCallback(
-    (other: string, readings = '') =>
-      setDraft((known) => ({ ...known, sampleId: other, column: readings, kept: [] })),
-    [],
+  const setFields = useCallback<Workbench['setFields']>(
+    (fields) => change('', (known) => ({ ...known, ...fields })),
+    [change],
   )
-  const isSwitching = draft.sampleId !== sampleId
-  const isStored = saving.state.kind === 'saved' && sampleSaving.state.kind === 'saved'
+
+  const isOfTwo = draft.parameter === 'variance-ratio'
+  const secondDraft = useMemo(() => (isOfTwo ? ofSecond(draft) : null), [isOfTwo, draft])
+  const firstSample = useSample()
+  const otherSample = useSecondSample()
+  const secondSample = secondDraft && secondDraft.sampleId !== draft.sampleId ? otherSample : firstSample
+  const first = useSource('first', firstSample, draft)
+  const second = useSource('second', secondSample ?? firstSample, secondDraft)
+  const evidence = useMemo(
+    () =>
+      second ? joinSources(draft, { first: first!.evidence, second: second.evidence }) : first!.evidence,
+    [draft, first, second],
+  )
+
+  const isSwitching =
+    draft.sampleId !== firstSample.id || (secondDraft !== null && secondDraft.sampleId !== secondSample?.id)
+  const isStored = [saving, firstSample.saving].every(({ state }) => state.kind === 'saved')
   useEffect(() => {
-    // Another sample was chosen: the page is made anew with it, once both are stored.
+    // Another sample was chosen: the page is made anew with it, once what is here is stored.
     if (isSwitching && isStored) router.refresh()
   }, [isSwitching, isStored, router])
-  const taken = useTaken(draft)
-  const column = columnFor(draft, sample)
-  const { unit } = draft
-  const evidence = useMemo(
-    () => (isSwitching ? SWITCHING : readEvidence({ sample, taken, column, unit })),
-    [isSwitching, sample, taken, column, unit],
+
+  const shown = isSwitching ? SWITCHING : evidence
+  const reading = useMemo(() => readDraft(draft, shown), [draft, shown])
+  const { claim } = reading
+  const hypotheses = useMemo(() => claim && { ...deriveHypotheses(claim, 'auto'), claim }, [claim])
+  const { answered, isStale } = useAnswer(reading.document)
+  const checked = useMemo(
+    () => (answered?.answer.ok ? { document: answered.document, result: answered.answer } : undefined),
+    [answered],
   )
-  const reading = useMemo(() => readDraft(draft, evidence), [draft, evidence])
-  const hypotheses = useMemo(() => {
-    const { claim } = reading
-    return claim && { ...deriveHypotheses(claim, 'auto'), claim }
-  }, [reading])
-  const { answer, isComputing } = useAnswer(reading.document)
+  const refusal = answered?.answer.ok === false ? answered.answer.error : undefined
   const workbench = useMemo(
     () => ({
+      ...{ draft, setField, setFields, first: first!, second, evidence: shown, reading },
+      ...{ hypotheses, checked, refusal, isStale, saving },
+    }),
+    [
       draft,
       setField,
-      holdAgainst,
-      taken,
-      evidence,
+      setFields,
+      first,
+      second,
+      shown,
       reading,
       hypotheses,
-      answer,
-      isComputing,
+      checked,
+      refusal,
+      isStale,
       saving,
-    }),
-    [draft, setField, holdAgainst, taken, evidence, reading, hypotheses, answer, isComputing, saving],
+    ],
   )
   return <Context value={workbench}>{children}</Context>
 }
@@ -109,4 +145,17 @@ export function useWorkbench(): Workbench {
   const workbench = useContext(Context)
   if (!workbench) throw new Error('useWorkbench is for parts of a WorkbenchProvider')
   return workbench
+}
+
+/** What a claim takes from a sample; nothing where it takes nothing. */
+function useSource(which: Source['which'], sample: Sample, draft: ClaimDraft | null): Source | undefined {
+  const taken = useTaken(draft, sample)
+  const evidence = useMemo(
+    () => draft && readEvidence({ sample: sample.draft, taken, draft }),
+    [sample.draft, taken, draft],
+  )
+  return useMemo(
+    () => (draft && evidence ? { which, sample, draft, taken, evidence } : undefined),
+    [which, sample, draft, taken, evidence],
+  )
 }

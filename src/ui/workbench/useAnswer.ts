@@ -6,26 +6,33 @@ import type { CheckDocument } from '@/core/check/request'
 import type { CheckAnswer } from '@/core/check/result'
 import { sheets } from '@/workers/sheets'
 
-/** So many readings are checked between two keystrokes. */
+/** So many readings are checked between two frames by most methods; these two take far longer for each. */
 const MOST_AT_ONCE = 20_000
+const MOST_RANKED_AT_ONCE = 1000
+const MOST_RESAMPLED_AT_ONCE = 200_000
+const USUAL_RESAMPLES = 9999
+
+type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
 
 /**
- * The answer to a check document: at once, or from a worker where there are many readings.
+ * The answer to a check document: at once, or from a worker where that takes longer than a frame.
  *
- * @returns no answer while there is no document; `isComputing` while it is on its way. An answer to another document is never
- *   given.
+ * @returns while an answer is on its way, the last one, marked as stale; nothing while there is no document
  */
 export function useAnswer(
   document: CheckDocument | undefined,
-): Readonly<{ answer: CheckAnswer | undefined; isComputing: boolean }> {
-  const isLarge = document?.evidence.kind === 'readings' && document.evidence.values.length > MOST_AT_ONCE
-  const atOnce = useMemo(() => (document && !isLarge ? check(document) : undefined), [document, isLarge])
-  const [late, setLate] = useState<Readonly<{ to: CheckDocument; answer: CheckAnswer }>>()
+): Readonly<{ answered: Answered | undefined; isStale: boolean }> {
+  const isLong = document !== undefined && takesLong(document)
+  const atOnce = useMemo(
+    () => (document && !isLong ? { document, answer: check(document) } : undefined),
+    [document, isLong],
+  )
+  const [late, setLate] = useState<Answered>()
   useEffect(() => {
-    if (!document || !isLarge) return
+    if (!document || !isLong) return
     let isOvertaken = false
     const settle = (answer: CheckAnswer) => {
-      if (!isOvertaken) setLate({ to: document, answer })
+      if (!isOvertaken) setLate({ document, answer })
     }
     sheets()
       .check(document)
@@ -33,11 +40,29 @@ export function useAnswer(
     return () => {
       isOvertaken = true
     }
-  }, [document, isLarge])
-  if (!isLarge) return { answer: atOnce, isComputing: false }
-  return late?.to === document
-    ? { answer: late?.answer, isComputing: false }
-    : { answer: undefined, isComputing: true }
+  }, [document, isLong])
+  if (!isLong) return { answered: atOnce, isStale: false }
+  return { answered: late, isStale: late?.document !== document }
+}
+
+/** Whether a check takes longer than a frame. */
+export function takesLong({ claim, evidence, test }: CheckDocument): boolean {
+  const count = readingsIn(evidence)
+  const method = test?.method ?? 'auto'
+  if (method === 'bootstrap') return count * (test?.resamples ?? USUAL_RESAMPLES) > MOST_RESAMPLED_AT_ONCE
+  const isRanked = claim.parameter === 'median' && method !== 'sign'
+  return count > (isRanked ? MOST_RANKED_AT_ONCE : MOST_AT_ONCE)
+}
+
+function readingsIn(evidence: CheckDocument['evidence']): number {
+  switch (evidence.kind) {
+    case 'readings':
+      return evidence.values.length
+    case 'two-readings':
+      return evidence.first.length + evidence.second.length
+    default:
+      return 0
+  }
 }
 
 function notComputed(error: unknown): CheckAnswer {

@@ -4,13 +4,16 @@ import type { ClaimDraft } from '@/core/claim/draft'
 import { problemsId } from './FieldProblems'
 import { useWorkbench } from './WorkbenchProvider'
 
-type TextField = { [K in keyof ClaimDraft]: string extends ClaimDraft[K] ? K : never }[keyof ClaimDraft]
+type IsText<T> = T extends string ? (string extends T ? true : false) : false
+type TextField = {
+  [K in keyof ClaimDraft]: [IsText<ClaimDraft[K]>] extends [true] ? K : never
+}[keyof ClaimDraft]
 
 /** What a control needs to show and change one text of the claim. */
 export function useField(field: TextField) {
-  const { draft, setField, reading, answer } = useWorkbench()
+  const { draft, setField, reading, refusal } = useWorkbench()
   const isUnreadable = reading.problems.some((problem) => problem.field === field)
-  const isRefused = answer?.ok === false && answer.error.path.endsWith(`.${field}`)
+  const isRefused = refusal?.path.endsWith(`.${field}`) ?? false
   const isInvalid = isUnreadable || isRefused
   return {
     value: draft[field],

@@ -1,16 +1,17 @@
 'use client'
 
-import { formatNumber, withUnit } from '@/core/wording/figures'
-import { decimalsOf } from '@/core/wording/findingWords'
+import { type Display, displayOf, shownInFull, shownValue } from '@/core/wording/display'
+import { formatNumber } from '@/core/wording/figures'
 import { useWorkbench } from './WorkbenchProvider'
 
 export type Formats = Readonly<{
-  unit: string | undefined
-  decimals: number
+  display: Display
   /** Decimals of figures without a unit, such as a test statistic. */
   plainDecimals: number
-  /** A figure in the claim's unit. */
+  /** A value of the parameter, with its unit. */
   inUnit: (value: number) => string
+  /** The same with every digit. */
+  inFull: (value: number) => string
   plain: (value: number) => string
 }>
 
@@ -18,15 +19,18 @@ const USUAL_DECIMALS = 3
 
 /** How the figures of this claim are displayed: the decimals chosen once for it, else those that fit the standard error. */
 export function useFormats(): Formats {
-  const { draft, reading, answer } = useWorkbench()
-  const unit = draft.unit || undefined
-  const decimals = reading.decimals ?? (answer?.ok ? decimalsOf(answer) : USUAL_DECIMALS)
+  const { draft, reading, checked } = useWorkbench()
+  const display = displayOf(
+    checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined },
+    checked?.result ?? USUAL_DECIMALS,
+    reading.decimals,
+  )
   const plainDecimals = reading.decimals ?? USUAL_DECIMALS
   return {
-    unit,
-    decimals,
+    display,
     plainDecimals,
-    inUnit: (value) => withUnit(formatNumber(value, decimals), unit),
+    inUnit: (value) => shownValue(value, display),
+    inFull: (value) => shownInFull(value, display),
     plain: (value) => formatNumber(value, plainDecimals),
   }
 }

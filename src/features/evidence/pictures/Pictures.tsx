@@ -9,8 +9,14 @@ import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
 import { pointed } from '@/ui/sample/pointed'
 import { RowToolbar } from '../sheet/RowToolbar'
-import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from './pictureData'
-import { useLook } from './useLook'
+import {
+  boxPicture,
+  drawnOf,
+  histogramPicture,
+  orderPicture,
+  quantilePicture,
+} from '@/ui/pictures/pictureData'
+import { useLook } from '@/ui/pictures/useLook'
 
 /** Readings beyond the fences that are listed; the others are counted. */
 const MOST_LISTED = 12
@@ -70,6 +76,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
+            name="histogram"
             picture={histogram}
             description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(formatNumber(width, 4), unit)}.`}
           />
@@ -92,6 +99,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
+            name="box plot"
             picture={pictures.box}
             description={`Box plot of ${described}; ${beyondFences.length} readings beyond the fences at ${inUnit(fences[0])} and ${inUnit(fences[1])}.`}
           />
@@ -100,6 +108,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
+            name="readings in order"
             picture={pictures.order}
             description={`Readings in the order of their rows: ${described}.`}
           />
@@ -108,6 +117,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
+            name="normal quantile plot"
             picture={pictures.quantiles}
             description={`Normal quantile plot of ${described}; on a straight line they would be normal.`}
           />

@@ -11,7 +11,6 @@ import { useSample } from '@/ui/sample/SampleProvider'
 import { Grid } from './Grid'
 import type { Place } from './place'
 import { RowToolbar } from './RowToolbar'
-import { useUndo } from './useUndo'
 
 /** Empty rows below what is typed, to go on in. */
 const SPARE_ROWS = 5
@@ -21,14 +20,13 @@ const Editor = chakra('input', {
 
 /** A sheet that is typed: arrows move, typing writes, Enter goes down and Tab to the right, a block is pasted, all can be undone. */
 export function TypedGrid() {
-  const { draft, typed } = useSample()
+  const { draft, typed, setFields: change } = useSample()
   const { setAside } = draft
   const columns = draft.columns.length === 0 ? [READINGS_COLUMN] : draft.columns
   const cells = useMemo(() => typedCells(draft), [draft])
   const [active, setActive] = useState<Place>({ place: 0, column: 0 })
   const [anchor, setAnchor] = useState<Place>({ place: 0, column: 0 })
   const [edited, setEdited] = useState<string>()
-  const { change, undo, redo } = useUndo()
   const pointedRow = usePointed()
   const asideRows = useMemo(() => new Set(setAside.map(({ row }) => row)), [setAside])
   const rowCount = cells.length + SPARE_ROWS
@@ -75,8 +73,6 @@ export function TypedGrid() {
       if (key === 'Tab') return done(() => commit(0, back))
       return key === 'Escape' && done(() => setEdited(undefined))
     }
-    if (isCommand && key.toLowerCase() === 'z') return done(shiftKey ? redo : undo)
-    if (isCommand && key.toLowerCase() === 'y') return done(redo)
     if (key === 'Enter') return done(() => move(back, 0))
     if (key === 'Tab') {
       // At both ends of the sheet the key goes on to the rest of the page.
@@ -145,12 +141,6 @@ export function TypedGrid() {
       <Flex gap="12px" marginTop="8px" align="center" wrap="wrap">
         <QuietButton type="button" onClick={() => change(addColumn(draft))}>
           Add a column
-        </QuietButton>
-        <QuietButton type="button" onClick={undo}>
-          Undo
-        </QuietButton>
-        <QuietButton type="button" onClick={redo}>
-          Redo
         </QuietButton>
       </Flex>
       {active.place < cells.length && (

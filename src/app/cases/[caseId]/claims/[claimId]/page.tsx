@@ -1,16 +1,22 @@
 import { Box, Grid } from '@chakra-ui/react'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import type { ReactNode } from 'react'
 import { ClaimSection } from '@/features/claim/ClaimSection'
 import { ConditionsSection } from '@/features/conditions/ConditionsSection'
+import { CrossExaminationSection } from '@/features/crossexamination/CrossExaminationSection'
 import { EvidenceSection } from '@/features/evidence/EvidenceSection'
 import { BenchPanel } from '@/features/finding/BenchPanel'
 import { FindingSection } from '@/features/finding/FindingSection'
 import { TestSection } from '@/features/method/TestSection'
-import { readClaim } from '@/server/readClaim'
+import { readClaim, type StoredSample } from '@/server/readClaim'
+import { readFindingsOf } from '@/server/readFinding'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
-import { SampleProvider } from '@/ui/sample/SampleProvider'
+import { HistoryButtons, HistoryProvider } from '@/ui/history/HistoryProvider'
+import { SampleProvider, type SampleState, SecondSampleProvider } from '@/ui/sample/SampleProvider'
+import { Shortcuts } from '@/ui/Shortcuts'
+import { ExaminationProvider } from '@/ui/workbench/ExaminationProvider'
 import { WorkbenchSaving } from '@/ui/workbench/WorkbenchSaving'
 import { SectionNav } from '@/ui/workbench/SectionNav'
 import { WorkbenchProvider } from '@/ui/workbench/WorkbenchProvider'
@@ -22,6 +28,7 @@ const SECTIONS = [
   { id: 'evidence', title: 'Evidence', Part: EvidenceSection },
   { id: 'conditions', title: 'Conditions', Part: ConditionsSection },
   { id: 'test', title: 'Test', Part: TestSection },
+  { id: 'cross-examination', title: 'Cross-examination', Part: CrossExaminationSection },
   { id: 'finding', title: 'Finding', Part: FindingSection },
 ] as const
 const NAV = SECTIONS.map(({ id, title }) => ({ id, title }))
@@ -32,35 +39,62 @@ export default async function ClaimPage({ params }: Props) {
   const { caseId, claimId } = await params
   const found = await readClaim(caseId, claimId)
   if (!found) notFound()
-  const { claim, sample, samples, ownCase } = found
+  const { claim, sample, second, samples, ownCase } = found
   const place = ownCase.claims.findIndex(({ id }) => id === claimId) + 1
+  const signed = await readFindingsOf(claimId)
   return (
-    <SampleProvider
-      key={sample.id}
-      sample={{ id: sample.id, draft: sample.draft, revision: sample.revision, file: sample.file }}
-    >
-      <WorkbenchProvider claimId={claimId} draft={claim.draft} revision={claim.revision}>
-        <PageHeader
-          crumbs={[
-            { text: 'Docket', href: '/' },
-            { text: caseTitle(ownCase), href: `/cases/${caseId}` },
-            { text: `Claim ${place} of ${ownCase.claims.length}` },
-          ]}
-        >
-          <WorkbenchSaving />
-        </PageHeader>
-        <Grid templateColumns={{ base: '1fr', md: '1fr 380px', lg: '152px 1fr 412px' }} alignItems="start">
-          <Box paddingLeft="24px" paddingTop="26px" position="sticky" top="46px" hideBelow="lg">
-            <SectionNav sections={NAV} />
-          </Box>
-          <Box as="main" minWidth="0" padding="26px 32px 48px 24px">
-            {SECTIONS.map(({ id, Part }, index) => (
-              <Part key={id} number={index + 1} caseId={caseId} samples={samples} />
-            ))}
-          </Box>
-          <BenchPanel />
-        </Grid>
-      </WorkbenchProvider>
-    </SampleProvider>
+    <HistoryProvider>
+      <SampleProvider key={sample.id} sample={stateOf(sample)}>
+        <SecondSample key={second?.id} sample={second && stateOf(second)}>
+          <WorkbenchProvider claimId={claimId} draft={claim.draft} revision={claim.revision}>
+            <ExaminationProvider>
+              <PageHeader
+                crumbs={[
+                  { text: 'Docket', href: '/' },
+                  { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+                  { text: `Claim ${place} of ${ownCase.claims.length}` },
+                ]}
+              >
+                <HistoryButtons />
+                <WorkbenchSaving />
+                <Shortcuts sections={NAV} />
+              </PageHeader>
+              <Grid
+                templateColumns={{ base: '1fr', md: '1fr 380px', lg: '152px 1fr 412px' }}
+                alignItems="start"
+              >
+                <Box paddingLeft="24px" paddingTop="26px" position="sticky" top="46px" hideBelow="lg">
+                  <SectionNav sections={NAV} />
+                </Box>
+                <Box as="main" minWidth="0" padding="26px 32px 48px 24px">
+                  {SECTIONS.map(({ id, Part }, index) => (
+                    <Part
+                      key={id}
+                      number={index + 1}
+                      caseId={caseId}
+                      claimId={claimId}
+                      samples={samples}
+                      signed={signed}
+                    />
+                  ))}
+                </Box>
+                <BenchPanel />
+              </Grid>
+            </ExaminationProvider>
+          </WorkbenchProvider>
+        </SecondSample>
+      </SampleProvider>
+    </HistoryProvider>
   )
+}
+
+function stateOf({ id, draft, revision, file }: StoredSample) {
+  return { id, draft, revision, file }
+}
+
+function SecondSample({
+  sample,
+  children,
+}: Readonly<{ sample: SampleState | undefined; children: ReactNode }>) {
+  return sample ? <SecondSampleProvider sample={sample}>{children}</SecondSampleProvider> : <>{children}</>
 }

@@ -4,6 +4,7 @@ import { SampleView } from '@/features/evidence/SampleView'
 import { SampleSaving } from '@/features/evidence/SampleSaving'
 import { readSampleIn } from '@/server/readSample'
 import { caseTitle } from '@/ui/caseTitle'
+import { HistoryButtons, HistoryProvider } from '@/ui/history/HistoryProvider'
 import { PageHeader } from '@/ui/PageHeader'
 import { SampleProvider } from '@/ui/sample/SampleProvider'
 
@@ -18,17 +19,20 @@ export default async function SamplePage({ params }: Props) {
   const { sample, ownCase, trail } = found
   const { id, draft, revision, file } = sample
   return (
-    <SampleProvider key={id} sample={{ id, draft, revision, file }}>
-      <PageHeader
-        crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
-          { text: 'Sample' },
-        ]}
-      >
-        <SampleSaving />
-      </PageHeader>
-      <SampleView caseId={caseId} trail={trail} />
-    </SampleProvider>
+    <HistoryProvider>
+      <SampleProvider key={id} sample={{ id, draft, revision, file }}>
+        <PageHeader
+          crumbs={[
+            { text: 'Docket', href: '/' },
+            { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+            { text: 'Sample' },
+          ]}
+        >
+          <HistoryButtons />
+          <SampleSaving />
+        </PageHeader>
+        <SampleView caseId={caseId} trail={trail} />
+      </SampleProvider>
+    </HistoryProvider>
   )
 }

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { SignedFindingView } from '@/features/finding/SignedFindingView'
+import { readCase } from '@/server/docket'
+import { verifyFinding } from '@/server/readFinding'
+import { caseTitle } from '@/ui/caseTitle'
+import { PageHeader } from '@/ui/PageHeader'
+
+type Props = Readonly<{ params: Promise<{ caseId: string; claimId: string; number: string }> }>
+
+export const metadata: Metadata = { title: 'Signed finding' }
+
+export default async function SignedFindingPage({ params }: Props) {
+  const { caseId, claimId, number } = await params
+  const verified = await verifyFinding(claimId, number)
+  const ownCase = verified?.signed.claim.caseId === caseId ? await readCase(caseId) : undefined
+  if (!verified || !ownCase) notFound()
+  return (
+    <>
+      <PageHeader
+        crumbs={[
+          { text: 'Docket', href: '/' },
+          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          { text: 'Claim', href: `/cases/${caseId}/claims/${claimId}` },
+          { text: `Signed finding ${number}` },
+        ]}
+      />
+      <SignedFindingView claimId={claimId} verified={verified} />
+    </>
+  )
+}

@@ -1,0 +1,160 @@
+import { sql } from 'drizzle-orm'
+import {
+  boolean,
+  check,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core'
+import { BURDENS, PARAMETERS, RELATIONS } from '@/core/claim/claim'
+import { OUTCOMES } from '@/core/claim/finding'
+import { INTERVAL_SIDES } from '@/core/inference/interval'
+import { METHODS } from '@/core/inference/procedure'
+import { TWO_SIDED_RULES } from '@/core/inference/shareExact'
+import { SHARE_INTERVALS } from '@/core/inference/shareInterval'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import { DECIMAL_MARKS } from '@/core/typed'
+import { instant, oneOf, typed } from './parts'
+import { cases, samples } from './samples'
+
+export const TRAIL_ACTIONS = ['brought-in', 'set-aside', 'brought-back', 'signed'] as const
+const WITH_AUTO_METHODS = ['auto', ...METHODS] as const
+const WITH_AUTO_INTERVALS = ['auto', ...SHARE_INTERVALS] as const
+const WITH_AUTO_SIDES = ['auto', ...INTERVAL_SIDES] as const
+const WITH_AUTO_RULES = ['auto', ...TWO_SIDED_RULES] as const
+
+/** A claim's words and test options, numbers as typed: a half-typed one is kept too, so no range is checked here. */
+export const claims = pgTable(
+  'claims',
+  {
+    id: uuid('id').primaryKey(),
+    caseId: uuid('case_id').notNull(),
+    sampleId: uuid('sample_id').notNull(),
+    position: integer('position').notNull(),
+    source: text('source').notNull(),
+    wording: text('wording').notNull(),
+    parameter: text('parameter', { enum: PARAMETERS }).notNull().default('mean'),
+    quantity: text('quantity').notNull(),
+    relation: text('relation', { enum: RELATIONS }).notNull(),
+    claimedValue: text('claimed_value').notNull(),
+    toleranceBelow: text('tolerance_below').notNull(),
+    toleranceAbove: text('tolerance_above').notNull(),
+    unit: text('unit').notNull(),
+    burden: text('burden', { enum: BURDENS }),
+    significanceLevel: text('significance_level').notNull(),
+    confidenceLevel: text('confidence_level').notNull(),
+    knownStandardDeviation: text('known_standard_deviation').notNull(),
+    method: text('method', { enum: WITH_AUTO_METHODS }).notNull().default('auto'),
+    interval: text('interval_method', { enum: WITH_AUTO_INTERVALS }).notNull().default('auto'),
+    intervalSides: text('interval_sides', { enum: WITH_AUTO_SIDES }).notNull().default('auto'),
+    continuityCorrection: boolean('continuity_correction').notNull().default(false),
+    twoSidedRule: text('two_sided_rule', { enum: WITH_AUTO_RULES }).notNull().default('auto'),
+    midP: boolean('mid_p').notNull().default(false),
+    decimals: text('decimals').notNull(),
+    decimalMark: text('decimal_mark', { enum: DECIMAL_MARKS }).notNull().default('point'),
+    /** The column of the sample's sheet that holds the readings; empty for the likely one. */
+    column: typed('reading_column'),
+    kept: jsonb('kept').$type<KeptRows>().notNull().default([]),
+    /** Of a share: which of the rows kept have the property that is claimed. */
+    counted: jsonb('counted').$type<KeptRows>().notNull().default([]),
+    /** Of two spreads: the second source; null for the same sample, by another column or other rows. */
+    secondSampleId: uuid('second_sample_id'),
+    secondColumn: typed('second_reading_column'),
+    secondKept: jsonb('second_kept').$type<KeptRows>().notNull().default([]),
+    remarks: typed('remarks'),
+    /** What the check came to when the claim was last stored; null while nothing can be computed. */
+    outcome: text('outcome', { enum: OUTCOMES }),
+    /** Goes up with each change, so that a window that has not seen the last one is told. */
+    revision: integer('revision').notNull(),
+    createdAt: instant('created_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  (table) => [
+    foreignKey({ name: 'claims_case_id_fk', columns: [table.caseId], foreignColumns: [cases.id] }),
+    foreignKey({ name: 'claims_sample_id_fk', columns: [table.sampleId], foreignColumns: [samples.id] }),
+    foreignKey({
+      name: 'claims_second_sample_id_fk',
+      columns: [table.secondSampleId],
+      foreignColumns: [samples.id],
+    }),
+    unique('claims_case_id_position_unique').on(table.caseId, table.position),
+    check('claims_parameter_known', oneOf('parameter', PARAMETERS)),
+    check('claims_relation_known', oneOf('relation', RELATIONS)),
+    check('claims_method_known', oneOf('method', WITH_AUTO_METHODS)),
+    check('claims_interval_method_known', oneOf('interval_method', WITH_AUTO_INTERVALS)),
+    check('claims_interval_sides_known', oneOf('interval_sides', WITH_AUTO_SIDES)),
+    check('claims_two_sided_rule_known', oneOf('two_sided_rule', WITH_AUTO_RULES)),
+    check('claims_burden_known', oneOf('burden', BURDENS)),
+    check('claims_outcome_known', oneOf('outcome', OUTCOMES)),
+    check('claims_decimal_mark_known', oneOf('decimal_mark', DECIMAL_MARKS)),
+    index('claims_sample_id_idx').on(table.sampleId),
+    index('claims_second_sample_id_idx').on(table.secondSampleId),
+  ],
+)
+
+/** A finding as it was signed: never updated. A later one is another row, with the next number. */
+export const findings = pgTable(
+  'findings',
+  {
+    id: uuid('id').primaryKey(),
+    claimId: uuid('claim_id').notNull(),
+    /** Counts the signed findings of a claim, from 1. */
+    number: integer('number').notNull(),
+    signedBy: text('signed_by').notNull(),
+    /** The day, as YYYY-MM-DD. */
+    signedOn: text('signed_on').notNull(),
+    outcome: text('outcome', { enum: OUTCOMES }).notNull(),
+    coreVersion: text('core_version').notNull(),
+    /** SHA-256 of the check document and the remarks as canonical JSON: tells whether the claim or its evidence has changed since. */
+    inputFingerprint: text('input_fingerprint').notNull(),
+    /** Everything that was signed, as JSON text: the fingerprint is of its bytes, so it is kept as a text. */
+    signed: text('signed').notNull(),
+    /** SHA-256 of `signed` in UTF-8, in hexadecimal. */
+    fingerprint: text('fingerprint').notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (table) => [
+    foreignKey({ name: 'findings_claim_id_fk', columns: [table.claimId], foreignColumns: [claims.id] }),
+    unique('findings_claim_id_number_unique').on(table.claimId, table.number),
+    check('findings_outcome_known', oneOf('outcome', OUTCOMES)),
+    check('findings_fingerprint_whole', sql`"fingerprint" ~ '^[0-9a-f]{64}$'`),
+  ],
+)
+
+/** Who did what and when: written with the change itself, and never changed. */
+export const trailEntries = pgTable(
+  'trail_entries',
+  {
+    id: uuid('id').primaryKey(),
+    caseId: uuid('case_id').notNull(),
+    sampleId: uuid('sample_id'),
+    claimId: uuid('claim_id'),
+    at: instant('at').notNull(),
+    who: text('who').notNull(),
+    action: text('action', { enum: TRAIL_ACTIONS }).notNull(),
+    /** What was acted on and why, in words. */
+    detail: text('detail').notNull(),
+  },
+  (table) => [
+    foreignKey({ name: 'trail_entries_case_id_fk', columns: [table.caseId], foreignColumns: [cases.id] }),
+    foreignKey({
+      name: 'trail_entries_sample_id_fk',
+      columns: [table.sampleId],
+      foreignColumns: [samples.id],
+    }),
+    foreignKey({
+      name: 'trail_entries_claim_id_fk',
+      columns: [table.claimId],
+      foreignColumns: [claims.id],
+    }),
+    check('trail_entries_action_known', oneOf('action', TRAIL_ACTIONS)),
+    index('trail_entries_case_id_idx').on(table.caseId),
+    index('trail_entries_sample_id_idx').on(table.sampleId),
+    index('trail_entries_claim_id_idx').on(table.claimId),
+  ],
+)

@@ -1,0 +1,80 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useMemo } from 'react'
+import type { Condition } from '@/core/conditions/condition'
+import type { EvidenceReading } from '@/intake/readEvidence'
+import { ReadingsChart, type ReadingsPicture } from '@/ui/charts/ReadingsChart'
+import {
+  boxPicture,
+  type Drawn,
+  drawnOf,
+  histogramPicture,
+  orderPicture,
+  quantilePicture,
+} from '@/ui/pictures/pictureData'
+import { useLook } from '@/ui/pictures/useLook'
+import { pointed } from '@/ui/sample/pointed'
+import type { Look } from '@/workers/sheetWorker'
+
+type PictureOf = Readonly<{
+  title: string
+  words: string
+  draw: (drawn: Drawn, look: Look) => ReadingsPicture
+}>
+
+/** The picture that says most of each condition; the rest need none. */
+const PICTURES: Partial<Readonly<Record<Condition['name'], PictureOf>>> = {
+  normality: {
+    title: 'quantile plot of the condition',
+    words: 'Normal quantiles: readings of a normal population lie on the line.',
+    draw: quantilePicture,
+  },
+  symmetry: {
+    title: 'histogram of the condition',
+    words: 'Histogram: of a symmetric population both sides look alike.',
+    draw: (drawn, look) => histogramPicture(drawn, look.sorted, look.figures.binWidth || 1),
+  },
+  outliers: {
+    title: 'box plot of the condition',
+    words: 'Box plot: readings beyond the fences are circles.',
+    draw: boxPicture,
+  },
+  order: {
+    title: 'order of the condition',
+    words: 'The readings in the order of their rows: chance has no pattern.',
+    draw: (drawn) => orderPicture(drawn),
+  },
+}
+
+/** A small picture of a condition. */
+export function ConditionPicture({
+  name,
+  evidence,
+  unit,
+}: Readonly<{ name: Condition['name']; evidence: EvidenceReading; unit: string }>) {
+  const picture = PICTURES[name]
+  const drawn = useMemo(() => drawnOf(evidence, unit), [evidence, unit])
+  const look = useLook(picture ? drawn.values : NONE)
+  const shown = useMemo(
+    () => (picture && look ? picture.draw(drawn, look) : undefined),
+    [picture, drawn, look],
+  )
+  if (!picture || !shown) return null
+  return (
+    <Box as="figure" maxWidth="320px" marginTop="6px">
+      <ReadingsChart
+        name={picture.title}
+        picture={shown}
+        description={picture.words}
+        pointing={pointed}
+        onChoose={pointed.set}
+      />
+      <Box as="figcaption" fontSize="13px" color="quiet">
+        {picture.words}
+      </Box>
+    </Box>
+  )
+}
+
+const NONE: readonly number[] = []

@@ -1,0 +1,62 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { SOURCE_WORDS } from '@/core/wording/conditionWords'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InlineText } from '@/ui/inline/InlineText'
+import type { Source } from '@/ui/workbench/WorkbenchProvider'
+
+const RANDOM = {
+  unknown: 'not answered yet',
+  random: 'yes, at random',
+  'not-random': 'no, not at random',
+} as const
+const INDEPENDENT = {
+  unknown: 'not answered yet',
+  independent: 'yes, independently',
+  'not-independent': 'no, not independently',
+} as const
+
+/** What only a person can say of a sample; the finding says which of it nobody has answered. */
+export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; isOfTwo: boolean }>) {
+  const { draft, setField } = source.sample
+  const of = isOfTwo ? ` of the ${SOURCE_WORDS[source.which]}` : ''
+  return (
+    <Box
+      lineHeight="1.9"
+      marginBottom="8px"
+      role="group"
+      aria-label={`Asked of whoever took the sample${of}`}
+    >
+      <div>
+        Was the sample{of} drawn at random?{' '}
+        <InlineChoice
+          label={`Drawn at random${of}`}
+          value={draft.drawnAtRandom}
+          words={RANDOM}
+          onChange={(answer) => setField('drawnAtRandom', answer)}
+        />
+      </div>
+      <div>
+        Were the units taken, and measured, without one bearing on another?{' '}
+        <InlineChoice
+          label={`Taken independently${of}`}
+          value={draft.takenIndependently}
+          words={INDEPENDENT}
+          onChange={(answer) => setField('takenIndependently', answer)}
+        />
+      </div>
+      <div>
+        How many units are in the lot{of}?{' '}
+        <InlineText
+          label={`Size of the lot${of}`}
+          value={draft.lotSize}
+          placeholder="not stated"
+          inputMode="decimal"
+          isInvalid={!/^\d*$/.test(draft.lotSize.trim())}
+          onChange={(size) => setField('lotSize', size)}
+        />
+      </div>
+    </Box>
+  )
+}

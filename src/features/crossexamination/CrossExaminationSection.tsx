@@ -1,0 +1,130 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { inOrder } from '@/core/crossexamination/crossExamination'
+import type { Examined } from '@/core/crossexamination/question'
+import { intervalWords } from '@/core/wording/claimLineWords'
+import { standingWords } from '@/core/wording/crossWords'
+import { formatFull, formatFullPValue, formatPValue } from '@/core/wording/figures'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
+import { Figure } from '@/ui/figures/Figure'
+import { Section } from '@/ui/Section'
+import { Computed } from '@/ui/workbench/Computed'
+import { type Examination, useExamination } from '@/ui/workbench/ExaminationProvider'
+import { useFormats } from '@/ui/workbench/useFormats'
+
+const Head = chakra('th', {
+  base: {
+    textAlign: 'left',
+    fontWeight: '400',
+    color: 'quiet',
+    padding: '4px 14px 4px 0',
+    verticalAlign: 'bottom',
+  },
+})
+const Cell = chakra('td', { base: { padding: '6px 14px 6px 0', verticalAlign: 'top' } })
+const Row = chakra('tr', {
+  base: { borderTop: '1px solid', borderColor: 'rule', '&[data-stands=false]': { bg: 'surface' } },
+})
+const Headline = chakra('p', { base: { fontFamily: 'heading', fontSize: '18px' } })
+const Scroll = chakra('div', { base: { overflowX: 'auto' } })
+
+/** Would the finding stand if something were otherwise? What turns it comes first. */
+export function CrossExaminationSection({ number }: Readonly<{ number: number }>) {
+  const examination = useExamination()
+  return (
+    <Section id="cross-examination" number={number} title="Cross-examination">
+      <Computed>
+        {() => (
+          <>
+            <Progress examination={examination} />
+            {examination.answers.length > 0 && <Answers answers={examination.answers} />}
+          </>
+        )}
+      </Computed>
+    </Section>
+  )
+}
+
+function Progress({ examination }: Readonly<{ examination: Examination }>) {
+  const { answers, of, isDone, failure } = examination
+  if (failure)
+    return <Box role="alert">The cross-examination was cut short: {failure}. Load the page again.</Box>
+  if (isDone) return <Headline role="status">{standingWords(answers)}</Headline>
+  return (
+    <Flex align="center" gap="12px" role="status" color="quiet">
+      <span>{of === 0 ? 'Asking…' : `Asking, ${answers.length} of ${of} answered`}</span>
+      {of > 0 && <progress max={of} value={answers.length} aria-label="Questions answered" />}
+    </Flex>
+  )
+}
+
+function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
+  return (
+    <Scroll tabIndex={0} role="group" aria-label="Cross-examination, table">
+      <chakra.table width="100%" borderCollapse="collapse" marginTop="8px" aria-label="Cross-examination">
+        <thead>
+          <tr>
+            <Head scope="col">Would the finding stand if …</Head>
+            <Head scope="col">Finding</Head>
+            <Head scope="col">p-value</Head>
+            <Head scope="col">Interval</Head>
+          </tr>
+        </thead>
+        <tbody>
+          {inOrder(answers).map((answer) => (
+            <AnswerRow key={answer.key} answer={answer} />
+          ))}
+        </tbody>
+      </chakra.table>
+    </Scroll>
+  )
+}
+
+function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
+  const { display, inUnit, inFull } = useFormats()
+  const { words, note, outcome, stands, interval, figure, key } = answer
+  const hasP = answer.pValue !== undefined || answer.logPValue !== undefined
+  return (
+    <Row data-stands={stands} data-question={key}>
+      <Cell>
+        … {words}
+        {figure?.kind === 'claimed-value' && (
+          <>
+            : it turns at{' '}
+            <Figure name="It turns at" shown={inUnit(figure.value)} full={inFull(figure.value)} />
+          </>
+        )}
+        {figure?.kind === 'sample-size' && (
+          <>
+            : <Figure name="Units needed" shown={formatFull(figure.value)} full={formatFull(figure.value)} />{' '}
+            units
+          </>
+        )}
+        {note && <Box color="quiet">{note}</Box>}
+      </Cell>
+      <Cell>
+        {outcome && stands !== undefined && (
+          <Flex gap="8px" align="center">
+            <BalanceMark mark={outcome} height={18} />
+            <Box as="span" color={MARK_COLOUR[outcome]} whiteSpace="nowrap">
+              {OUTCOME_WORDS[outcome]}
+              {!stands && ', turned'}
+            </Box>
+          </Flex>
+        )}
+      </Cell>
+      <Cell>
+        {hasP && (
+          <Figure name="p-value" shown={formatPValue(answer.pValue, 0.05)} full={formatFullPValue(answer)} />
+        )}
+      </Cell>
+      <Cell>
+        <chakra.span fontFamily="mono" fontSize="13px">
+          {interval && intervalWords(interval, display).replace(' interval', '')}
+        </chakra.span>
+      </Cell>
+    </Row>
+  )
+}

@@ -1,0 +1,9 @@
+'use server'
+
+import { addEmptySample } from '@/server/changeCase'
+
+/** Begins a sample of a case; undefined where there is no such case. */
+export async function beginSample(caseId: string): Promise<string | undefined> {
+  const added = await addEmptySample(caseId, new Date())
+  return added.ok ? added.value.sampleId : undefined
+}

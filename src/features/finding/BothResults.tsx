@@ -1,0 +1,84 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { useMemo } from 'react'
+import type { CheckDocument, Evidence } from '@/core/check/request'
+import type { CheckResult } from '@/core/check/result'
+import { listsOf } from '@/core/crossexamination/lists'
+import { intervalWords } from '@/core/wording/claimLineWords'
+import { formatCount, formatPValue } from '@/core/wording/figures'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { useAnswer } from '@/ui/workbench/useAnswer'
+import { useFormats } from '@/ui/workbench/useFormats'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+
+const Table = chakra('table', { base: { borderCollapse: 'collapse', marginTop: '12px' } })
+const Head = chakra('th', {
+  base: { textAlign: 'left', fontWeight: '400', color: 'quiet', padding: '2px 18px 2px 0' },
+})
+const Cell = chakra('td', { base: { padding: '2px 18px 2px 0', fontFamily: 'mono' } })
+
+/** Where readings are set aside: the results without them and with them, side by side. */
+export function BothResults() {
+  const { checked, evidence } = useWorkbench()
+  const whole = useMemo(
+    () => checked && wholeOf(checked.document, evidence.withSetAside),
+    [checked, evidence.withSetAside],
+  )
+  const { answered, isStale } = useAnswer(whole)
+  if (!checked || !whole) return null
+  const other = isStale ? undefined : answered?.answer
+  return (
+    <Table aria-label="Both results">
+      <thead>
+        <tr>
+          <Head scope="col">Both results</Head>
+          <Head scope="col">Finding</Head>
+          <Head scope="col">Tested</Head>
+          <Head scope="col">Estimate</Head>
+          <Head scope="col">p-value</Head>
+          <Head scope="col">Interval</Head>
+        </tr>
+      </thead>
+      <tbody>
+        <ResultRow name="Without what is set aside" result={checked.result} />
+        {other?.ok ? (
+          <ResultRow name="With everything" result={other} />
+        ) : (
+          <tr>
+            <Head scope="row">With everything</Head>
+            <Cell colSpan={5}>
+              <Box color="quiet">{other ? other.error.message : 'Computing…'}</Box>
+            </Cell>
+          </tr>
+        )}
+      </tbody>
+    </Table>
+  )
+}
+
+function ResultRow({ name, result }: Readonly<{ name: string; result: CheckResult }>) {
+  const { display, inUnit } = useFormats()
+  const { finding, sample, estimate, test, interval } = result
+  return (
+    <tr>
+      <Head scope="row">{name}</Head>
+      <Cell>{OUTCOME_WORDS[finding.outcome]}</Cell>
+      <Cell>{formatCount(sample.n)}</Cell>
+      <Cell>{inUnit(estimate.value)}</Cell>
+      <Cell>{formatPValue(test.pValue, test.significanceLevel)}</Cell>
+      <Cell>{interval && intervalWords(interval, display).replace(' interval', '')}</Cell>
+    </tr>
+  )
+}
+
+/** The same check with everything put back; nothing where nothing is set aside. */
+function wholeOf(document: CheckDocument, withSetAside: Evidence | undefined): CheckDocument | undefined {
+  if (withSetAside) return { ...document, evidence: withSetAside }
+  const isAside = listsOf(document.evidence).some(({ setAside }) => setAside.length > 0)
+  if (!isAside) return undefined
+  const { evidence } = document
+  if (evidence.kind === 'readings') return { ...document, evidence: { ...evidence, setAside: [] } }
+  if (evidence.kind !== 'two-readings') return undefined
+  return { ...document, evidence: { ...evidence, firstSetAside: [], secondSetAside: [] } }
+}

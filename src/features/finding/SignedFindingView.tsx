@@ -1,0 +1,146 @@
+import { Box, Flex } from '@chakra-ui/react'
+import type { CheckDocument } from '@/core/check/request'
+import type { CheckResult } from '@/core/check/result'
+import type { ClaimDraft } from '@/core/claim/draft'
+import { displayOf, shownValue } from '@/core/wording/display'
+import { formatFull, formatFullPValue, formatPercent } from '@/core/wording/figures'
+import { effectWords, findingSentence, OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { hypothesisSymbols } from '@/core/wording/hypothesisWords'
+import { METHOD_NAMES, STATISTIC } from '@/core/wording/methodWords'
+import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
+import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
+import { PageTitle } from '@/ui/PageTitle'
+import { TextLink } from '@/ui/TextLink'
+
+type Verified = Readonly<{
+  row: Readonly<{
+    number: number
+    signedBy: string
+    signedOn: string
+    coreVersion: string
+    fingerprint: string
+  }>
+  signed: Readonly<{
+    claim: Readonly<{ draft: ClaimDraft }>
+    document: CheckDocument
+    result: CheckResult
+  }>
+  isWhole: boolean
+  coreVersion: string
+  differences: readonly string[]
+}>
+
+/** A finding as it was signed, and whether it still comes to the same figures. */
+export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: string; verified: Verified }>) {
+  const { row, signed } = verified
+  const { document, result, claim } = signed
+  const { outcome } = result.finding
+  const chosen = claim.draft.decimals.trim()
+  const display = displayOf(document.claim, result, chosen === '' ? undefined : Number(chosen))
+  const words = { claim: document.claim, estimate: result.estimate, interval: result.interval }
+  return (
+    <Box as="main" maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
+      <PageTitle>Signed finding {row.number}</PageTitle>
+      <Flex align="center" gap="16px" marginBlock="16px">
+        <BalanceMark mark={outcome} height={52} />
+        <Box fontFamily="heading" fontSize="24px" fontWeight="600" color={MARK_COLOUR[outcome]}>
+          {OUTCOME_WORDS[outcome]}
+        </Box>
+      </Flex>
+      <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45">
+        {findingSentence({
+          ...words,
+          outcome,
+          significanceLevel: result.test.significanceLevel,
+          sample: result.sample,
+          display,
+        })}
+      </Box>
+      <Box as="p" marginTop="8px">
+        {effectWords(words, display)}
+      </Box>
+      <Box as="p" marginTop="8px" color="quiet">
+        {result.finding.limits}
+      </Box>
+      {claim.draft.remarks && (
+        <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
+          {claim.draft.remarks}
+        </Box>
+      )}
+      <Box marginTop="16px">
+        <FigureTable
+          label="Figures signed"
+          rows={rowsOf(document, result, (value) => shownValue(value, display))}
+        />
+      </Box>
+      <Box as="p" marginTop="16px">
+        Signed by {row.signedBy} on {row.signedOn}.
+      </Box>
+      <Verdict verified={verified} />
+      <Box as="p" marginTop="8px">
+        <TextLink href={`/api/claims/${claimId}/findings/${row.number}`} color="accent" download>
+          Everything that was signed, as JSON
+        </TextLink>
+      </Box>
+    </Box>
+  )
+}
+
+/** Whether it is whole, and computed again to the same figures. */
+function Verdict({ verified }: Readonly<{ verified: Verified }>) {
+  const { row, isWhole, differences, coreVersion } = verified
+  const isSame = differences.length === 0
+  return (
+    <Box
+      marginTop="12px"
+      paddingTop="12px"
+      borderTop="1px solid"
+      borderColor="rule"
+      role="group"
+      aria-label="Computed again"
+    >
+      <Box color={isWhole ? 'finding.supported' : 'finding.contradicted'}>
+        {isWhole
+          ? 'What is stored has the fingerprint that it had when it was signed.'
+          : 'What is stored has another fingerprint than when it was signed: it was altered.'}
+      </Box>
+      <Box fontFamily="mono" fontSize="13px" wordBreak="break-all">
+        {row.fingerprint}
+      </Box>
+      <Box marginTop="6px" color={isSame ? 'finding.supported' : 'finding.contradicted'}>
+        {isSame
+          ? `Computed again with core ${coreVersion}: every figure is the same.`
+          : `Computed again with core ${coreVersion} (signed with ${row.coreVersion}), these differ: ${differences.join(', ')}.`}
+      </Box>
+    </Box>
+  )
+}
+
+function rowsOf(
+  { claim }: CheckDocument,
+  { hypotheses, sample, test, estimate, interval }: CheckResult,
+  inUnit: (value: number) => string,
+): readonly FigureRow[] {
+  const parts =
+    test.statistic === undefined ? (test.parts ?? []).map(({ statistic }) => statistic) : [test.statistic]
+  return [
+    { name: 'Null hypothesis', figure: hypothesisSymbols(hypotheses.null, claim.unit) },
+    { name: 'Alternative hypothesis', figure: hypothesisSymbols(hypotheses.alternative, claim.unit) },
+    { name: 'Method', figure: METHOD_NAMES[test.method] },
+    { name: 'Significance level', figure: formatFull(test.significanceLevel) },
+    { name: 'Units tested', figure: formatFull(sample.n) },
+    { name: 'Estimate', figure: inUnit(estimate.value) },
+    { name: `Test statistic ${STATISTIC[test.method]}`, figure: parts.map(formatFull).join(', ') },
+    { name: 'p-value', figure: formatFullPValue(test) },
+    ...(interval
+      ? [
+          {
+            name: `${formatPercent(interval.level)} interval`,
+            figure: [interval.lower, interval.upper]
+              .map((end) => (end === undefined ? '' : inUnit(end)))
+              .join(' to '),
+          },
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,65 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useDeferredValue, useMemo } from 'react'
+import type { CheckDocument } from '@/core/check/request'
+import type { CheckResult } from '@/core/check/result'
+import { samplingPicture } from '@/core/picture/samplingPicture'
+import { formatPValue } from '@/core/wording/figures'
+import { STATISTIC } from '@/core/wording/methodWords'
+import { samplingWords } from '@/core/wording/samplingWords'
+import { type SamplingLabels, SamplingChart } from '@/ui/charts/SamplingChart'
+import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { useFormats } from '@/ui/workbench/useFormats'
+import { useView } from '@/ui/workbench/useView'
+
+const LIMITS = { lower: 'the lower limit', upper: 'the upper limit' } as const
+
+/** The sampling distribution of the test; of a tolerance, of the test of either limit. It may lag a moment behind the figures. */
+export function SamplingFigure(props: Readonly<{ document: CheckDocument; result: CheckResult }>) {
+  const { document, result } = useDeferredValue(props)
+  const { display, plainDecimals, inUnit, plain } = useFormats()
+  const [limit, setLimit] = useView('limit', ['lower', 'upper'])
+  const isRange = result.test.parts !== undefined
+  const place = isRange && limit === 'upper' ? 1 : 0
+  const picture = useMemo(() => samplingPicture(document, result, place), [document, result, place])
+  const letter = STATISTIC[result.test.method]
+  const shown = (value: number) => (picture?.shape === 'bars' ? String(value) : plain(value))
+  const labels: SamplingLabels = {
+    statistic: `${letter} = ${picture ? shown(picture.statistic) : ''}`,
+    critical: (value) => `critical ${shown(value)}`,
+    estimate: (value) => (picture?.estimateAt ? inUnit(picture.estimateAt(value)) : ''),
+  }
+  if (!picture)
+    return (
+      <Box color="quiet" marginBottom="10px">
+        {result.test.method === 'bootstrap'
+          ? 'Resamples of the readings stand in for a distribution that could be drawn.'
+          : 'This test has no distribution that could be drawn.'}
+      </Box>
+    )
+  return (
+    <figure>
+      {isRange && (
+        <p>
+          The test of <InlineChoice label="Limit shown" value={limit} words={LIMITS} onChange={setLimit} />
+        </p>
+      )}
+      <SamplingChart
+        key={`${display.scale} ${display.decimals} ${plainDecimals}`}
+        picture={picture}
+        labels={labels}
+        description={samplingWords({
+          picture,
+          letter,
+          plain: shown,
+          inUnit,
+          pValue: formatPValue(
+            (result.test.parts?.[place] ?? result.test).pValue,
+            result.test.significanceLevel,
+          ),
+        })}
+      />
+    </figure>
+  )
+}

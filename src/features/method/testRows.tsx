@@ -1,0 +1,81 @@
+import type { CheckResult } from '@/core/check/result'
+import { PARAMETER_NOUNS } from '@/core/wording/claimWords'
+import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
+import { STATISTIC } from '@/core/wording/methodWords'
+import { Figure } from '@/ui/figures/Figure'
+import type { FigureRow } from '@/ui/figures/FigureTable'
+import type { Formats } from '@/ui/workbench/useFormats'
+
+/** The figures of a test, each with its name. */
+export function testRows({ test, interval, estimate }: CheckResult, formats: Formats): readonly FigureRow[] {
+  const { inUnit, plain } = formats
+  const letter = STATISTIC[test.method]
+  const noun = PARAMETER_NOUNS[estimate.parameter]
+  const figure = (name: string, value: number, format: (value: number) => string): FigureRow => ({
+    name,
+    figure: <Figure name={name} shown={format(value)} full={formatFull(value)} />,
+  })
+  /** Counts are shown as they are. */
+  const statistic = (value: number) => (isCount(test) ? String(value) : plain(value))
+  const parts = test.parts ?? []
+  const limit = (index: number) =>
+    test.criticalValues.length === 1 ? '' : index === 0 ? ', lower' : ', upper'
+  const ends = [
+    ['lower end', interval?.lower],
+    ['upper end', interval?.upper],
+  ] as const
+  return [
+    ...(test.statistic === undefined
+      ? []
+      : [figure(`Test statistic ${letter}`, test.statistic, letter === 'estimate' ? inUnit : statistic)]),
+    ...parts.map((part, index) =>
+      figure(
+        `Test statistic ${letter} at the ${index === 0 ? 'lower' : 'upper'} limit`,
+        part.statistic,
+        statistic,
+      ),
+    ),
+    ...degreesOfFreedom(test).map(([name, value]) => figure(name, value, String)),
+    {
+      name: 'p-value',
+      figure: (
+        <Figure
+          name="p-value"
+          shown={formatPValue(test.pValue, test.significanceLevel)}
+          full={formatFullPValue(test)}
+        />
+      ),
+    },
+    ...test.criticalValues.map((value, index) =>
+      figure(`Critical value of ${letter}${limit(index)}`, value, letter === 'estimate' ? inUnit : statistic),
+    ),
+    ...test.criticalEstimates.map((value, index) =>
+      figure(`Critical value of the ${noun}${limit(index)}`, value, inUnit),
+    ),
+    ...ends.flatMap(([end, value]) =>
+      interval === undefined || value === undefined
+        ? []
+        : [figure(`${formatPercent(interval.level)} interval, ${end}`, value, inUnit)],
+    ),
+  ]
+}
+
+function isCount({ method, distribution }: CheckResult['test']): boolean {
+  const name = distribution?.name
+  return name === 'binomial' || name === 'hypergeometric' || method === 'signed-rank'
+}
+
+function degreesOfFreedom({ distribution }: CheckResult['test']): readonly (readonly [string, number])[] {
+  switch (distribution?.name) {
+    case 't':
+    case 'chi-square':
+      return [['Degrees of freedom', distribution.df]]
+    case 'f':
+      return [
+        ['Degrees of freedom, first', distribution.df1],
+        ['Degrees of freedom, second', distribution.df2],
+      ]
+    default:
+      return []
+  }
+}

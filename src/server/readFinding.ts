@@ -1,0 +1,77 @@
+import 'server-only'
+import { canonicalJson } from '@/core/canonicalJson'
+import { check } from '@/core/check/check'
+import type { CheckDocument } from '@/core/check/request'
+import type { CheckAnswer, CheckResult } from '@/core/check/result'
+import type { ClaimDraft } from '@/core/claim/draft'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { CORE_VERSION } from '@/core/version'
+import { findFinding, type FindingLine, type FindingRow, listFindings } from '@/data/findingRepository'
+import { database } from './database'
+import { fingerprintOf } from './fingerprint'
+import { isIdentifier } from './identifier'
+
+export type { FindingLine }
+
+/** What was signed. */
+export type SignedFinding = Readonly<{
+  claim: Readonly<{ id: string; caseId: string; draft: ClaimDraft }>
+  samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
+  document: CheckDocument
+  result: CheckResult
+  signedBy: string
+  signedOn: string
+}>
+
+/** A signed finding, and whether it is still what was signed and comes to the same figures when it is computed again. */
+export type VerifiedFinding = Readonly<{
+  row: FindingRow
+  signed: SignedFinding
+  /** Whether the stored text has the fingerprint that was taken when it was signed. */
+  isWhole: boolean
+  coreVersion: string
+  /** Where the figures computed now differ from those signed, by their path; none where all are the same. */
+  differences: readonly string[]
+}>
+
+export async function readFindingsOf(claimId: string): Promise<readonly FindingLine[]> {
+  return isIdentifier(claimId) ? listFindings(await database(), claimId) : []
+}
+
+/** A signed finding as it was stored, byte for byte. */
+export async function readSigned(claimId: string, number: string): Promise<FindingRow | undefined> {
+  const wanted = Number(number)
+  if (!isIdentifier(claimId) || !Number.isInteger(wanted) || wanted < 1 || wanted > 2 ** 31 - 1)
+    return undefined
+  return findFinding(await database(), claimId, wanted)
+}
+
+/** Reads a signed finding and computes it again. */
+export async function verifyFinding(claimId: string, number: string): Promise<VerifiedFinding | undefined> {
+  const row = await readSigned(claimId, number)
+  if (!row) return undefined
+  const signed = JSON.parse(row.signed) as SignedFinding
+  return {
+    row,
+    signed,
+    isWhole: fingerprintOf(row.signed) === row.fingerprint,
+    coreVersion: CORE_VERSION,
+    differences: differencesIn(signed.result, check(signed.document)),
+  }
+}
+
+/** Paths at which two results differ. The version is told apart, so it is no difference. */
+export function differencesIn(before: CheckResult, after: CheckAnswer): readonly string[] {
+  const found: string[] = []
+  const compare = (one: unknown, other: unknown, path: string) => {
+    if (canonicalJson([one]) === canonicalJson([other]) || path === 'coreVersion') return
+    const isBoth = [one, other].every((value) => value !== null && typeof value === 'object')
+    if (!isBoth) return void found.push(path)
+    for (const key of new Set([...Object.keys(one as object), ...Object.keys(other as object)])) {
+      const at = (value: unknown) => (value as Readonly<Record<string, unknown>>)[key]
+      compare(at(one), at(other), path === '' ? key : `${path}.${key}`)
+    }
+  }
+  compare(before, after, '')
+  return found
+}

@@ -1,0 +1,187 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import {
+  Chart,
+  type ChartOptions,
+  LinearScale,
+  LineElement,
+  PointElement,
+  ScatterController,
+  type ScatterDataPoint,
+} from 'chart.js'
+import { memo, useMemo, useRef } from 'react'
+import { Scatter } from 'react-chartjs-2'
+import type { SamplingPicture } from '@/core/picture/samplingPicture'
+import { axisWords } from './axisWords'
+import { type ChartLabel, labelPlugin } from './labelPlugin'
+import { Picture } from './Picture'
+import { samplingPlugin } from './samplingPlugin'
+import { type Colours, useColours } from './useColours'
+
+Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin, samplingPlugin)
+
+const HEIGHT = '236px'
+/** Above the curve, as a part of its height: room for the labels. */
+const HEADROOM = 1.28
+const LOW_LABEL = 1.1
+const HIGH_LABEL = 1.24
+
+export type SamplingLabels = Readonly<{
+  statistic: string
+  critical: (value: number) => string
+  /** A value of the statistic's axis in the claim's unit. */
+  estimate: (value: number) => string
+}>
+
+/**
+ * The distribution of a test's statistic under the null hypothesis, with the rejection region hatched, what the p-value
+ * counts solid, the critical values and the statistic; the axis reads in the claim's unit too.
+ *
+ * @param description - the same in words, for those who do not see it
+ */
+export const SamplingChart = memo(function SamplingChart({
+  picture,
+  labels,
+  description,
+}: Readonly<{ picture: SamplingPicture; labels: SamplingLabels; description: string }>) {
+  const colours = useColours()
+  const chart = useRef<Chart | null>(null)
+  const drawing = useMemo(
+    () => colours && { data: dataOf(picture, colours), options: optionsOf(picture, labels, colours) },
+    [picture, labels, colours],
+  )
+  if (!drawing) return <Box height={HEIGHT} />
+  return (
+    <Picture name="sampling distribution" height={HEIGHT} chart={chart}>
+      <Scatter
+        ref={(made) => {
+          chart.current = (made as Chart | undefined) ?? null
+        }}
+        data={drawing.data}
+        options={drawing.options}
+        role="img"
+        aria-label={description}
+        data-testid="sampling-distribution"
+      />
+    </Picture>
+  )
+})
+
+function heightOf({ points }: SamplingPicture): number {
+  return points.reduce((most, { y }) => Math.max(most, y), 0)
+}
+
+function dataOf(picture: SamplingPicture, colours: Colours) {
+  const top = heightOf(picture)
+  const line = (data: ScatterDataPoint[], colour: string, width: number, dash: number[] = []) => ({
+    data,
+    showLine: true,
+    borderColor: colour,
+    borderWidth: width,
+    borderDash: dash,
+    pointRadius: 0,
+    pointHitRadius: 0,
+  })
+  const upright = (x: number, height: number) => [
+    { x, y: 0 },
+    { x, y: height },
+  ]
+  const { lower, upper } = picture.rejected
+  const limits = [lower, upper].filter((limit) => limit !== undefined)
+  const at = Math.min(picture.max, Math.max(picture.min, picture.statistic))
+  const points =
+    picture.shape === 'bars'
+      ? picture.points.flatMap(({ x, y }) => [
+          { x: x - 0.5, y: 0 },
+          { x: x - 0.5, y },
+          { x: x + 0.5, y },
+          { x: x + 0.5, y: 0 },
+        ])
+      : [...picture.points]
+  return {
+    datasets: [
+      line(points, colours.ink, picture.shape === 'bars' ? 1 : 1.6),
+      ...limits.map((limit) => line(upright(limit, top * LOW_LABEL), colours.rejected, 1.2, [4, 3])),
+      line(upright(at, top * HIGH_LABEL), colours.ink, 2),
+    ],
+  }
+}
+
+function optionsOf(
+  picture: SamplingPicture,
+  labels: SamplingLabels,
+  colours: Colours,
+): ChartOptions<'scatter'> {
+  const top = heightOf(picture)
+  const half = picture.shape === 'bars' ? 0.5 : 0
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    events: [],
+    scales: {
+      x: {
+        type: 'linear',
+        min: picture.min - half,
+        max: picture.max + half,
+        border: { color: colours.ink },
+        grid: { display: false },
+        ticks: {
+          color: colours.quiet,
+          font: { family: '"IBM Plex Mono", monospace', size: 11 },
+          maxTicksLimit: 7,
+          includeBounds: false,
+          maxRotation: 0,
+          callback: (value, _, ticks) => {
+            const words = axisWords(Number(value), ticks, '')
+            return picture.estimateAt ? [words, labels.estimate(Number(value))] : words
+          },
+        },
+      },
+      y: { type: 'linear', min: 0, max: top * HEADROOM, display: false },
+    },
+    plugins: {
+      sampling: { picture, colours },
+      labels: { background: colours.surface, labels: labelsOf(picture, labels, colours) },
+    },
+  }
+}
+
+function labelsOf(picture: SamplingPicture, words: SamplingLabels, colours: Colours): readonly ChartLabel[] {
+  const top = heightOf(picture)
+  const { statistic, min, max } = picture
+  const { lower, upper } = picture.rejected
+  const arrow = statistic < min ? '← ' : ''
+  const beyond = statistic > max ? ' →' : ''
+  return [
+    ...(lower === undefined
+      ? []
+      : [
+          {
+            text: words.critical(lower),
+            x: lower,
+            y: top * LOW_LABEL,
+            side: 'left' as const,
+            colour: colours.rejected,
+          },
+        ]),
+    ...(upper === undefined
+      ? []
+      : [
+          {
+            text: words.critical(upper),
+            x: upper,
+            y: top * LOW_LABEL,
+            side: 'right' as const,
+            colour: colours.rejected,
+          },
+        ]),
+    {
+      text: `${arrow}${words.statistic}${beyond}`,
+      x: Math.min(max, Math.max(min, statistic)),
+      y: top * HIGH_LABEL,
+      side: statistic < (min + max) / 2 ? ('right' as const) : ('left' as const),
+      colour: colours.ink,
+    },
+  ]
+}

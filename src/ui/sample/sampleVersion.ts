@@ -1,0 +1,41 @@
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { linesOf } from '../saving/linesOf'
+import type { VersionLine } from '../saving/versions'
+
+const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
+  name: 'Name of the sample',
+  kind: 'How it is given',
+  readings: 'Readings',
+  decimalMark: 'Decimal mark',
+  columns: 'Columns',
+  setAside: 'Set aside',
+  sampleSize: 'Number of readings',
+  mean: 'Mean',
+  spread: 'Spread',
+  spreadIs: 'Kind of spread',
+  count: 'Count',
+  drawnHow: 'How it was drawn',
+  drawnAtRandom: 'Drawn at random',
+  takenIndependently: 'Taken independently',
+  drawnWhen: 'When it was drawn',
+  drawnWhere: 'Where it was drawn',
+  drawnBy: 'Who drew it',
+  lot: 'Lot',
+  lotSize: 'Size of the lot',
+  instrument: 'Instrument',
+  resolution: 'Resolution',
+  calibratedOn: 'Calibrated on',
+}
+
+/** A sample in words, a line a field. */
+export function sampleVersion(draft: SampleDraft): readonly VersionLine[] {
+  return linesOf(draft, NAMES, {
+    columns: (columns) =>
+      columns
+        .map(({ name, label, unit, codes }) =>
+          [name, label, unit, codes.replaceAll('\n', '; ')].filter(Boolean).join(', '),
+        )
+        .join(' | '),
+    setAside: (rows) => rows.map(({ row, reason, by }) => `row ${row + 1}, ${by}: ${reason}`).join(' | '),
+  })
+}

@@ -1,0 +1,65 @@
+'use client'
+
+import { proxy, wrap } from 'comlink'
+import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
+import type { Examined } from '@/core/crossexamination/question'
+import type { Examiner } from '@/workers/examiner'
+import { type Checked, useWorkbench } from './WorkbenchProvider'
+
+/** After a change, in milliseconds: nobody reads what changes with every key. */
+const PAUSE_MS = 250
+
+export type Examination = Readonly<{
+  answers: readonly Examined[]
+  /** How many questions there are; 0 until they are known. */
+  of: number
+  isDone: boolean
+  /** Why it ended before its time. */
+  failure?: string
+}>
+
+const NOTHING: Examination = { answers: [], of: 0, isDone: false }
+const Context = createContext<Examination>(NOTHING)
+
+/** Cross-examines the finding as it stands, in a worker of its own that ends when something changes. */
+export function ExaminationProvider({ children }: Readonly<{ children: ReactNode }>) {
+  return <Context value={useExaminationOf()}>{children}</Context>
+}
+
+export const useExamination = (): Examination => useContext(Context)
+
+function useExaminationOf(): Examination {
+  const { checked, isStale, evidence } = useWorkbench()
+  const current = isStale ? undefined : checked
+  const { withSetAside } = evidence
+  const [known, setKnown] = useState<Examination & Readonly<{ to: Checked | undefined }>>({
+    ...NOTHING,
+    to: undefined,
+  })
+  useEffect(() => {
+    if (!current) return
+    let worker: Worker | undefined
+    const timer = setTimeout(() => {
+      worker = new Worker(new URL('../../workers/examiner.ts', import.meta.url), { type: 'module' })
+      const add = (answer: Examined, of: number) =>
+        setKnown((seen) => {
+          const answers = seen.to === current ? [...seen.answers, answer] : [answer]
+          return { to: current, answers, of, isDone: answers.length === of }
+        })
+      wrap<Examiner>(worker)
+        .examine({ ...current, withSetAside }, proxy(add))
+        .catch((error: unknown) =>
+          setKnown({
+            ...NOTHING,
+            to: current,
+            failure: error instanceof Error ? error.message : String(error),
+          }),
+        )
+    }, PAUSE_MS)
+    return () => {
+      clearTimeout(timer)
+      worker?.terminate()
+    }
+  }, [current, withSetAside])
+  return known.to === current && current ? known : NOTHING
+}

@@ -1,0 +1,74 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import type { CheckResult } from '@/core/check/result'
+import { STATISTIC } from '@/core/wording/methodWords'
+import { wayWords } from '@/core/wording/waysWords'
+import { useFormats } from './useFormats'
+
+const List = chakra('ul', {
+  base: {
+    '& > li': {
+      display: 'flex',
+      justifyContent: 'space-between',
+      gap: '12px',
+      paddingBlock: '2px',
+      alignItems: 'baseline',
+    },
+    '&[data-beside]': {
+      display: 'grid',
+      gridTemplateColumns: { base: '1fr', sm: 'repeat(3, 1fr)' },
+      gap: '0 18px',
+    },
+    '&[data-beside] > li': { flexDirection: 'column', justifyContent: 'start', gap: '2px' },
+  },
+})
+const Verdict = chakra('span', {
+  base: {
+    whiteSpace: 'nowrap',
+    color: 'finding.undecided',
+    '&[data-rejects=true]': { color: 'finding.contradicted' },
+    '&[data-supports=true]': { color: 'finding.supported' },
+  },
+})
+
+/**
+ * The three ways to decide, and whether they agree.
+ *
+ * @param arrangement - under one another, or side by side
+ */
+export function Ways({
+  result,
+  arrangement = 'list',
+}: Readonly<{ result: CheckResult; arrangement?: 'list' | 'beside' }>) {
+  const formats = useFormats()
+  const { hypotheses, test } = result
+  const shown = { ...formats, statistic: STATISTIC[test.method] }
+  const isAgreed = new Set(test.ways.map(({ rejects }) => rejects)).size === 1
+  const count = test.ways.length === 3 ? 'three' : 'two'
+  return (
+    <Box borderTop="1px solid" borderColor="rule" marginTop="10px" paddingTop="10px">
+      <List
+        aria-label={arrangement === 'list' ? 'Three ways to decide' : 'The ways side by side'}
+        data-beside={arrangement === 'beside' ? '' : undefined}
+      >
+        {test.ways.map((way) => (
+          <li key={way.way}>
+            <span>{wayWords(way, hypotheses, shown)}</span>
+            <Verdict
+              data-rejects={way.rejects}
+              data-supports={way.rejects && result.finding.outcome === 'supported'}
+            >
+              {way.rejects ? 'rejects H₀' : 'does not reject'}
+            </Verdict>
+          </li>
+        ))}
+      </List>
+      <Box color={isAgreed ? 'quiet' : 'finding.contradicted'} marginTop="4px">
+        {isAgreed
+          ? `All ${count} ways agree.`
+          : `The ${count} ways do not agree: the figures lie on the very edge of what a double can tell apart.`}
+      </Box>
+    </Box>
+  )
+}

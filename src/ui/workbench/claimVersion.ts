@@ -1,0 +1,46 @@
+import type { ClaimDraft } from '@/core/claim/draft'
+import type { KeptRows } from '@/core/sample/rowCondition'
+import { wordsOf } from '@/intake/rowCondition'
+import { linesOf } from '../saving/linesOf'
+import type { VersionLine } from '../saving/versions'
+
+const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
+  source: 'Where it stands',
+  wording: 'Wording',
+  parameter: 'Parameter',
+  quantity: 'Quantity',
+  relation: 'Relation',
+  claimedValue: 'Claimed value',
+  toleranceBelow: 'Tolerance below',
+  toleranceAbove: 'Tolerance above',
+  unit: 'Unit',
+  burden: 'Burden',
+  significanceLevel: 'Significance level',
+  confidenceLevel: 'Confidence level',
+  knownStandardDeviation: 'Known standard deviation',
+  method: 'Method',
+  interval: 'Interval',
+  intervalSides: 'Ends of the interval',
+  continuityCorrection: 'Continuity correction',
+  twoSidedRule: 'Two-sided rule',
+  midP: 'Mid-p',
+  decimals: 'Decimals',
+  decimalMark: 'Decimal mark',
+  sampleId: 'Sample',
+  column: 'Column of the readings',
+  kept: 'Rows kept',
+  counted: 'Rows that count',
+  secondSampleId: 'Sample of the second source',
+  secondColumn: 'Column of the second source',
+  secondKept: 'Rows kept of the second source',
+  remarks: 'Remarks',
+}
+
+/** A claim in words, a line a field. */
+export function claimVersion(draft: ClaimDraft): readonly VersionLine[] {
+  return linesOf(draft, NAMES, { kept: rows, counted: rows, secondKept: rows })
+}
+
+function rows(kept: KeptRows): string {
+  return kept.map((list) => list.map(wordsOf).join(' and ')).join(' or ')
+}
