@@ -103,7 +103,7 @@ async function readWhole(whole: Uint8Array, question: SheetImport): Promise<Outc
   }
   return readSheet({
     source: () => piecesOf(bytes, signal),
-    format: question.format ?? guessFormat(bytes),
+    format: question.format ?? guessFormat(bytes, isWorkbook(whole) ? ',' : undefined),
     missingWords,
     onProgress: (rows, read) => onProgress?.(rows, Math.min(1, read / bytes.length)),
   })

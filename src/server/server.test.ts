@@ -211,16 +211,25 @@ test('the words of a case are stored as typed', async () => {
   expect(await readCase(caseId)).toMatchObject(words)
 })
 
-test('the demo fills an empty database once, with a contradicted claim', async () => {
+test('the demo fills an empty database once, with a claim for each parameter and findings of every outcome', async () => {
   const empty = await openMemoryDatabase()
   await fillWithDemo(empty)
   await fillWithDemo(empty)
   const cases = await empty.query.cases.findMany({ with: { claims: true } })
-  expect(cases.map(({ reference, claims }) => [reference, claims[0]?.outcome])).toEqual([
-    ['WH-014', 'contradicted'],
-    ['WH-017', 'contradicted'],
-    ['WH-021', 'not-contradicted'],
-    ['WH-026', 'not-contradicted'],
+  const findings = cases.flatMap(({ reference, claims }) =>
+    claims.map(({ parameter, outcome }) => [reference, parameter, outcome]),
+  )
+  expect(findings).toEqual([
+    ['WH-014', 'mean', 'contradicted'],
+    ['WH-014', 'variance-ratio', 'not-contradicted'],
+    ['WH-017', 'mean', 'contradicted'],
+    ['WH-017', 'proportion', 'not-contradicted'],
+    ['WH-021', 'mean', 'not-contradicted'],
+    ['WH-021', 'standard-deviation', 'not-contradicted'],
+    ['WH-026', 'mean', 'not-contradicted'],
+    ['WH-026', 'variance', 'not-contradicted'],
+    ['WH-030', 'mean', 'supported'],
+    ['WH-030', 'median', 'not-supported'],
   ])
   await empty.$client.close()
 })

@@ -67,7 +67,7 @@ const sheets = {
     const opened = await sourceOf(file, beginning, choice.workbookSheet)
     if (!opened.ok) return opened
     const { head, source, sheets: names, sheet, problem } = opened.value
-    const format = choice.format ?? guessFormat(head)
+    const format = choice.format ?? guessFormat(head, isWorkbook(beginning) ? ',' : undefined)
     const read = problem ? failure(problem) : await readSheet({ source, format, mostRows: PREVIEWED_ROWS })
     const view = read.ok ? success(viewOf(read.value)) : read
     return success({ format, doubts: doubtsOf(format, head), view, sheets: names, sheet })

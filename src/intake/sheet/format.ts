@@ -28,11 +28,12 @@ const MOST_LINES = 200
  * that its bytes fit, the decimal mark of its numbers, and a header where the first row has no number and the second has.
  *
  * @param beginning - the first bytes of the file
+ * @param known - the separator, where it is known: the sheet of a workbook has commas, whatever its texts hold
  */
-export function guessFormat(beginning: Uint8Array): SheetFormat {
+export function guessFormat(beginning: Uint8Array, known?: Separator): SheetFormat {
   const encoding = isUtf8(beginning.subarray(0, GUESSED_FROM)) ? 'utf-8' : 'windows-1252'
   const lines = firstLines(beginning, encoding)
-  const separator = guessSeparator(lines)
+  const separator = known ?? guessSeparator(lines)
   const rows = lines.map((line) => cellsOf(line, separator))
   const cells = rows.flat()
   return {

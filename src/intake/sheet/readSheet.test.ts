@@ -294,3 +294,9 @@ test('a sheet is looked at by its first rows', async () => {
   const sheet = await readSheet({ source, format: PLAIN, mostRows: 3 })
   expect(sheet.ok && sheet.value.rowCount).toBe(4)
 })
+
+test('a separator that is known is not guessed, whatever the texts hold', () => {
+  const bytes = new TextEncoder().encode('a|b|c,1\nd|e|f,2\n')
+  expect(guessFormat(bytes).separator).toBe('|')
+  expect(guessFormat(bytes, ',').separator).toBe(',')
+})

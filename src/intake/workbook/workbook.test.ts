@@ -38,6 +38,7 @@ async function rowsOf(bytes: Uint8Array, sheet?: string): Promise<readonly (read
   const read = await readWorkbook(bytes, sheet)
   if (!read.ok || !read.value.csv.ok) throw new Error('a problem where rows were expected')
   return Papa.parse<string[]>(new TextDecoder().decode(read.value.csv.value), {
+    delimiter: ',',
     skipEmptyLines: false,
   }).data.slice(0, -1)
 }

@@ -26,8 +26,9 @@ export async function fillWithDemo(database: Database): Promise<void> {
       await insertCase(transaction, { id: caseId, ...words, createdAt: at, updatedAt: at })
       const ids: string[] = []
       for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, at))
-      for (const { sample, ...claim } of claims) {
-        const draft = { ...claim, sampleId: ids[sample]! }
+      for (const { sample, second, ...claim } of claims) {
+        const secondSampleId = second === undefined ? null : ids[second]!
+        const draft = { ...claim, sampleId: ids[sample]!, secondSampleId }
         const outcome = await outcomeOf(transaction, draft)
         await insertClaim(transaction, { id: newIdentifier(), caseId, draft, outcome, now: at })
       }

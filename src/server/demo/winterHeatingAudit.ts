@@ -19,8 +19,8 @@ export type DemoCase = Readonly<{
   subject: string
   party: string
   samples: readonly DemoSample[]
-  /** Each with the place of its sample among those of the case. */
-  claims: readonly (ClaimWithoutSample & Readonly<{ sample: number }>)[]
+  /** Each with the place of its sample among those of the case, and of that of the second source. */
+  claims: readonly (ClaimWithoutSample & Readonly<{ sample: number; second?: number }>)[]
 }>
 
 /** Net masses of 24 sacks in kg, as weighed; the eighteenth is odd. */
@@ -33,6 +33,20 @@ const SACK_MASSES = [
 const ROOM_TEMPERATURES = [
   21.2, 20.7, 21.4, 20.9, 21.1, 21.6, 20.6, 21, 21.3, 20.8, 21.5, 20.5, 21.1, 21.2, 20.9, 21.3,
 ]
+
+/** Net masses of sacks in kg from two bagging lines, fifteen of each, in the order in which they were filled. */
+const BAGGING_LINES = {
+  1: [15.02, 14.97, 15.08, 14.93, 15.05, 15.11, 14.89, 15.01, 14.98, 15.07, 14.95, 15.03, 14.91, 15.06, 15],
+  2: [15.01, 14.94, 15.05, 14.99, 15.1, 14.96, 15.03, 14.92, 15.02, 15.07, 14.98, 15, 14.95, 15.04, 14.97],
+} as const
+
+/** Burning times in hours of twenty fillings of a stove. */
+const BURNING_TIMES = [
+  6.2, 5.9, 6.4, 6.1, 5.7, 6.3, 6, 6.6, 5.8, 6.2, 6.1, 5.9, 6.5, 5.6, 6.3, 6.1, 5.8, 6.2, 6, 6.4,
+]
+
+/** Noise of a stove's fan in dB, of nine rooms. */
+const FAN_NOISE = [41.2, 40.8, 41.6, 41.1, 41.9, 40.7, 41.4, 41.3, 41]
 
 /** The winter heating audit of the Skerrow Fair Measures Office. The office, the island and the firms are invented. */
 export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
@@ -56,6 +70,24 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         resolution: '0.01 kg',
         calibratedOn: '2025-12-02',
       },
+      {
+        name: 'Both bagging lines, one shift',
+        readings: (['1', '2'] as const)
+          .flatMap((line) => BAGGING_LINES[line].map((mass) => `${mass.toFixed(2)}\t${line}`))
+          .join('\n'),
+        columns: [
+          { ...columnNamed('mass', 'number'), label: 'Net mass of a sack', unit: 'kg' },
+          { ...columnNamed('line', 'number'), label: 'Bagging line', codes: '1 = old line\n2 = new line' },
+        ],
+        drawnHow: 'every twentieth sack of the shift',
+        drawnAtRandom: 'random',
+        takenIndependently: 'independent',
+        drawnWhen: '2026-01-15',
+        drawnBy: 'inspector on duty',
+        instrument: 'bench scale 3',
+        resolution: '0.01 kg',
+        calibratedOn: '2025-12-02',
+      },
     ],
     claims: [
       {
@@ -67,6 +99,21 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         relation: 'at-least',
         claimedValue: '15',
         unit: 'kg',
+      },
+      {
+        ...EMPTY_CLAIM,
+        sample: 1,
+        source: 'contract',
+        wording: 'the new line fills just as evenly',
+        parameter: 'variance-ratio',
+        quantity: 'net mass',
+        relation: 'equal-to',
+        claimedValue: '1',
+        unit: 'kg',
+        column: 'mass',
+        kept: [[{ column: 'line', relation: 'is', value: '1', upTo: '' }]],
+        secondColumn: 'mass',
+        secondKept: [[{ column: 'line', relation: 'is', value: '2', upTo: '' }]],
       },
     ],
   },
@@ -114,6 +161,16 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         column: 'hours',
         kept: [[{ column: 'depot', relation: 'is', value: '7', upTo: '' }]],
       },
+      {
+        ...EMPTY_CLAIM,
+        sample: 1,
+        source: 'advertisement',
+        wording: '95 of 100 deliveries arrive within two days',
+        parameter: 'proportion',
+        quantity: 'deliveries within two days',
+        relation: 'at-least',
+        claimedValue: '95 %',
+      },
     ],
   },
   {
@@ -143,6 +200,17 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         claimedValue: '21',
         unit: '°C',
       },
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'data sheet',
+        wording: 'vary by no more than 0.30 °C',
+        parameter: 'standard-deviation',
+        quantity: 'room temperature',
+        relation: 'at-most',
+        claimedValue: '0.30',
+        unit: '°C',
+      },
     ],
   },
   {
@@ -170,6 +238,66 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         relation: 'at-most',
         claimedValue: '8',
         unit: '%',
+      },
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'contract',
+        wording: 'variance of the moisture at most 0.64',
+        parameter: 'variance',
+        quantity: 'moisture',
+        relation: 'at-most',
+        claimedValue: '0.64',
+        unit: '%',
+      },
+    ],
+  },
+  {
+    reference: 'WH-030',
+    subject: 'Hearthling stove',
+    party: 'Skerrow Stoveworks',
+    samples: [
+      {
+        name: 'Noise of the fan, nine rooms',
+        readings: FAN_NOISE.map((one) => one.toFixed(1)).join('\n'),
+        columns: [{ ...columnNamed('noise', 'number'), label: 'Noise of the fan at 1 m', unit: 'dB' }],
+        drawnAtRandom: 'random',
+        takenIndependently: 'independent',
+        lotSize: '400',
+        instrument: 'sound level meter',
+        resolution: '0.1 dB',
+      },
+      {
+        name: 'Burning times, twenty fillings',
+        readings: BURNING_TIMES.map((one) => one.toFixed(1)).join('\n'),
+        columns: [{ ...columnNamed('time', 'number'), label: 'Burning time of a filling', unit: 'h' }],
+        drawnAtRandom: 'random',
+        takenIndependently: 'independent',
+        instrument: 'clock',
+      },
+    ],
+    claims: [
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'advertisement',
+        wording: 'quieter than 42 dB',
+        quantity: 'noise of the fan',
+        relation: 'less-than',
+        claimedValue: '42',
+        unit: 'dB',
+        knownStandardDeviation: '0.4',
+      },
+      {
+        ...EMPTY_CLAIM,
+        sample: 1,
+        source: 'leaflet',
+        wording: 'half of all fillings burn longer than 6 h',
+        parameter: 'median',
+        quantity: 'burning time',
+        relation: 'more-than',
+        claimedValue: '6',
+        unit: 'h',
       },
     ],
   },
