@@ -16,7 +16,8 @@ const MOST_FROM_READINGS = 300
 
 /** Would the finding stand if each single reading were left out in turn? */
 export function leaveOneOut({ document, result }: Examination): Question {
-  const shared = { key: 'leave one out', group: 'readings', words: crossWords.eachLeftOut() } as const
+  const words = crossWords.eachLeftOut(document.evidence.kind === 'count' ? 'unit' : 'reading')
+  const shared = { key: 'leave one out', group: 'readings', words } as const
   const ask = (): Examined => {
     const { changes, untried } = changesOf(document, result.test.method)
     if (changes.length === 0) return { ...shared, note: crossWords.readingsNeeded() }

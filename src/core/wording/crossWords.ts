@@ -46,7 +46,7 @@ export const crossWords = {
     const many = indexes.length > MOST_NAMED ? sourceWords(list.of) : ''
     return `${listed(names, indexes.length)}${many}, ${how}, were left out`
   },
-  eachLeftOut: () => 'each single reading were left out in turn',
+  eachLeftOut: (unit: 'reading' | 'unit') => `each single ${unit} were left out in turn`,
   burden: (burden: Burden) =>
     burden === 'challenge' ? 'the claim stood unless contradicted' : 'the claim had to be shown',
   level: (level: number) => `the significance level were ${formatFull(level)} (${formatPercent(level)})`,

@@ -57,6 +57,7 @@ function escaped(text: string): string {
     .replace(/\\/g, '')
     .replace(/[{}%$#&_]/g, '\\$&')
     .replace(/[~^]/g, ' ')
+    .replaceAll('\u202f', '\\,')
 }
 
 /** Which kind of test the alternative asks for. */

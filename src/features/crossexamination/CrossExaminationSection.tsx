@@ -1,11 +1,12 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { IntervalFigures } from '@/core/check/result'
 import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
 import { intervalWords } from '@/core/wording/claimLineWords'
 import { standingWords } from '@/core/wording/crossWords'
-import { formatFull, formatFullPValue, formatPValue } from '@/core/wording/figures'
+import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
@@ -13,6 +14,7 @@ import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { type Examination, useExamination } from '@/ui/workbench/ExaminationProvider'
 import { useFormats } from '@/ui/workbench/useFormats'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 const Head = chakra('th', {
   base: {
@@ -21,6 +23,7 @@ const Head = chakra('th', {
     color: 'quiet',
     padding: '4px 14px 4px 0',
     verticalAlign: 'bottom',
+    whiteSpace: 'nowrap',
   },
 })
 const Cell = chakra('td', { base: { padding: '6px 14px 6px 0', verticalAlign: 'top' } })
@@ -83,7 +86,7 @@ function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
 }
 
 function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
-  const { display, inUnit, inFull } = useFormats()
+  const { inUnit, inFull } = useFormats()
   const { words, note, outcome, stands, interval, figure, key } = answer
   const hasP = answer.pValue !== undefined || answer.logPValue !== undefined
   return (
@@ -120,11 +123,21 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
           <Figure name="p-value" shown={formatPValue(answer.pValue, 0.05)} full={formatFullPValue(answer)} />
         )}
       </Cell>
-      <Cell>
-        <chakra.span fontFamily="mono" fontSize="13px">
-          {interval && intervalWords(interval, display).replace(' interval', '')}
-        </chakra.span>
-      </Cell>
+      <Cell>{interval && <Interval interval={interval} />}</Cell>
     </Row>
+  )
+}
+
+/** With its level where that is another one than the finding's. */
+function Interval({ interval }: Readonly<{ interval: IntervalFigures }>) {
+  const { checked } = useWorkbench()
+  const { display } = useFormats()
+  const named = formatPercent(interval.level)
+  const [, ends = ''] = intervalWords(interval, display).split(/(?:interval|bound) /)
+  return (
+    <chakra.span fontFamily="mono" fontSize="13px" whiteSpace="nowrap">
+      {ends}
+      {interval.level !== checked?.result.interval?.level && <Box color="quiet">at {named}</Box>}
+    </chakra.span>
   )
 }

@@ -84,7 +84,7 @@ export function CountField() {
       {count?.ok && (
         <Box as="span" color="quiet">
           {' '}
-          {count.value.successes} of {count.value.n}, a share of{' '}
+          {draft.count.includes('%') && `${count.value.successes} of ${count.value.n}, `}a share of{' '}
           {withUnit(shortly((100 * count.value.successes) / count.value.n), '%')}
         </Box>
       )}

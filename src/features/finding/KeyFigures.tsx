@@ -2,8 +2,8 @@
 
 import type { CheckResult, SpreadFigures } from '@/core/check/result'
 import { type Display, shownValue } from '@/core/wording/display'
-import { formatCount, formatFull, withUnit } from '@/core/wording/figures'
-import { formatNumber } from '@/core/wording/figures'
+import { unitOf } from '@/core/wording/claimWords'
+import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '@/core/wording/figures'
 import { Figure } from '@/ui/figures/Figure'
 import { type FigureRow, FigureTable } from '@/ui/figures/FigureTable'
 import { type Formats, useFormats } from '@/ui/workbench/useFormats'
@@ -11,20 +11,31 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 /** The figures that a finding is read with: those that mean something for its parameter. */
 export function KeyFigures({ result }: Readonly<{ result: CheckResult }>) {
-  const { draft } = useWorkbench()
-  const formats = useFormats()
-  return <FigureTable label="Key figures" rows={rowsOf(result, formats, draft.unit)} />
+  const { draft, reading } = useWorkbench()
+  const shown = { formats: useFormats(), unit: draft.unit, chosen: reading.decimals }
+  return <FigureTable label="Key figures" rows={rowsOf(result, shown)} />
 }
 
-function rowsOf(result: CheckResult, formats: Formats, unit: string): readonly FigureRow[] {
+type Shown = Readonly<{
+  formats: Formats
+  /** Of the readings. */
+  unit: string
+  /** Decimals chosen for the claim. */
+  chosen: number | undefined
+}>
+
+function rowsOf(result: CheckResult, { formats, unit, chosen }: Shown): readonly FigureRow[] {
   const { sample, effectSize, estimate } = result
   const { display, inUnit, plain } = formats
   const inReadings: Display = { scale: 1, unit: unit || undefined, decimals: display.decimals }
   const reading = (value: number) => shownValue(value, inReadings)
-  const squared = (value: number) =>
+  /** The spread of one source, to the digits that its own error leaves. */
+  const spread = (n: number) => (value: number) =>
+    shownValue(value, { ...inReadings, decimals: chosen ?? decimalsFor(value / Math.sqrt(2 * n)) })
+  const squared = (n: number) => (value: number) =>
     withUnit(
-      formatNumber(value, display.decimals + 1),
-      unit && (/^\p{L}+$/u.test(unit) ? `${unit}²` : `(${unit})²`),
+      formatNumber(value, chosen ?? decimalsFor(value * Math.sqrt(2 / n))),
+      unitOf({ parameter: 'variance', unit }),
     )
   const row = (
     name: string,
@@ -38,8 +49,8 @@ function rowsOf(result: CheckResult, formats: Formats, unit: string): readonly F
     figures
       ? [
           ...row(`Readings, ${which}`, figures.n, formatCount),
-          ...row(`Standard deviation, ${which}`, figures.standardDeviation, reading),
-          ...row(`Variance, ${which}`, figures.variance, squared),
+          ...row(`Standard deviation, ${which}`, figures.standardDeviation, spread(figures.n)),
+          ...row(`Variance, ${which}`, figures.variance, squared(figures.n)),
         ]
       : []
   const isSpread = estimate.parameter === 'standard-deviation' || estimate.parameter === 'variance'
@@ -56,7 +67,7 @@ function rowsOf(result: CheckResult, formats: Formats, unit: string): readonly F
     ...row('Mean', sample.mean, reading),
     ...(estimate.parameter === 'median' ? row('Median', sample.median, reading) : []),
     ...row('Standard deviation', sample.standardDeviation, reading),
-    ...(isSpread ? row('Variance', sample.variance, squared) : []),
+    ...(isSpread ? row('Variance', sample.variance, squared(sample.n)) : []),
     ...row('Standard error', sample.standardError, sample.share === undefined ? reading : inUnit),
     ...row('Effect size (Hedges’ g)', effectSize?.hedgesG, plain),
     ...row('Effect size (Cohen’s h)', effectSize?.cohenH, plain),

@@ -24,7 +24,8 @@ export function SamplingFigure(props: Readonly<{ document: CheckDocument; result
   const place = isRange && limit === 'upper' ? 1 : 0
   const picture = useMemo(() => samplingPicture(document, result, place), [document, result, place])
   const letter = STATISTIC[result.test.method]
-  const shown = (value: number) => (picture?.shape === 'bars' ? String(value) : plain(value))
+  const isCount = picture?.shape === 'bars' || result.test.method === 'signed-rank'
+  const shown = (value: number) => (isCount && Number.isInteger(value) ? String(value) : plain(value))
   const labels: SamplingLabels = {
     statistic: `${letter} = ${picture ? shown(picture.statistic) : ''}`,
     critical: (value) => `critical ${shown(value)}`,

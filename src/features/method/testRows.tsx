@@ -16,7 +16,8 @@ export function testRows({ test, interval, estimate }: CheckResult, formats: For
     figure: <Figure name={name} shown={format(value)} full={formatFull(value)} />,
   })
   /** Counts are shown as they are. */
-  const statistic = (value: number) => (isCount(test) ? String(value) : plain(value))
+  const statistic = (value: number) =>
+    isCount(test) && Number.isInteger(value) ? String(value) : plain(value)
   const parts = test.parts ?? []
   const limit = (index: number) =>
     test.criticalValues.length === 1 ? '' : index === 0 ? ', lower' : ', upper'

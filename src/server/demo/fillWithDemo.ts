@@ -10,7 +10,8 @@ import { addSample } from '../addSample'
 import { newIdentifier } from '../identifier'
 import { storeSheet } from '../importSheet'
 import { outcomeOf } from '../outcomeOf'
-import { type DemoSample, WINTER_HEATING_AUDIT } from './winterHeatingAudit'
+import type { DemoSample } from './demoCase'
+import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
 const OFFICER = 'inspector on duty'
 

@@ -1,52 +1,9 @@
 import 'server-only'
-import { type ClaimWithoutSample, EMPTY_CLAIM } from '@/core/claim/draft'
-import { columnNamed, type SampleDraft } from '@/core/sample/sampleDraft'
+import { EMPTY_CLAIM } from '@/core/claim/draft'
+import { columnNamed } from '@/core/sample/sampleDraft'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
-
-/** What is known of a sample, and the file that holds its sheet, where there is one. */
-export type DemoSample = Partial<SampleDraft> &
-  Readonly<{
-    file?: Readonly<{
-      name: string
-      bytes: () => Uint8Array
-      labels: Readonly<Record<string, Partial<Words>>>
-    }>
-  }>
-type Words = Readonly<{ label: string; unit: string; codes: string }>
-
-export type DemoCase = Readonly<{
-  reference: string
-  subject: string
-  party: string
-  samples: readonly DemoSample[]
-  /** Each with the place of its sample among those of the case, and of that of the second source. */
-  claims: readonly (ClaimWithoutSample & Readonly<{ sample: number; second?: number }>)[]
-}>
-
-/** Net masses of 24 sacks in kg, as weighed; the eighteenth is odd. */
-const SACK_MASSES = [
-  15.06, 15.03, 15.02, 14.92, 14.87, 14.95, 14.97, 14.99, 14.9, 14.87, 14.92, 14.95, 14.99, 14.9, 15.02,
-  15.04, 14.92, 14.52, 14.93, 14.92, 14.94, 14.96, 14.92, 14.79,
-]
-
-/** Room temperatures in °C that sixteen thermostats held, all set to 21 °C. */
-const ROOM_TEMPERATURES = [
-  21.2, 20.7, 21.4, 20.9, 21.1, 21.6, 20.6, 21, 21.3, 20.8, 21.5, 20.5, 21.1, 21.2, 20.9, 21.3,
-]
-
-/** Net masses of sacks in kg from two bagging lines, fifteen of each, in the order in which they were filled. */
-const BAGGING_LINES = {
-  1: [15.02, 14.97, 15.08, 14.93, 15.05, 15.11, 14.89, 15.01, 14.98, 15.07, 14.95, 15.03, 14.91, 15.06, 15],
-  2: [15.01, 14.94, 15.05, 14.99, 15.1, 14.96, 15.03, 14.92, 15.02, 15.07, 14.98, 15, 14.95, 15.04, 14.97],
-} as const
-
-/** Burning times in hours of twenty fillings of a stove. */
-const BURNING_TIMES = [
-  6.2, 5.9, 6.4, 6.1, 5.7, 6.3, 6, 6.6, 5.8, 6.2, 6.1, 5.9, 6.5, 5.6, 6.3, 6.1, 5.8, 6.2, 6, 6.4,
-]
-
-/** Noise of a stove's fan in dB, of nine rooms. */
-const FAN_NOISE = [41.2, 40.8, 41.6, 41.1, 41.9, 40.7, 41.4, 41.3, 41]
+import type { DemoCase } from './demoCase'
+import { SACK_MASSES, ROOM_TEMPERATURES, BAGGING_LINES, BURNING_TIMES, FAN_NOISE } from './readings'
 
 /** The winter heating audit of the Skerrow Fair Measures Office. The office, the island and the firms are invented. */
 export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [

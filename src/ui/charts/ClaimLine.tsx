@@ -55,7 +55,7 @@ export const ClaimLine = memo(function ClaimLine({
   if (!drawing || !options) return <Box height={height} />
   return (
     <>
-      <Picture name="claim line" height={height} chart={chart}>
+      <Picture name="claim line" height={height} chart={chart} ground="surface">
         <Scatter
           ref={(made) => {
             chart.current = (made as Chart | undefined) ?? null

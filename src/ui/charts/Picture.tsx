@@ -37,13 +37,21 @@ const Word = chakra('button', {
  * A chart with what takes it out: copied as a picture, or saved as PNG or SVG.
  *
  * @param name - of the files, and of the picture in words
+ * @param ground - the colour that it stands on
  */
 export function Picture({
   name,
   height,
   chart,
+  ground = 'page',
   children,
-}: Readonly<{ name: string; height: string; chart: RefObject<Chart | null>; children: ReactNode }>) {
+}: Readonly<{
+  name: string
+  height: string
+  ground?: 'page' | 'surface'
+  chart: RefObject<Chart | null>
+  children: ReactNode
+}>) {
   const colours = useColours()
   const [said, setSaid] = useState('')
   const say = (words: string) => {
@@ -51,7 +59,7 @@ export function Picture({
     setTimeout(() => setSaid(''), SAID_MS)
   }
   const file = name.replaceAll(' ', '-')
-  const png = () => pngOf(chart.current!, colours?.surface ?? 'white')
+  const png = () => pngOf(chart.current!, colours?.[ground] ?? 'white')
   const copy = async () => {
     try {
       await navigator.clipboard.write([new ClipboardItem({ 'image/png': png() })])

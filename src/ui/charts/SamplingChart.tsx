@@ -23,9 +23,8 @@ Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelP
 
 const HEIGHT = '236px'
 /** Above the curve, as a part of its height: room for the labels. */
-const HEADROOM = 1.28
-const LOW_LABEL = 1.1
-const HIGH_LABEL = 1.24
+const HEADROOM = 1.38
+const LABELS = { lower: 1.08, upper: 1.2, statistic: 1.32 } as const
 
 export type SamplingLabels = Readonly<{
   statistic: string
@@ -102,8 +101,15 @@ function dataOf(picture: SamplingPicture, colours: Colours) {
   return {
     datasets: [
       line(points, colours.ink, picture.shape === 'bars' ? 1 : 1.6),
-      ...limits.map((limit) => line(upright(limit, top * LOW_LABEL), colours.rejected, 1.2, [4, 3])),
-      line(upright(at, top * HIGH_LABEL), colours.ink, 2),
+      ...limits.map((limit) =>
+        line(
+          upright(limit, top * (limit === lower ? LABELS.lower : upperRow(picture))),
+          colours.rejected,
+          1.2,
+          [4, 3],
+        ),
+      ),
+      line(upright(at, top * LABELS.statistic), colours.ink, 2),
     ],
   }
 }
@@ -142,7 +148,7 @@ function optionsOf(
     },
     plugins: {
       sampling: { picture, colours },
-      labels: { background: colours.surface, labels: labelsOf(picture, labels, colours) },
+      labels: { background: colours.page, labels: labelsOf(picture, labels, colours) },
     },
   }
 }
@@ -160,8 +166,8 @@ function labelsOf(picture: SamplingPicture, words: SamplingLabels, colours: Colo
           {
             text: words.critical(lower),
             x: lower,
-            y: top * LOW_LABEL,
-            side: 'left' as const,
+            y: top * LABELS.lower,
+            side: 'right' as const,
             colour: colours.rejected,
           },
         ]),
@@ -171,17 +177,22 @@ function labelsOf(picture: SamplingPicture, words: SamplingLabels, colours: Colo
           {
             text: words.critical(upper),
             x: upper,
-            y: top * LOW_LABEL,
-            side: 'right' as const,
+            y: top * upperRow(picture),
+            side: 'left' as const,
             colour: colours.rejected,
           },
         ]),
     {
       text: `${arrow}${words.statistic}${beyond}`,
       x: Math.min(max, Math.max(min, statistic)),
-      y: top * HIGH_LABEL,
+      y: top * LABELS.statistic,
       side: statistic < (min + max) / 2 ? ('right' as const) : ('left' as const),
       colour: colours.ink,
     },
   ]
+}
+
+/** Two labels that may be close stand one above the other. */
+function upperRow({ rejected }: SamplingPicture): number {
+  return rejected.lower === undefined ? LABELS.lower : LABELS.upper
 }

@@ -9,6 +9,7 @@ const TOKENS = {
   accent: 'accent',
   brass: 'brass',
   surface: 'surface',
+  page: 'page',
   selection: 'selection',
   rejected: 'finding-contradicted',
 } as const

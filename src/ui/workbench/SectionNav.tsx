@@ -2,6 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
+import { useWorkbench } from './WorkbenchProvider'
 
 export type SectionEntry = Readonly<{ id: string; title: string }>
 
@@ -18,9 +19,15 @@ const Link = chakra('a', {
   },
 })
 
+const Doubts = chakra('b', { base: { marginLeft: '12px', color: 'warning' } })
+
 /** The sections of the workbench; the one being read is marked. */
 export function SectionNav({ sections }: Readonly<{ sections: readonly SectionEntry[] }>) {
   const current = useSectionInView(sections)
+  const { checked } = useWorkbench()
+  const doubts = checked?.result.conditions.filter(
+    ({ state }) => state === 'doubtful' || state === 'not-met',
+  ).length
   return (
     <Box as="nav" aria-label="Sections" position="sticky" top="72px" hideBelow="lg">
       <ol>
@@ -28,6 +35,7 @@ export function SectionNav({ sections }: Readonly<{ sections: readonly SectionEn
           <li key={id}>
             <Link href={`#${id}`} aria-current={id === current ? 'true' : undefined}>
               {index + 1}&ensp;{title}
+              {id === 'conditions' && !!doubts && <Doubts aria-label={`${doubts} in doubt`}>{doubts}</Doubts>}
             </Link>
           </li>
         ))}

@@ -45,7 +45,7 @@ export function Ways({
   const { hypotheses, test } = result
   const shown = { ...formats, statistic: STATISTIC[test.method] }
   const isAgreed = new Set(test.ways.map(({ rejects }) => rejects)).size === 1
-  const count = test.ways.length === 3 ? 'three' : 'two'
+  const all = test.ways.length === 3 ? 'All three' : 'Both'
   return (
     <Box borderTop="1px solid" borderColor="rule" marginTop="10px" paddingTop="10px">
       <List
@@ -66,8 +66,8 @@ export function Ways({
       </List>
       <Box color={isAgreed ? 'quiet' : 'finding.contradicted'} marginTop="4px">
         {isAgreed
-          ? `All ${count} ways agree.`
-          : `The ${count} ways do not agree: the figures lie on the very edge of what a double can tell apart.`}
+          ? `${all} ways agree.`
+          : 'The ways do not agree: the figures lie on the very edge of what a double can tell apart.'}
       </Box>
     </Box>
   )
