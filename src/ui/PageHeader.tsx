@@ -35,8 +35,9 @@ export function PageHeader({
       zIndex="2"
       minHeight="46px"
       paddingInline="24px"
-      gap="14px"
+      gap={{ base: '6px 10px', md: '14px' }}
       align="center"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
       bg="page"
       borderBottom="1px solid"
       borderColor="rule"
@@ -45,7 +46,14 @@ export function PageHeader({
         <BalanceMark mark="supported" height={20} />
         True Weight
       </Brand>
-      <Flex as="nav" aria-label="Where you are" gap="8px" minWidth="0" flex="1">
+      <Flex
+        as="nav"
+        aria-label="Where you are"
+        gap="8px"
+        minWidth="0"
+        flex={{ base: '1 0 100%', md: '1' }}
+        order={{ base: 1, md: 'initial' }}
+      >
         {crumbs.map(({ text, href }, index) => (
           <Fragment key={href ?? text}>
             {index > 0 && (

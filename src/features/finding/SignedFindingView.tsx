@@ -1,3 +1,5 @@
+'use client'
+
 import { Box, Flex } from '@chakra-ui/react'
 import type { CheckDocument } from '@/core/check/request'
 import type { CheckResult } from '@/core/check/result'

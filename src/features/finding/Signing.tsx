@@ -42,7 +42,7 @@ export function Signing({ caseId, claimId, signed }: Place) {
     <Box marginTop="16px" role="group" aria-label="Signature">
       {checked && !isSigned && fingerprint && (
         <SignForm
-          place={{ caseId, claimId }}
+          claimId={claimId}
           fingerprint={fingerprint}
           isStored={saving.state.kind === 'saved'}
           isAgain={latest !== undefined}
@@ -55,12 +55,12 @@ export function Signing({ caseId, claimId, signed }: Place) {
 }
 
 function SignForm({
-  place,
+  claimId,
   fingerprint,
   isStored,
   isAgain,
 }: Readonly<{
-  place: Readonly<{ caseId: string; claimId: string }>
+  claimId: string
   fingerprint: string
   isStored: boolean
   isAgain: boolean
@@ -73,7 +73,7 @@ function SignForm({
   const problemId = useId()
   const submit = async () => {
     setSigning(true)
-    const signed = await sign(place, { signedBy: officer, signedOn: day, inputFingerprint: fingerprint })
+    const signed = await sign(claimId, { signedBy: officer, signedOn: day, inputFingerprint: fingerprint })
     setSigning(false)
     setProblem(signed.ok ? '' : signed.problem.message)
     if (signed.ok) router.refresh()

@@ -3,7 +3,8 @@ import { EMPTY_CLAIM } from '@/core/claim/draft'
 import { columnNamed } from '@/core/sample/sampleDraft'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
 import type { DemoCase } from './demoCase'
-import { SACK_MASSES, ROOM_TEMPERATURES, BAGGING_LINES, BURNING_TIMES, FAN_NOISE } from './readings'
+import { HEARTHLING_STOVE } from './hearthlingStove'
+import { BAGGING_LINES, ROOM_TEMPERATURES, SACK_MASSES } from './readings'
 
 /** The winter heating audit of the Skerrow Fair Measures Office. The office, the island and the firms are invented. */
 export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
@@ -209,53 +210,5 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
       },
     ],
   },
-  {
-    reference: 'WH-030',
-    subject: 'Hearthling stove',
-    party: 'Skerrow Stoveworks',
-    samples: [
-      {
-        name: 'Noise of the fan, nine rooms',
-        readings: FAN_NOISE.map((one) => one.toFixed(1)).join('\n'),
-        columns: [{ ...columnNamed('noise', 'number'), label: 'Noise of the fan at 1 m', unit: 'dB' }],
-        drawnAtRandom: 'random',
-        takenIndependently: 'independent',
-        lotSize: '400',
-        instrument: 'sound level meter',
-        resolution: '0.1 dB',
-      },
-      {
-        name: 'Burning times, twenty fillings',
-        readings: BURNING_TIMES.map((one) => one.toFixed(1)).join('\n'),
-        columns: [{ ...columnNamed('time', 'number'), label: 'Burning time of a filling', unit: 'h' }],
-        drawnAtRandom: 'random',
-        takenIndependently: 'independent',
-        instrument: 'clock',
-      },
-    ],
-    claims: [
-      {
-        ...EMPTY_CLAIM,
-        sample: 0,
-        source: 'advertisement',
-        wording: 'quieter than 42 dB',
-        quantity: 'noise of the fan',
-        relation: 'less-than',
-        claimedValue: '42',
-        unit: 'dB',
-        knownStandardDeviation: '0.4',
-      },
-      {
-        ...EMPTY_CLAIM,
-        sample: 1,
-        source: 'leaflet',
-        wording: 'half of all fillings burn longer than 6 h',
-        parameter: 'median',
-        quantity: 'burning time',
-        relation: 'more-than',
-        claimedValue: '6',
-        unit: 'h',
-      },
-    ],
-  },
+  HEARTHLING_STOVE,
 ]

@@ -72,7 +72,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
   const chart = { pointing: pointed, onChoose: setChosen }
   return (
     <Box marginTop="14px" aria-label="What the readings look like" role="group">
-      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="14px 22px">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }} gap="14px 22px">
         <figure>
           <ReadingsChart
             {...chart}
@@ -124,7 +124,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
           <Caption>Normal quantiles; a normal population lies on the line</Caption>
         </figure>
       </Grid>
-      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4px 32px" marginTop="10px">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }} gap="4px 32px" marginTop="10px">
         <FigureTable
           label="Centre and spread"
           rows={[
