@@ -65,6 +65,8 @@ export function Shortcuts({ sections }: Readonly<{ sections: readonly Entry[] }>
           ))}
           <Keys keys={['Ctrl', 'Z']} words="Undo the last edit" />
           <Keys keys={['Ctrl', 'Shift', 'Z']} words="Do it again" />
+          <Keys keys={['Enter']} words="On a figure: copy every digit" />
+          <Keys keys={['Shift', 'Enter']} words="On a figure: copy it as shown" />
           <Keys keys={['Enter']} words="Leave a word of a sentence" />
           <Keys keys={['Esc']} words="Put back what stood there" />
           <Keys keys={['?']} words="This list" />

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/core/check/result'
 import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
@@ -35,7 +36,8 @@ const Scroll = chakra('div', { base: { overflowX: 'auto' } })
 
 /** Would the finding stand if something were otherwise? What turns it comes first. */
 export function CrossExaminationSection({ number }: Readonly<{ number: number }>) {
-  const examination = useExamination()
+  // A table that goes and comes again may do so a moment after the finding.
+  const examination = useDeferredValue(useExamination())
   return (
     <Section id="cross-examination" number={number} title="Cross-examination">
       <Computed>

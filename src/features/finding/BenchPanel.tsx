@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { standingWords } from '@/core/wording/crossWords'
-import { Computed } from '@/ui/workbench/Computed'
+import { AtOnce } from '@/ui/workbench/Computed'
 import { useExamination } from '@/ui/workbench/ExaminationProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { ClaimLineFigure } from './ClaimLineFigure'
@@ -31,7 +31,7 @@ export function BenchPanel() {
     <Panel aria-label="Finding so far" tabIndex={0}>
       <OutcomeHeading />
       <Box hideBelow="md">
-        <Computed>
+        <AtOnce>
           {({ result }) => (
             <>
               <FindingSentence />
@@ -41,7 +41,7 @@ export function BenchPanel() {
               <Standing />
             </>
           )}
-        </Computed>
+        </AtOnce>
       </Box>
     </Panel>
   )

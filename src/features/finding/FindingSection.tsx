@@ -40,10 +40,10 @@ export function FindingSection({
                 <Warning key={code}>{message}</Warning>
               ))}
             </ul>
-            <Remarks />
           </>
         )}
       </Computed>
+      <Remarks />
       <Signing caseId={caseId} claimId={claimId} signed={signed} />
     </Section>
   )

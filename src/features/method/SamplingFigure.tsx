@@ -1,7 +1,7 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import type { CheckDocument } from '@/core/check/request'
 import type { CheckResult } from '@/core/check/result'
 import { samplingPicture } from '@/core/picture/samplingPicture'
@@ -15,9 +15,11 @@ import { useView } from '@/ui/workbench/useView'
 
 const LIMITS = { lower: 'the lower limit', upper: 'the upper limit' } as const
 
-/** The sampling distribution of the test; of a tolerance, of the test of either limit. It may lag a moment behind the figures. */
-export function SamplingFigure(props: Readonly<{ document: CheckDocument; result: CheckResult }>) {
-  const { document, result } = useDeferredValue(props)
+/** The sampling distribution of the test; of a tolerance, of the test of either limit. */
+export function SamplingFigure({
+  document,
+  result,
+}: Readonly<{ document: CheckDocument; result: CheckResult }>) {
   const { display, plainDecimals, inUnit, plain } = useFormats()
   const [limit, setLimit] = useView('limit', ['lower', 'upper'])
   const isRange = result.test.parts !== undefined

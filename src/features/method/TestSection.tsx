@@ -6,6 +6,7 @@ import { FigureTable } from '@/ui/figures/FigureTable'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
+import type { Checked } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { MethodChoice } from './MethodChoice'
 import { SamplingFigure } from './SamplingFigure'
@@ -16,24 +17,27 @@ const Formula = chakra('p', { base: { fontFamily: 'heading', fontSize: '18px', m
 
 /** The method, why it is the one, every figure that it gives, and how each was reached. */
 export function TestSection({ number }: Readonly<{ number: number }>) {
-  const formats = useFormats()
   return (
     <Section id="test" number={number} title="Test">
       <MethodChoice />
-      <Computed>
-        {({ document, result }) => (
-          <>
-            <p>{METHOD_REASONS[result.test.method]}</p>
-            <Formula>
-              {FORMULAS[result.test.method]}, {distributionWords(result.test.distribution)}
-            </Formula>
-            <SamplingFigure document={document} result={result} />
-            <FigureTable label="Figures of the test" rows={testRows(result, formats)} />
-            <Ways result={result} arrangement="beside" />
-            <Working steps={result.working} />
-          </>
-        )}
-      </Computed>
+      <Computed>{(checked) => <TestFigures {...checked} />}</Computed>
     </Section>
+  )
+}
+
+function TestFigures({ document, result }: Checked) {
+  const formats = useFormats()
+  const { test, working } = result
+  return (
+    <>
+      <p>{METHOD_REASONS[test.method]}</p>
+      <Formula>
+        {FORMULAS[test.method]}, {distributionWords(test.distribution)}
+      </Formula>
+      <SamplingFigure document={document} result={result} />
+      <FigureTable label="Figures of the test" rows={testRows(result, formats)} />
+      <Ways result={result} arrangement="beside" />
+      <Working steps={working} />
+    </>
   )
 }

@@ -38,25 +38,26 @@ const Copyable = chakra('button', {
 })
 
 /**
- * A figure as it is displayed. Pointing at it or focusing it shows every digit, and a click copies them.
+ * A figure as it is displayed. Pointing at it or focusing it shows every digit, and a click copies them; with Shift, the figure as
+ * it is displayed.
  *
  * @param shown - rounded, with its unit
  * @param full - every digit, without the unit
  */
 export function Figure({ shown, full, name }: Readonly<{ shown: string; full: string; name: string }>) {
   const [isCopied, setCopied] = useState(false)
-  const copy = async () => {
+  const copy = async (text: string) => {
     // A true minus sign would make the figure a text in a spreadsheet.
-    await navigator.clipboard.writeText(full.replaceAll('\u2212', '-'))
+    await navigator.clipboard.writeText(text.replaceAll('\u2212', '-'))
     setCopied(true)
     setTimeout(() => setCopied(false), COPIED_MS)
   }
   return (
     <Copyable
       type="button"
-      onClick={copy}
+      onClick={(event) => void copy(event.shiftKey ? shown : full)}
       data-full={isCopied ? 'Copied' : full}
-      aria-label={`${name}: ${shown}. Full figure ${full}. ${isCopied ? 'Copied' : 'Copy it'}`}
+      aria-label={`${name}: ${shown}. Full figure ${full}. ${isCopied ? 'Copied' : 'Copy it, or with Shift as shown'}`}
     >
       {shown}
     </Copyable>

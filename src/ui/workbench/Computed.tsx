@@ -1,12 +1,32 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { memo, type ReactNode, useDeferredValue } from 'react'
 import { NothingComputed } from './NothingComputed'
-import { type Checked, useWorkbench } from './WorkbenchProvider'
+import { type Checked, useWorkbench, WorkbenchContext } from './WorkbenchProvider'
 
-/** What can be shown only with a result; an old one is marked as such while the next is being computed. */
-export function Computed({ children }: Readonly<{ children: (checked: Checked) => ReactNode }>) {
+type Shown = (checked: Checked) => ReactNode
+
+/**
+ * What can be shown only with a result, a moment after it is there: the finding beside the words that are typed goes first.
+ * Nothing is typed inside.
+ *
+ * @param children - must not change from one keystroke to the next, or it is made anew with each
+ */
+export function Computed({ children }: Readonly<{ children: Shown }>) {
+  const workbench = useWorkbench()
+  const soon = useDeferredValue(workbench)
+  // Old figures are not shown beside a claim that has none.
+  if (!workbench.checked) return <NothingComputed />
+  return (
+    <WorkbenchContext value={soon.checked ? soon : workbench}>
+      <AtOnce>{children}</AtOnce>
+    </WorkbenchContext>
+  )
+}
+
+/** What can be shown only with a result, as soon as it is there; an old one is marked while the next is being computed. */
+export const AtOnce = memo(function AtOnce({ children }: Readonly<{ children: Shown }>) {
   const { checked, isStale } = useWorkbench()
   if (!checked) return <NothingComputed />
   return (
@@ -20,4 +40,4 @@ export function Computed({ children }: Readonly<{ children: (checked: Checked) =
       {children(checked)}
     </Box>
   )
-}
+})

@@ -55,7 +55,11 @@ function useSectionInView(sections: readonly SectionEntry[]): string | undefined
           else seen.delete(target.id)
         }
         const first = sections.find(({ id }) => seen.has(id))
-        if (first) setCurrent(first.id)
+        if (!first) return
+        setCurrent(first.id)
+        // A link to the page leads to what is being read.
+        const isTop = first.id === sections[0]?.id && location.hash === ''
+        if (!isTop && location.hash !== `#${first.id}`) history.replaceState(null, '', `#${first.id}`)
       },
       { rootMargin: '-80px 0px -60% 0px' },
     )

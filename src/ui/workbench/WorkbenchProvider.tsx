@@ -52,7 +52,7 @@ type Workbench = Readonly<{
   saving: Saving
 }>
 
-const Context = createContext<Workbench | null>(null)
+export const WorkbenchContext = createContext<Workbench | null>(null)
 
 /** Until another sample that was chosen is there, nothing is said of either. */
 const SWITCHING: EvidenceReading = {
@@ -138,11 +138,11 @@ export function WorkbenchProvider({
       saving,
     ],
   )
-  return <Context value={workbench}>{children}</Context>
+  return <WorkbenchContext value={workbench}>{children}</WorkbenchContext>
 }
 
 export function useWorkbench(): Workbench {
-  const workbench = useContext(Context)
+  const workbench = useContext(WorkbenchContext)
   if (!workbench) throw new Error('useWorkbench is for parts of a WorkbenchProvider')
   return workbench
 }

@@ -124,7 +124,11 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
           <Caption>Normal quantiles; a normal population lies on the line</Caption>
         </figure>
       </Grid>
-      <Grid templateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }} gap="4px 32px" marginTop="10px">
+      <Grid
+        templateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }}
+        gap="4px 32px"
+        marginTop="10px"
+      >
         <FigureTable
           label="Centre and spread"
           rows={[
