@@ -9,7 +9,6 @@ const Frame = chakra('section', {
     borderTop: '1px solid',
     borderColor: 'rule',
     _first: { borderTop: 0, paddingTop: 0 },
-    scrollMarginTop: '72px',
   },
 })
 

@@ -186,7 +186,7 @@ test('a word far down in a file of many rows is found, and what it stands in tol
   rows[69_000] = '69000,about 15'
   await hand(written('long.csv', `sack,mass\n${rows.join('\n')}\n`))
   await press('Take it in')
-  await see(journey.driver, 'Given as the file long.csv', '#evidence')
+  await see(journey.driver, 'given as the file long.csv', '#evidence')
   await choose(journey.driver, 'Column of the readings', 'sack')
   await see(journey.driver, '70,000 of 70,000 rows', '#evidence')
   await see(journey.driver, 'each circle: up to', 'aside')

@@ -129,6 +129,31 @@ export async function figure(driver: WebDriver, table: string, name: string): Pr
   return plain(await cell.getText())
 }
 
+/** The formulas within a part of the page, in plain text. */
+export async function formulas(driver: WebDriver, within: string): Promise<readonly string[]> {
+  const found = await driver.findElements(By.css(`${within} [role=math]`))
+  return Promise.all(found.map(async (one) => plain((await one.getAttribute('aria-label')) ?? '')))
+}
+
+/** Every digit of a figure of a table, by its name, once it is what it should be. */
+export async function fullFigure(
+  driver: WebDriver,
+  table: string,
+  name: string,
+  isRight: (value: number) => boolean,
+): Promise<number> {
+  let seen = Number.NaN
+  const path = `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]//button`
+  const read = async () => {
+    const [button] = await driver.findElements(By.xpath(path))
+    const full = await button?.getAttribute('data-full').catch(() => null)
+    seen = Number((full ?? 'NaN').replace('\u2212', '-'))
+    return isRight(seen)
+  }
+  await driver.wait(read, PATIENCE_MS).catch(() => undefined)
+  return seen
+}
+
 export async function untilSaved(driver: WebDriver): Promise<void> {
   await driver.wait(
     async () => (await driver.findElements(By.css('[data-saving=saved]'))).length === 1,

@@ -59,13 +59,25 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await journey.driver.switchTo().window(second!)
   await type(journey.driver, 'Quantity', 'mass of the second window')
   await see(journey.driver, 'Changed in another window', 'header')
-  await journey.driver.findElement(By.xpath('//button[.="Show the stored one"]')).click()
-  await journey.driver.wait(
-    async () =>
-      (await (await control(journey.driver, 'Quantity')).getAttribute('value')) ===
-      'mass of the first window',
-    40_000,
+  await see(
+    journey.driver,
+    'Quantity mass of the second window mass of the first window',
+    '[aria-label="Two versions"]',
   )
+  const quantityIs = (words: string) =>
+    journey.driver.wait(
+      async () => (await (await control(journey.driver, 'Quantity')).getAttribute('value')) === words,
+      40_000,
+      `The quantity never was ${words}`,
+    )
+  await journey.driver.findElement(By.xpath('//button[.="Show the stored one"]')).click()
+  await quantityIs('mass of the first window')
+  // Nothing is lost: what was typed here comes back, and is stored then.
+  await journey.driver.findElement(By.xpath('//header//button[.="Undo"]')).click()
+  await quantityIs('mass of the second window')
+  await untilSaved(journey.driver)
+  await journey.driver.navigate().refresh()
+  await quantityIs('mass of the second window')
   await journey.driver.close()
   await journey.driver.switchTo().window(first)
 })

@@ -13,7 +13,7 @@ test('the user’s own docket is empty at first, and a case is opened, named and
   await type(journey.driver, 'Reference', 'WH-020')
   await untilSaved(journey.driver)
   await journey.driver.findElement(By.xpath('//button[.="Add a claim"]')).click()
-  await see(journey.driver, 'says the mean', 'main h1')
+  await see(journey.driver, 'says the', 'main h1')
   await see(journey.driver, 'Claim 2 of 2', 'header')
   await see(journey.driver, 'State the claimed value.', 'aside')
 })

@@ -1,11 +1,11 @@
 import { check } from '../check/check'
 import type { CheckDocument } from '../check/request'
 import type { CheckResult } from '../check/result'
-import { BURDENS, RELATIONS } from '../claim/claim'
+import { BURDENS, type Parameter, RELATIONS } from '../claim/claim'
 import { deriveHypotheses } from '../claim/hypotheses'
 import { claimTitle } from './claimTitle'
 import { claimLineWords } from './claimLineWords'
-import { hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
+import { hypothesisLatex, hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
@@ -81,6 +81,18 @@ test('the limits of a tolerance are written without the digits that adding doubl
   )
   if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
   expect(hypothesisSymbols(hypotheses.value.alternative, undefined)).toBe('0.2 < μ < 0.4')
+})
+
+test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
+  const latexOf = (parameter: Parameter, value: number, unit: string) => {
+    const hypotheses = deriveHypotheses({ parameter, relation: 'at-least', value }, 'auto')
+    if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+    return hypothesisLatex(hypotheses.value.null, unit)
+  }
+  expect(latexOf('mean', 15, 'kg')).toBe('\\mu\\;\\ge\\;\\text{15\\,kg}')
+  expect(latexOf('proportion', 0.95, '')).toBe('p\\;\\ge\\;\\text{95\\,\\%}')
+  expect(latexOf('variance', 0.09, 'mm')).toBe('\\sigma^2\\;\\ge\\;\\text{0.09\\,mm}^2\\text{}')
+  expect(latexOf('mean', 21, '°C')).toContain('^\\circ\\text{C}')
 })
 
 // A tenth of the lot and thirty readings: common practice, no source.

@@ -51,6 +51,9 @@ export function hypothesisLatex(
     .join('\\;')
 }
 
+/** What no text of LaTeX holds. */
+const OUTSIDE_TEXT: Readonly<Record<string, string>> = { '²': '^2', '³': '^3', '°': '^\\circ', µ: '\\mu' }
+
 /** What means something to LaTeX, as itself. */
 function escaped(text: string): string {
   return text
@@ -58,6 +61,7 @@ function escaped(text: string): string {
     .replace(/[{}%$#&_]/g, '\\$&')
     .replace(/[~^]/g, ' ')
     .replaceAll('\u202f', '\\,')
+    .replace(/[²³°µ]/g, (letter) => `}${OUTSIDE_TEXT[letter]}\\text{`)
 }
 
 /** Which kind of test the alternative asks for. */

@@ -5,7 +5,7 @@ import { useRef } from 'react'
 import type { DecimalMark } from '@/core/typed'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
-import { useSample } from '@/ui/sample/SampleProvider'
+import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
 import { AsSource, useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -106,6 +106,7 @@ function TypedList() {
   const { setField: setClaimField } = useWorkbench()
   const { draft, evidence } = useSource()
   const { draft: sample, setField, typed } = useSample()
+  const label = useLabel()
   const field = useRef<HTMLTextAreaElement>(null)
   const { unread } = typed
   const unit = sample.columns[0]?.unit || draft.unit
@@ -115,7 +116,7 @@ function TypedList() {
         {countOf(typed.rowCount - unread.length)}
         {unit && ` in ${unit}`}, written with a{' '}
         <InlineChoice
-          label="Decimal mark"
+          label={label('Decimal mark')}
           value={sample.decimalMark}
           words={MARK_WORDS}
           onChange={(mark) => {

@@ -5,7 +5,7 @@ import { formatCount } from '@/core/wording/figures'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { columnFor } from '@/intake/takenFrom'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { useSample } from '@/ui/sample/SampleProvider'
+import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { KeptRowsEditor } from './KeptRowsEditor'
@@ -51,6 +51,7 @@ export function FromSheet() {
 function ColumnChoice() {
   const { draft, setColumn } = useSource()
   const { draft: sample } = useSample()
+  const label = useLabel()
   const column = columnFor(draft, sample)
   const numeric = sample.columns.filter(({ kind }) => kind === 'number')
   const words = Object.fromEntries([
@@ -60,7 +61,12 @@ function ColumnChoice() {
   return (
     <>
       Readings from{' '}
-      <InlineChoice label="Column of the readings" value={column} words={words} onChange={setColumn} />
+      <InlineChoice
+        label={label('Column of the readings')}
+        value={column}
+        words={words}
+        onChange={setColumn}
+      />
       {', '}
     </>
   )

@@ -9,6 +9,7 @@ import type { DecimalMark } from '@/core/typed'
 import { RELATION_WORDS, testCells } from '@/intake/rowCondition'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
+import { useLabel } from '@/ui/sample/SampleProvider'
 
 const Line = chakra('p', { base: { lineHeight: '1.9' } })
 const Word = chakra('button', {
@@ -51,6 +52,7 @@ export function KeptRowsEditor({
   onChange: (kept: readonly (readonly RowCondition[])[]) => void
 }>) {
   const words = PURPOSES[purpose]
+  const label = useLabel()
   const first: RowCondition = {
     column: likelyColumn(columns, purpose),
     relation: purpose === 'counted' ? 'at-most' : 'is',
@@ -85,12 +87,12 @@ export function KeptRowsEditor({
               condition={condition}
               columns={columns}
               mark={mark}
-              name={`${words.label} ${kept.slice(0, at).flat().length + place + 1}`}
+              name={label(`${words.label} ${kept.slice(0, at).flat().length + place + 1}`)}
               onChange={change}
             />
             <Word
               type="button"
-              aria-label={`Leave out ${words.label} ${kept.slice(0, at).flat().length + place + 1}`}
+              aria-label={label(`Leave out ${words.label} ${kept.slice(0, at).flat().length + place + 1}`)}
               onClick={() =>
                 setList(
                   at,

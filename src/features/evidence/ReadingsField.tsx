@@ -3,7 +3,8 @@
 import { chakra } from '@chakra-ui/react'
 import { type RefObject, useMemo, useRef } from 'react'
 import type { TypedSheet } from '@/intake/sheet/typedSheet'
-import { UNREAD_ID } from './UnreadList'
+import { useLabel } from '@/ui/sample/SampleProvider'
+import { useUnreadId } from './UnreadList'
 
 const Frame = chakra('div', {
   base: {
@@ -70,6 +71,8 @@ export function ReadingsField({
   sheet: TypedSheet
   ref: RefObject<HTMLTextAreaElement | null>
 }>) {
+  const label = useLabel()
+  const unreadId = useUnreadId()
   const gutter = useRef<HTMLDivElement>(null)
   const { lineCount, unread } = sheet
   const numbers = useMemo(
@@ -83,9 +86,9 @@ export function ReadingsField({
       </Gutter>
       <Area
         ref={ref}
-        aria-label="Readings"
+        aria-label={label('Readings')}
         aria-invalid={unread.length > 0 || undefined}
-        aria-describedby={unread.length > 0 ? UNREAD_ID : undefined}
+        aria-describedby={unread.length > 0 ? unreadId : undefined}
         spellCheck={false}
         autoComplete="off"
         placeholder="Type or paste readings, one a line"

@@ -3,7 +3,7 @@
 import type { SampleKind } from '@/core/sample/sampleDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
-import { useSample } from '@/ui/sample/SampleProvider'
+import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { useSource } from '@/ui/workbench/SourceContext'
 import { beginSample } from './actions'
 
@@ -23,6 +23,7 @@ export function SampleChoice({
   samples,
 }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
   const { draft, holdAgainst } = useSource()
+  const label = useLabel()
   const known = Object.fromEntries(
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
   )
@@ -32,7 +33,7 @@ export function SampleChoice({
   }
   return (
     <InlineChoice
-      label="Sample"
+      label={label('Sample')}
       value={draft.sampleId}
       words={{
         ...known,
@@ -60,10 +61,11 @@ export function SampleNameText() {
 /** How the sample is given; a file stays one. */
 export function SampleKindChoice() {
   const { draft, setField, file } = useSample()
+  const label = useLabel()
   if (file || draft.kind === 'file') return <>the file {file?.fileName}</>
   return (
     <InlineChoice
-      label="How the sample is given"
+      label={label('How the sample is given')}
       value={draft.kind}
       words={KIND_WORDS}
       onChange={(kind) => setField('kind', kind)}

@@ -7,7 +7,7 @@ import { readNumber } from '@/intake/number'
 import { readCount } from '@/intake/count'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
-import { useSample } from '@/ui/sample/SampleProvider'
+import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 
 const SPREAD_WORDS = { 'standard-deviation': 'standard deviation', variance: 'variance' } as const
 const SHOWN_DIGITS = 6
@@ -15,9 +15,10 @@ const SHOWN_DIGITS = 6
 /** A sample of which only the figures are known: the spread as either, with the other one shown. */
 export function SummaryFields({ unit }: Readonly<{ unit: string }>) {
   const { draft, setField } = useSample()
+  const labelOf = useLabel()
   const field = (name: 'sampleSize' | 'mean' | 'spread', label: string, placeholder: string) => (
     <InlineText
-      label={label}
+      label={labelOf(label)}
       value={draft[name]}
       placeholder={placeholder}
       inputMode="decimal"
@@ -29,7 +30,7 @@ export function SummaryFields({ unit }: Readonly<{ unit: string }>) {
       {field('sampleSize', 'Number of readings', 'number of')} readings with a mean of{' '}
       {field('mean', 'Mean of the sample', 'mean')} {unit} and a{' '}
       <InlineChoice
-        label="Kind of spread"
+        label={labelOf('Kind of spread')}
         value={draft.spreadIs}
         words={Object.fromEntries(SPREADS.map((one) => [one, SPREAD_WORDS[one]])) as typeof SPREAD_WORDS}
         onChange={(spreadIs) => setField('spreadIs', spreadIs)}

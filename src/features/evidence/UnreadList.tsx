@@ -5,8 +5,11 @@ import type { RefObject } from 'react'
 import type { DecimalMark } from '@/core/typed'
 import { needed } from '@/intake/fieldReader'
 import type { UnreadEntry } from '@/intake/readings'
+import { useLabel } from '@/ui/sample/SampleProvider'
 
-export const UNREAD_ID = 'unread-readings'
+/** The id of the list, which no other list on the page has. */
+export const useUnreadId = (): string => useLabel()('unread-readings').replaceAll(' ', '-')
+
 /** More than these are counted, not listed. */
 const MOST_LISTED = 8
 
@@ -31,10 +34,11 @@ export function UnreadList({
   decimalMark: DecimalMark
   field: RefObject<HTMLTextAreaElement | null>
 }>) {
+  const id = useUnreadId()
   if (unread.length === 0) return null
   const more = unread.length - MOST_LISTED
   return (
-    <Box id={UNREAD_ID} role="alert" marginTop="8px">
+    <Box id={id} role="alert" marginTop="8px">
       <ul>
         {unread.slice(0, MOST_LISTED).map((entry) => (
           <li key={entry.start}>

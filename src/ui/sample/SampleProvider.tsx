@@ -39,6 +39,7 @@ export type Sample = Readonly<{
 
 const Current = createContext<Sample | null>(null)
 const Second = createContext<Sample | null>(null)
+const Suffix = createContext('')
 const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], lineCount: 0 }
 
 /** One sample as it is being worked on; what is typed is stored at once. */
@@ -54,9 +55,27 @@ export function SecondSampleProvider({
   return <Second value={useSampleState(sample)}>{children}</Second>
 }
 
-/** Shows a sample that is known already to the parts inside. */
-export function AsSample({ sample, children }: Readonly<{ sample: Sample; children: ReactNode }>) {
-  return <Current value={sample}>{children}</Current>
+/**
+ * Shows a sample that is known already to the parts inside.
+ *
+ * @param suffix - tells the names of its controls from those of another sample on the page
+ */
+export function AsSample({
+  sample,
+  suffix,
+  children,
+}: Readonly<{ sample: Sample; suffix: string; children: ReactNode }>) {
+  return (
+    <Current value={sample}>
+      <Suffix value={suffix}>{children}</Suffix>
+    </Current>
+  )
+}
+
+/** The name of a control of the sample that is shown, which no control of another one has. */
+export function useLabel(): (name: string) => string {
+  const suffix = useContext(Suffix)
+  return (name) => `${name}${suffix}`
 }
 
 function useSampleState(sample: SampleState): Sample {

@@ -1,6 +1,7 @@
 'use client'
 
 import { createContext, type ReactNode, useContext } from 'react'
+import { SOURCE_WORDS } from '@/core/wording/conditionWords'
 import type { KeptRows } from '@/core/sample/rowCondition'
 import { AsSample } from '../sample/SampleProvider'
 import { type Source, useWorkbench } from './WorkbenchProvider'
@@ -10,7 +11,10 @@ const Context = createContext<Source | null>(null)
 /** Shows a source of readings to the parts inside, and its sample. */
 export function AsSource({ source, children }: Readonly<{ source: Source; children: ReactNode }>) {
   return (
-    <AsSample sample={source.sample}>
+    <AsSample
+      sample={source.sample}
+      suffix={source.which === 'second' ? ` of the ${SOURCE_WORDS.second}` : ''}
+    >
       <Context value={source}>{children}</Context>
     </AsSample>
   )
