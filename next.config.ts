@@ -23,6 +23,8 @@ const config: NextConfig = {
   headers: async () => [
     { source: '/(.*)', headers: Object.entries(SECURITY_HEADERS).map(([key, value]) => ({ key, value })) },
   ],
+  // Browsers ask for it where a page has not named its icon yet.
+  rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
   poweredByHeader: false,
   reactStrictMode: true,
   // A keystroke then renders again only what it changes.

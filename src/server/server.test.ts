@@ -1,8 +1,10 @@
+import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/core/claim/draft'
 import type { Outcome } from '@/core/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { type Database, openMemoryDatabase } from '@/data/client'
+import { findings } from '@/data/schema'
 import { addClaim, openCase, saveCase } from './changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { readCase, readDocket } from './docket'
@@ -10,7 +12,11 @@ import { readClaim } from './readClaim'
 import { importSheet } from './importSheet'
 import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './readSample'
 import { saveClaim } from './saveClaim'
+import { verifyFinding } from './readFinding'
+import { fingerprintOf, fingerprintOfValue } from './fingerprint'
 import { saveSample } from './saveSample'
+import { signFinding } from './signFinding'
+import { documentOf } from './documentOf'
 import { unpackColumns } from '@/intake/sheet/columnBytes'
 
 const now = new Date('2026-11-03T10:42:00Z')
@@ -232,4 +238,62 @@ test('the demo fills an empty database once, with a claim for each parameter and
     ['WH-030', 'median', 'not-supported'],
   ])
   await empty.$client.close()
+})
+
+/** A claim that can be signed, and the fingerprint of what whoever signs has before them. */
+async function signable() {
+  const made = await newCase()
+  valueOf(await saveReadings(made.sampleId, '14.1 14.2 14.0 14.1'))
+  valueOf(await saveClaim(made.claimId, { draft: { ...made.draft, remarks: 'seen' }, revision: 1 }, later))
+  const document = await documentOf(await kept.trueWeightDatabase!, made.draft)
+  return { ...made, inputFingerprint: fingerprintOfValue({ document, remarks: 'seen' }) }
+}
+
+const signature = { signedBy: ' A. Inspector ', signedOn: '2026-11-03' }
+
+test('a signed finding stays as it was, whatever becomes of the claim, and comes to the same figures', async () => {
+  const { claimId, draft, sampleId, inputFingerprint } = await signable()
+  expect(valueOf(await signFinding(claimId, { ...signature, inputFingerprint }, later))).toEqual({
+    number: 1,
+  })
+  const before = await verifyFinding(claimId, '1')
+  valueOf(await saveClaim(claimId, { draft: { ...draft, claimedValue: '3' }, revision: 2 }, later))
+  valueOf(await saveReadings(sampleId, '1 2 3'))
+  const after = await verifyFinding(claimId, '1')
+  expect(after).toEqual(before)
+  expect(after).toMatchObject({
+    isWhole: true,
+    differences: [],
+    row: { signedBy: 'A. Inspector', outcome: 'contradicted', number: 1 },
+    signed: { claim: { draft: { remarks: 'seen', claimedValue: '15' } }, samples: [{ id: sampleId }] },
+  })
+  expect(fingerprintOf(after!.row.signed)).toBe(after!.row.fingerprint)
+})
+
+test('nothing is signed without a name, on no day, or that is not what is stored', async () => {
+  const { claimId, inputFingerprint } = await signable()
+  const codeOf = async (change: object) => {
+    const signed = await signFinding(claimId, { ...signature, inputFingerprint, ...change }, later)
+    return signed.ok ? undefined : signed.problem.code
+  }
+  expect(await codeOf({ signedBy: ' ' })).toBe('name-needed')
+  expect(await codeOf({ signedOn: '2026-02-30' })).toBe('day-needed')
+  expect(await codeOf({ inputFingerprint: 'another' })).toBe('changed-elsewhere')
+  expect(await codeOf({ more: true })).toBe('invalid')
+  const open = await newCase()
+  const nothing = await signFinding(open.claimId, { ...signature, inputFingerprint }, later)
+  expect(nothing).toMatchObject({ ok: false, problem: { code: 'nothing-to-sign' } })
+  expect(await signFinding('nowhere', { ...signature, inputFingerprint }, later)).toMatchObject({ ok: false })
+})
+
+test('a finding that was altered is told by its fingerprint, and figures that differ by their paths', async () => {
+  const { claimId, inputFingerprint } = await signable()
+  valueOf(await signFinding(claimId, { ...signature, inputFingerprint }, later))
+  const db = await kept.trueWeightDatabase!
+  const row = await verifyFinding(claimId, '1')
+  const altered = row!.row.signed.replace(/"statistic":-?[\d.]+/, '"statistic":-1')
+  await db.update(findings).set({ signed: altered }).where(eq(findings.claimId, claimId))
+  expect(await verifyFinding(claimId, '1')).toMatchObject({ isWhole: false, differences: ['test.statistic'] })
+  expect(await verifyFinding(claimId, '2')).toBeUndefined()
+  expect(await verifyFinding(claimId, '1.5')).toBeUndefined()
 })

@@ -80,6 +80,7 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await quantityIs('mass of the second window')
   await journey.driver.close()
   await journey.driver.switchTo().window(first)
+  await journey.driver.navigate().refresh()
 })
 
 test('a change made just before leaving is on the docket', async () => {
