@@ -38,8 +38,10 @@ await withWorkbench(async (driver) => {
   await colours('light')
   await driver.executeScript('scrollTo(0, 0)')
   await take('workbench')
-  await driver.executeScript('document.getElementById("test").scrollIntoView()')
-  await take('workbench-test')
+  for (const section of ['conditions', 'test', 'cross-examination', 'finding']) {
+    await driver.executeScript(`document.getElementById("${section}").scrollIntoView()`)
+    await take(`workbench-${section}`)
+  }
   await driver.executeScript('scrollTo(0, 0)')
   await colours('dark')
   await take('workbench-dark')
@@ -73,4 +75,20 @@ await withWorkbench(async (driver) => {
   await follow('The whole sample')
   await there('//*[@role="gridcell"][contains(., "100001")]')
   await take('sample')
+  await follow('Docket')
+  await follow('Brackwater pellet sacks')
+  await follow('Ratio of variances')
+  await there('//*[contains(., "Second source")]')
+  await driver.executeScript('scrollTo(0, 0)')
+  await take('workbench-two-sources')
+  const name = await driver.findElement(By.css('[aria-label="Signed by"]'))
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
+  await name.sendKeys('A. Inspector')
+  await driver.executeScript(
+    "[...document.querySelectorAll('button')].find((one) => one.textContent === 'Sign the finding').click()",
+  )
+  await follow('Signed finding 1')
+  await there('//*[contains(., "every figure is the same")]')
+  await driver.executeScript('scrollTo(0, 0)')
+  await take('signed-finding')
 })
