@@ -145,3 +145,83 @@ test('summary figures make evidence, a variance as well as a standard deviation'
     { field: 'sampleSize' },
   ])
 })
+
+const shared = { ...draft, parameter: 'proportion', quantity: 'deliveries in time', unit: 'kg' } as const
+const counted: SampleDraft = { ...EMPTY_SAMPLE, kind: 'count', count: '186 of 200' }
+
+test.each([
+  ['62.5 %', 0.625],
+  ['0.625', 0.625],
+  ['95 %', 0.95],
+  ['100%', 1],
+  ['0', 0],
+])('a share is written as %s', (claimedValue, value) => {
+  const { document } = readDraft({ ...shared, claimedValue }, counted)
+  // A share has no unit, whatever was typed for another parameter.
+  expect(document?.claim).toEqual({
+    parameter: 'proportion',
+    relation: shared.relation,
+    value,
+    quantity: 'deliveries in time',
+  })
+})
+
+test.each(['95', '-0.1', '120 %'])('a share of %s is pointed at, with what would do', (claimedValue) => {
+  const { document, problems } = readDraft({ ...shared, claimedValue }, counted)
+  expect(document).toBeUndefined()
+  expect(problems).toMatchObject([{ field: 'claimedValue' }])
+  expect(problems[0]?.message).toContain(
+    'a share lies between 0 and 1, or is written in percent, such as 95 %',
+  )
+})
+
+test('the tolerance of a share may be in percent too', () => {
+  const within = { ...shared, claimedValue: '90 %', relation: 'within' } as const
+  const { document } = readDraft({ ...within, toleranceBelow: '2 %', toleranceAbove: '0.03' }, counted)
+  expect(document?.claim.tolerance).toEqual({ below: 0.02, above: 0.03 })
+})
+
+test('the choices of a test are stated only where they are not the usual ones, and only where they mean something', () => {
+  expect(readDraft(draft).document?.test).toEqual({ significanceLevel: 0.05 })
+  const options = {
+    method: 'exact-binomial',
+    interval: 'jeffreys',
+    intervalSides: 'lower',
+    twoSidedRule: 'doubled',
+    midP: true,
+    knownStandardDeviation: '0.2',
+  } as const
+  expect(readDraft({ ...shared, claimedValue: '0.9', ...options }, counted).document?.test).toEqual({
+    significanceLevel: 0.05,
+    method: 'exact-binomial',
+    interval: 'jeffreys',
+    intervalSides: 'lower',
+    twoSidedRule: 'doubled',
+    midP: true,
+  })
+  expect(readDraft({ ...draft, ...options, method: 'auto' }).document?.test).toEqual({
+    significanceLevel: 0.05,
+    intervalSides: 'lower',
+    knownStandardDeviation: 0.2,
+  })
+})
+
+test('a spread needs no mean, and a mean does', () => {
+  const figures: SampleDraft = { ...EMPTY_SAMPLE, kind: 'summary', sampleSize: '20', spread: '0.3' }
+  const spread = { ...draft, parameter: 'standard-deviation' } as const
+  expect(readDraft(spread, figures).document?.evidence).toEqual({
+    kind: 'summary',
+    n: 20,
+    standardDeviation: 0.3,
+  })
+  expect(readDraft(draft, figures).missing).toMatchObject([{ field: 'mean' }])
+})
+
+test('what a person said of the sample goes with the evidence; what nobody said does not', () => {
+  const said = { drawnAtRandom: 'random', takenIndependently: 'not-independent' } as const
+  expect(readDraft(draft, { ...sample, ...said }).document?.evidence).toMatchObject({
+    drawn: 'random',
+    independence: 'not-independent',
+  })
+  expect(readDraft(draft).document?.evidence).not.toHaveProperty('independence')
+})

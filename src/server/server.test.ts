@@ -5,7 +5,7 @@ import type { Outcome } from '@/core/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { type Database, openMemoryDatabase } from '@/data/client'
 import { findings } from '@/data/schema'
-import { addClaim, openCase, saveCase } from './changeCase'
+import { addClaim, addEmptySample, openCase, saveCase } from './changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { readCase, readDocket } from './docket'
 import { readClaim } from './readClaim'
@@ -296,4 +296,30 @@ test('a finding that was altered is told by its fingerprint, and figures that di
   expect(await verifyFinding(claimId, '1')).toMatchObject({ isWhole: false, differences: ['test.statistic'] })
   expect(await verifyFinding(claimId, '2')).toBeUndefined()
   expect(await verifyFinding(claimId, '1.5')).toBeUndefined()
+})
+
+test('a claim about two sources follows a change of either, and takes no sample of another case', async () => {
+  const { caseId, claimId, sampleId, draft } = await newCase()
+  const { sampleId: other } = valueOf(await addEmptySample(caseId, now))
+  const two = {
+    ...draft,
+    parameter: 'variance-ratio',
+    relation: 'equal-to',
+    claimedValue: '1',
+    secondSampleId: other,
+  } as const
+  valueOf(await saveReadings(sampleId, '14 15 16 17 18 19'))
+  valueOf(await saveReadings(other, '14 15 16 17 18 20'))
+  valueOf(await saveClaim(claimId, { draft: two, revision: 1 }, later))
+  const outcome = async () => (await readCase(caseId))?.claims.find(({ id }) => id === claimId)?.outcome
+  expect(await outcome()).toBe('not-contradicted')
+  valueOf(await saveReadings(other, '1 150 3 400 5 999'))
+  expect(await outcome()).toBe('contradicted')
+  expect((await readClaim(caseId, claimId))?.second?.id).toBe(other)
+  const elsewhere = await newCase()
+  const wrong = { ...two, secondSampleId: elsewhere.sampleId }
+  expect(await saveClaim(claimId, { draft: wrong, revision: 2 }, later)).toMatchObject({
+    ok: false,
+    problem: { code: 'not-found' },
+  })
 })

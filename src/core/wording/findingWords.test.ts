@@ -107,6 +107,40 @@ test.each([
   expect(seen).toEqual({ 'random-sample': 'unknown', normality: 'unknown', ...states })
 })
 
+test.each([
+  [undefined, undefined, 'unknown', /^Nobody has said whether the readings were taken independently/],
+  ['independent', undefined, 'met', /^It is stated .* The size of the lot is not stated\.$/],
+  ['independent', 100, 'doubtful', /^It is stated .* more than a tenth/],
+  ['not-independent', 10_000, 'not-met', /not to be relied on/],
+] as const)('readings said to be %p, of a lot of %p', (independence, lotSize, state, sentence) => {
+  const evidence = {
+    kind: 'summary',
+    n: 24,
+    mean: 15,
+    standardDeviation: 0.1,
+    independence,
+    lotSize,
+  } as const
+  const { conditions } = resultOf({}, evidence)
+  const found = conditions.find(({ name }) => name === 'independence')
+  expect(found?.state).toBe(state)
+  expect(found?.sentence).toMatch(sentence)
+})
+
+test('readings set aside of either of two sources are kept out of its figures and pointed at by their own places', () => {
+  const [first, second] = [
+    [1, 2, 3, 40, 5],
+    [2, 99, 4, 6, 1],
+  ]
+  const claim = { parameter: 'variance-ratio', relation: 'equal-to', value: 1, unit: 'mm' } as const
+  const aside = resultOf(claim, { kind: 'two-readings', first, second, secondSetAside: [1] })
+  const without = resultOf(claim, { kind: 'two-readings', first, second: [2, 4, 6, 1] })
+  expect(aside.test).toEqual(without.test)
+  expect(aside.sample).toEqual({ ...without.sample, setAside: 1 })
+  const wrong = check({ claim, evidence: { kind: 'two-readings', first, second, firstSetAside: [9] } })
+  expect(wrong).toMatchObject({ ok: false })
+})
+
 test('a claim has a title while it is still being written', () => {
   const words = {
     parameter: 'mean',
