@@ -1,6 +1,7 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|sheet|stored|drop|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|drop|start|keystroke|size` for one.
 import { measureCore } from './core.mjs'
 import { measureDrop } from './drop.mjs'
+import { measureExamination } from './examination.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
@@ -9,6 +10,7 @@ import { measureStored } from './stored.mjs'
 
 const BENCHES = {
   core: measureCore,
+  examination: measureExamination,
   sheet: measureSheet,
   stored: measureStored,
   drop: measureDrop,
