@@ -164,6 +164,8 @@ export async function untilSaved(driver: WebDriver): Promise<void> {
 
 /** What keeps a page from being usable by everyone, as axe-core sees it: nothing, one hopes. */
 export async function violations(driver: WebDriver): Promise<readonly string[]> {
+  // A page that was come to by a link is given its title a moment after its content.
+  await driver.wait(async () => (await driver.getTitle()) !== '', PATIENCE_MS, 'The page has no title')
   const { violations: found } = await new AxeBuilder(driver).analyze()
   return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`))
 }
