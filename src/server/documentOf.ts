@@ -12,7 +12,8 @@ import { readTypedSheet } from '@/intake/sheet/typedSheet'
 import { columnsWanted, ofSecond, type Taken, takenFrom } from '@/intake/takenFrom'
 import { joinSources } from '@/intake/twoSources'
 
-type HeldAgainst = Pick<StoredSample, 'id' | 'draft' | 'file'>
+/** A sample as a claim is held against it. */
+export type HeldAgainst = Pick<StoredSample, 'id' | 'draft' | 'file'>
 
 /**
  * The check document of a claim and of the samples that it is held against; undefined while there is nothing to check.

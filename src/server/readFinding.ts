@@ -61,7 +61,7 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
 }
 
 /** Paths at which two results differ. The version is told apart, so it is no difference. */
-export function differencesIn(before: CheckResult, after: CheckAnswer): readonly string[] {
+function differencesIn(before: CheckResult, after: CheckAnswer): readonly string[] {
   const found: string[] = []
   const compare = (one: unknown, other: unknown, path: string) => {
     if (canonicalJson([one]) === canonicalJson([other]) || path === 'coreVersion') return

@@ -1,19 +1,22 @@
+import type { Hypotheses } from '../claim/hypotheses'
 import type { Method } from '../inference/procedure'
 import { METHODS_FOR } from './procedureOf'
 import type { CheckDocument } from './request'
+
+type Side = Hypotheses['alternativeSide']
 
 /** A method that could be used, or what it would need. */
 export type MethodChoice = Readonly<{ method: Method; needs?: string }>
 
 /** The methods for a claim's parameter, each with what this evidence lacks for it, in words. */
-export function methodChoices(document: CheckDocument, side: string): readonly MethodChoice[] {
+export function methodChoices(document: CheckDocument, side: Side): readonly MethodChoice[] {
   return METHODS_FOR[document.claim.parameter].map((method) => {
     const needs = needsOf(method, document, side)
     return needs === undefined ? { method } : { method, needs }
   })
 }
 
-function needsOf(method: Method, { evidence, test }: CheckDocument, side: string): string | undefined {
+function needsOf(method: Method, { evidence, test }: CheckDocument, side: Side): string | undefined {
   const hasReadings = evidence.kind === 'readings' || evidence.kind === 'two-readings'
   switch (method) {
     case 'z':
@@ -26,7 +29,7 @@ function needsOf(method: Method, { evidence, test }: CheckDocument, side: string
     case 'levene':
     case 'brown-forsythe':
       if (!hasReadings) return 'needs the readings themselves'
-      return side === 'two-sided' ? undefined : 'looks both ways, and this claim asks for one'
+      return side === 'two-sided' ? undefined : 'tells only whether the spreads differ'
     case 'hypergeometric':
       return evidence.lotSize === undefined ? 'needs the size of the lot' : undefined
     case 't':

@@ -13,6 +13,8 @@ const positive = z.number().positive()
 const level = z.number().gt(0).lt(1)
 /** The largest sample, lot or count for which every figure keeps its digits. */
 export const MOST_UNITS = 1_000_000_000
+/** How many resamples are drawn where none are stated. */
+export const USUAL_RESAMPLES = 9999
 const size = z.int().positive().max(MOST_UNITS)
 const origin = {
   lotSize: size.optional(),
@@ -90,7 +92,7 @@ export const testSchema = z.strictObject({
   twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
   midP: z.boolean().default(false),
   seed: z.int().default(20260101),
-  resamples: z.int().min(99).max(1_000_000).default(9999),
+  resamples: z.int().min(99).max(1_000_000).default(USUAL_RESAMPLES),
 })
 
 /** The check document: what is claimed, what was measured, and how it is to be tested. */

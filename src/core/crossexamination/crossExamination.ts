@@ -44,7 +44,6 @@ function burdenQuestions(examined: Examination): readonly Question[] {
   return [
     variation({
       key: 'burden',
-      group: 'claim',
       words: crossWords.burden(other),
       document: { ...document, claim: { ...document.claim, burden: other } },
       outcome: outcomeOf(examined),
@@ -59,7 +58,6 @@ function levelQuestions(examined: Examination): readonly Question[] {
     const { confidenceLevel: _, ...options } = document.test ?? {}
     return variation({
       key: `level ${level}`,
-      group: 'level',
       words: crossWords.level(level),
       document: { ...document, test: { ...options, significanceLevel: level } },
       outcome: outcomeOf(examined),
@@ -74,7 +72,7 @@ function methodQuestions(examined: Examination): readonly Question[] {
   const { knownStandardDeviation, ...options } = document.test ?? {}
   const known = knownStandardDeviation === undefined ? {} : { knownStandardDeviation }
   const ask = (key: string, words: string, changed: CheckDocument) =>
-    variation({ key, group: 'method', words, document: changed, outcome })
+    variation({ key, words, document: changed, outcome })
   const others = methodChoices(document, result.hypotheses.alternativeSide)
     .filter(({ method, needs }) => method !== used && needs === undefined)
     .map(({ method }) => {
@@ -131,11 +129,9 @@ function medianQuestion(examined: Examination): readonly Question[] {
   return [
     variation({
       key: 'median',
-      group: 'method',
       words: crossWords.median(),
       document: { ...document, claim: { ...document.claim, parameter: 'median' }, test },
       outcome: result.finding.outcome,
-      ofOther: 'median',
     }),
   ]
 }

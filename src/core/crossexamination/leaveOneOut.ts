@@ -1,23 +1,26 @@
 import { checkDecision } from '../check/check'
-import type { CheckDocument, Evidence } from '../check/request'
+import { type CheckDocument, type Evidence, USUAL_RESAMPLES } from '../check/request'
 import type { FindingOutcome } from '../claim/finding'
+import type { Method } from '../inference/procedure'
 import { moments } from '../describe/moments'
 import { crossWords } from '../wording/crossWords'
 import { type Examination, type Examined, isAgainst, type Question } from './question'
-import { listsOf } from './lists'
+import { type List, listsOf } from './lists'
 
 /** A change that leaves one unit out, and how many units it stands for: equal readings make equal findings. */
 type Change = Readonly<{ evidence: Evidence; stands: number; name: string }>
 
 /** Readings looked at in all, over every change: keeps the longest examination at some seconds. */
-const MOST_LOOKED_AT = 20_000_000
+const MOST_LOOKED_AT = 5_000_000
+/** So many draws of a resample take as long as looking at a reading otherwise. */
+const DRAWS_A_READING = 50
 /** Up to so many readings each change is tested from the readings themselves. */
 const MOST_FROM_READINGS = 300
 
 /** Would the finding stand if each single reading were left out in turn? */
 export function leaveOneOut({ document, result }: Examination): Question {
   const words = crossWords.eachLeftOut(document.evidence.kind === 'count' ? 'unit' : 'reading')
-  const shared = { key: 'leave one out', group: 'readings', words } as const
+  const shared = { key: 'leave one out', words } as const
   const ask = (): Examined => {
     const { changes, untried } = changesOf(document, result.test.method)
     if (changes.length === 0) return { ...shared, note: crossWords.readingsNeeded() }
@@ -47,7 +50,7 @@ export function leaveOneOut({ document, result }: Examination): Question {
 
 function changesOf(
   document: CheckDocument,
-  method: string,
+  method: Method,
 ): Readonly<{ changes: readonly Change[]; untried: number }> {
   const { evidence, claim } = document
   if (evidence.kind === 'count') return { changes: withoutOneCounted(evidence), untried: 0 }
@@ -55,8 +58,9 @@ function changesOf(
   if (!list) return { changes: [], untried: 0 }
   const isShort = others.length === 0 && list.values.length > MOST_FROM_READINGS && isByMoments(method)
   if (isShort) return { changes: withoutOneByMoments(document), untried: 0 }
+  const isResampled = method === 'bootstrap'
   const all = [list, ...others].flatMap((one) =>
-    byValue(one.values, one.setAside).map(({ value, indexes }) => ({
+    alike(one, isResampled ? 'singly' : 'by-value').map(({ value, indexes }) => ({
       evidence: () => one.with([...one.setAside, indexes[0]!].toSorted((a, b) => a - b)),
       stands: indexes.length,
       name: crossWords.reading({ index: indexes[0]!, count: indexes.length, value, of: one.of, claim }),
@@ -64,7 +68,8 @@ function changesOf(
     })),
   )
   const readings = [list, ...others].reduce((sum, { values }) => sum + values.length, 0)
-  const most = Math.max(2, Math.floor(MOST_LOOKED_AT / readings))
+  const draws = isResampled ? (document.test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_READING : 0
+  const most = Math.max(2, Math.floor(MOST_LOOKED_AT / (readings * (1 + draws))))
   const tried = farthest(all, most)
   const left =
     all.reduce((sum, { stands }) => sum + stands, 0) - tried.reduce((sum, { stands }) => sum + stands, 0)
@@ -92,17 +97,24 @@ function farthest<T extends Readonly<{ distance: number }>>(
   return [...rising.slice(0, half), ...rising.slice(rising.length - half)]
 }
 
-type Equal = Readonly<{ value: number; indexes: number[] }>
+type Alike = Readonly<{ value: number; indexes: number[] }>
 
-/** Readings that are tested, by their value: no test here asks for their order. */
-function byValue(values: readonly number[], setAside: readonly number[]): readonly Equal[] {
+/**
+ * Readings that are tested, those together without any of which the test is the same: equal ones, since no test asks for their
+ * order, but for resamples, which are drawn by place.
+ */
+function alike(
+  { values, setAside }: Pick<List, 'values' | 'setAside'>,
+  grouping: 'singly' | 'by-value',
+): readonly Alike[] {
   const left = new Set(setAside)
-  const known = new Map<number, Equal>()
+  const known = new Map<number, Alike>()
   for (const [index, value] of values.entries()) {
     if (left.has(index)) continue
-    const equal = known.get(value)
-    if (equal) equal.indexes.push(index)
-    else known.set(value, { value, indexes: [index] })
+    const key = grouping === 'singly' ? index : value
+    const others = known.get(key)
+    if (others) others.indexes.push(index)
+    else known.set(key, { value, indexes: [index] })
   }
   return [...known.values()]
 }
@@ -122,14 +134,15 @@ function withoutOneCounted(evidence: Extract<Evidence, { kind: 'count' }>): read
   ]
 }
 
-function isByMoments(method: string): boolean {
+function isByMoments(method: Method): boolean {
   return method === 't' || method === 'z' || method === 'chi-square'
 }
 
 /** For tests that need only mean and spread: both without each value, from both with it. */
 function withoutOneByMoments({ evidence, claim }: CheckDocument): readonly Change[] {
   if (evidence.kind !== 'readings') return []
-  const equals = byValue(evidence.values, evidence.setAside ?? [])
+  const { values, setAside = [] } = evidence
+  const equals = alike({ values, setAside }, 'by-value')
   const left = new Set(evidence.setAside)
   const { sampleSize: n, mean, variance } = moments(evidence.values.filter((_, index) => !left.has(index)))
   const squares = (variance ?? 0) * (n - 1)

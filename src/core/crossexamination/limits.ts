@@ -13,9 +13,9 @@ const HALVINGS = 200
 
 /** At which claimed value would the finding turn, everything else being as it is? */
 export function turningQuestion({ document, result }: Examination): Question {
-  const shared = { key: 'turning value', group: 'limits', words: crossWords.turning() } as const
+  const shared = { key: 'turning value', words: crossWords.turning() } as const
   const ask = (): Examined => {
-    if (result.test.method === 'bootstrap') return { ...shared, note: crossWords.turningByInterval() }
+    if (result.test.method === 'bootstrap') return { ...shared, note: crossWords.turningNotSought() }
     const value = turningValue(document, result)
     if (value === undefined) return { ...shared, note: crossWords.neverTurns() }
     return { ...shared, figure: { kind: 'claimed-value', value } }
@@ -24,7 +24,7 @@ export function turningQuestion({ document, result }: Examination): Question {
 }
 
 /** The nearest claimed value at which the finding speaks of the claim the other way. */
-export function turningValue(document: CheckDocument, result: CheckResult): number | undefined {
+function turningValue(document: CheckDocument, result: CheckResult): number | undefined {
   const { claim } = document
   const wasAgainst = isAgainst(result.finding.outcome)
   const turnsAt = (value: number) => {
@@ -91,7 +91,7 @@ function rangeOf(parameter: Claim['parameter']): readonly [number, number] {
 
 /** How many units would have shown a gap as large as the one seen, nine times in ten? */
 export function sampleSizeQuestion({ document, result }: Examination): Question {
-  const shared = { key: 'sample size', group: 'limits', words: crossWords.moreUnits(PLANNED_POWER) } as const
+  const shared = { key: 'sample size', words: crossWords.moreUnits(PLANNED_POWER) } as const
   const ask = (): Examined => {
     const { significanceLevel, knownStandardDeviation, method = 'auto' } = document.test ?? {}
     const { estimate, sample } = result

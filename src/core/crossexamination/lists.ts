@@ -29,3 +29,10 @@ export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
     with: (setAside) => ({ ...evidence, [`${of}SetAside`]: [...setAside] }),
   }))
 }
+
+/** The evidence with every reading that is set aside put back; undefined where none is. */
+export function withEverything(evidence: CheckDocument['evidence']): Evidence | undefined {
+  if (listsOf(evidence).every(({ setAside }) => setAside.length === 0)) return undefined
+  if (evidence.kind === 'readings') return { ...evidence, setAside: [] }
+  return evidence.kind === 'two-readings' ? { ...evidence, firstSetAside: [], secondSetAside: [] } : undefined
+}

@@ -11,19 +11,16 @@ export type Examination = Readonly<{
   withSetAside?: Evidence | undefined
 }>
 
-export const GROUPS = ['readings', 'claim', 'level', 'method', 'limits'] as const
-
 /** What came of one question of the cross-examination. */
 export type Examined = Probability &
   Readonly<{
     key: string
-    group: (typeof GROUPS)[number]
     /** Ends the sentence "Would the finding stand if …". */
     words: string
     outcome?: FindingOutcome
+    /** That the changed check was decided at: what its p-value stands beside. */
+    significanceLevel?: number
     interval?: IntervalFigures
-    /** What the interval is of, where that is not the claim's own parameter. */
-    ofOther?: 'median'
     /** Whether the finding stays on its side; absent where there was nothing to test. */
     stands?: boolean
     /** What else there is to say: where it turns, or why it could not be asked. */
@@ -44,29 +41,26 @@ export function isAgainst(outcome: FindingOutcome): boolean {
 export function variation(
   input: Readonly<{
     key: string
-    group: Examined['group']
     words: string
     document: CheckDocument
     /** The finding that is examined. */
     outcome: FindingOutcome
-    ofOther?: 'median'
   }>,
 ): Question {
-  const { key, group, words, document, outcome, ofOther } = input
+  const { key, words, document, outcome } = input
   const ask = (): Examined => {
     const answer = check(document)
-    if (!answer.ok) return { key, group, words, note: answer.error.message }
+    if (!answer.ok) return { key, words, note: answer.error.message }
     const { test, interval, finding } = answer
     return {
       key,
-      group,
       words,
       outcome: finding.outcome,
+      significanceLevel: test.significanceLevel,
       stands: isAgainst(finding.outcome) === isAgainst(outcome),
       ...(test.pValue === undefined ? {} : { pValue: test.pValue }),
       ...(test.logPValue === undefined ? {} : { logPValue: test.logPValue }),
       ...(interval ? { interval } : {}),
-      ...(ofOther ? { ofOther } : {}),
     }
   }
   return { key, ask }

@@ -3,7 +3,7 @@ import type { CheckResult } from '../check/result'
 import { beyondFences, tukeyFences } from '../describe/fences'
 import { quartilesOf } from '../describe/quantile'
 import { crossWords } from '../wording/crossWords'
-import { type List, listsOf } from './lists'
+import { type List, listsOf, withEverything } from './lists'
 import { type Examination, type Question, variation } from './question'
 import { leaveOneOut } from './leaveOneOut'
 
@@ -21,15 +21,14 @@ function putBack({ document, result, withSetAside }: Examination): readonly Ques
   const ask = (key: string, words: string, evidence: Evidence) =>
     variation({
       key,
-      group: 'readings',
       words,
       document: { ...document, evidence },
       outcome: result.finding.outcome,
     })
-  if (withSetAside) return [ask('all back', crossWords.allBack(), withSetAside)]
+  const together = withSetAside ?? withEverything(document.evidence)
+  if (!together) return []
+  const all = ask('all back', crossWords.allBack(), together)
   const lists = listsOf(document.evidence)
-  const count = lists.reduce((sum, { setAside }) => sum + setAside.length, 0)
-  if (count === 0) return []
   const singly = lists.flatMap((list) =>
     list.setAside.map((index) =>
       ask(
@@ -39,13 +38,8 @@ function putBack({ document, result, withSetAside }: Examination): readonly Ques
       ),
     ),
   )
-  const together = lists.reduce<Evidence>((evidence, { of }) => {
-    const list = listsOf(evidence).find((one) => one.of === of)!
-    return list.with([])
-  }, document.evidence as Evidence)
-  if (count === 1) return singly
-  const all = ask('all back', crossWords.allBack(), together)
-  return count > MOST_SINGLY ? [all] : [all, ...singly]
+  if (singly.length === 1) return singly
+  return singly.length > MOST_SINGLY ? [all] : [all, ...singly]
 }
 
 /** Readings that stand out: by the test for outliers, and by the fences where those point to others. */
@@ -56,7 +50,6 @@ function suspicious({ document, result }: Examination): readonly Question[] {
     const ask = (by: 'test' | 'fences', indexes: readonly number[]) =>
       variation({
         key: `without ${by} ${list.of ?? ''}`,
-        group: 'readings',
         words: crossWords.without({ indexes, by, list, claim: document.claim }),
         document: {
           ...document,

@@ -77,7 +77,7 @@ export const crossWords = {
     const which = names.length > MOST_NAMED ? `any of ${formatCount(turning)}` : listed(names, turning)
     return `It turns without ${which}; it stands without any other of ${formatCount(tried)}.${rest}`
   },
-  turningByInterval: () => 'For resamples, the ends of the interval tell it.',
+  turningNotSought: () => 'This is not looked for by resampling.',
   neverTurns: () => 'It turns at no claimed value.',
 } as const
 

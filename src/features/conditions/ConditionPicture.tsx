@@ -3,6 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { Condition } from '@/core/conditions/condition'
+import { SOURCE_WORDS } from '@/core/wording/conditionWords'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart, type ReadingsPicture } from '@/ui/charts/ReadingsChart'
 import {
@@ -50,9 +51,10 @@ const PICTURES: Partial<Readonly<Record<Condition['name'], PictureOf>>> = {
 /** A small picture of a condition. */
 export function ConditionPicture({
   name,
+  of,
   evidence,
   unit,
-}: Readonly<{ name: Condition['name']; evidence: EvidenceReading; unit: string }>) {
+}: Readonly<{ name: Condition['name']; of: Condition['of']; evidence: EvidenceReading; unit: string }>) {
   const picture = PICTURES[name]
   const drawn = useMemo(() => drawnOf(evidence, unit), [evidence, unit])
   const look = useLook(picture ? drawn.values : NONE)
@@ -64,7 +66,7 @@ export function ConditionPicture({
   return (
     <Box as="figure" maxWidth="320px" marginTop="6px">
       <ReadingsChart
-        name={picture.title}
+        name={of ? `${picture.title}, ${SOURCE_WORDS[of]}` : picture.title}
         picture={shown}
         description={picture.words}
         pointing={pointed}

@@ -9,10 +9,11 @@ import {
   CONDITION_STATES,
   SOURCE_WORDS,
 } from '@/core/wording/conditionWords'
-import { formatFull, formatNumber, formatPValue } from '@/core/wording/figures'
+import { formatFull, formatPValue } from '@/core/wording/figures'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
+import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { ConditionPicture } from './ConditionPicture'
 import { SampleQuestions } from './SampleQuestions'
@@ -38,8 +39,8 @@ const State = chakra('span', {
     '&[data-state=not-met]': { color: 'finding.contradicted' },
   },
 })
-/** Of figures without a unit. */
-const DECIMALS = 3
+/** Of most conditions: common practice, no source. */
+const TOLD_AT = 0.05
 
 /** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
@@ -63,6 +64,7 @@ export function ConditionsSection({ number }: Readonly<{ number: number }>) {
 
 function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
   const { first, second } = useWorkbench()
+  const { plain } = useFormats()
   const { name, of, state, sentence, figures } = condition
   const source = of === 'second' ? second : first
   const evidence = useDeferredValue(source?.evidence)
@@ -82,19 +84,20 @@ function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
               {CONDITION_FIGURES[key] ?? key}{' '}
               <Figure
                 name={CONDITION_FIGURES[key] ?? key}
-                shown={shownFigure(key, value)}
+                shown={shownFigure(key, value, plain)}
                 full={formatFull(value)}
               />
             </span>
           ))}
         </Box>
-        {evidence && <ConditionPicture name={name} evidence={evidence} unit={first.draft.unit} />}
+        {evidence && <ConditionPicture name={name} of={of} evidence={evidence} unit={first.draft.unit} />}
       </div>
     </Row>
   )
 }
 
-function shownFigure(key: string, value: number): string {
-  if (key === 'p') return formatPValue(value, 0.05)
-  return Number.isInteger(value) ? formatFull(value) : formatNumber(value, DECIMALS)
+/** A p-value is not rounded onto the level that its condition is told by. */
+function shownFigure(key: string, value: number, plain: (value: number) => string): string {
+  if (key === 'p') return formatPValue(value, TOLD_AT)
+  return Number.isInteger(value) ? formatFull(value) : plain(value)
 }

@@ -7,7 +7,13 @@ import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
 import { intervalWords } from '@/core/wording/claimLineWords'
 import { standingWords } from '@/core/wording/crossWords'
-import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
+import {
+  formatCount,
+  formatFull,
+  formatFullPValue,
+  formatPercent,
+  formatPValue,
+} from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
@@ -103,7 +109,7 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
         )}
         {figure?.kind === 'sample-size' && (
           <>
-            : <Figure name="Units needed" shown={formatFull(figure.value)} full={formatFull(figure.value)} />{' '}
+            : <Figure name="Units needed" shown={formatCount(figure.value)} full={formatFull(figure.value)} />{' '}
             units
           </>
         )}
@@ -122,7 +128,11 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
       </Cell>
       <Cell>
         {hasP && (
-          <Figure name="p-value" shown={formatPValue(answer.pValue, 0.05)} full={formatFullPValue(answer)} />
+          <Figure
+            name="p-value"
+            shown={formatPValue(answer.pValue, answer.significanceLevel ?? 1)}
+            full={formatFullPValue(answer)}
+          />
         )}
       </Cell>
       <Cell>{interval && <Interval interval={interval} />}</Cell>

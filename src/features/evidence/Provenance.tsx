@@ -12,6 +12,11 @@ const RANDOM_WORDS = {
   random: 'at random',
   'not-random': 'not at random',
 } as const
+const INDEPENDENT_WORDS = {
+  unknown: 'nobody has said whether independently of one another',
+  independent: 'independently of one another',
+  'not-independent': 'not independently of one another',
+} as const
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
@@ -65,6 +70,15 @@ export function Provenance() {
           value={draft.drawnAtRandom}
           words={RANDOM_WORDS}
           onChange={(drawnAtRandom) => setField('drawnAtRandom', drawnAtRandom)}
+        />
+      </dd>
+      <dt>Taken</dt>
+      <dd>
+        <InlineChoice
+          label="Whether independently"
+          value={draft.takenIndependently}
+          words={INDEPENDENT_WORDS}
+          onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
         />
       </dd>
       {FIELDS.map(([field, name, placeholder]) => (

@@ -4,7 +4,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { CheckDocument, Evidence } from '@/core/check/request'
 import type { CheckResult } from '@/core/check/result'
-import { listsOf } from '@/core/crossexamination/lists'
+import { withEverything } from '@/core/crossexamination/lists'
 import { intervalWords } from '@/core/wording/claimLineWords'
 import { formatCount, formatPValue } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
@@ -21,10 +21,8 @@ const Cell = chakra('td', { base: { padding: '2px 18px 2px 0', fontFamily: 'mono
 /** Where readings are set aside: the results without them and with them, side by side. */
 export function BothResults() {
   const { checked, evidence } = useWorkbench()
-  const whole = useMemo(
-    () => checked && wholeOf(checked.document, evidence.withSetAside),
-    [checked, evidence.withSetAside],
-  )
+  const { withSetAside } = evidence
+  const whole = useMemo(() => checked && wholeOf(checked.document, withSetAside), [checked, withSetAside])
   const { answered, isStale } = useAnswer(whole)
   if (!checked || !whole) return null
   const other = isStale ? undefined : answered?.answer
@@ -74,11 +72,6 @@ function ResultRow({ name, result }: Readonly<{ name: string; result: CheckResul
 
 /** The same check with everything put back; nothing where nothing is set aside. */
 function wholeOf(document: CheckDocument, withSetAside: Evidence | undefined): CheckDocument | undefined {
-  if (withSetAside) return { ...document, evidence: withSetAside }
-  const isAside = listsOf(document.evidence).some(({ setAside }) => setAside.length > 0)
-  if (!isAside) return undefined
-  const { evidence } = document
-  if (evidence.kind === 'readings') return { ...document, evidence: { ...evidence, setAside: [] } }
-  if (evidence.kind !== 'two-readings') return undefined
-  return { ...document, evidence: { ...evidence, firstSetAside: [], secondSetAside: [] } }
+  const evidence = withSetAside ?? withEverything(document.evidence)
+  return evidence && { ...document, evidence }
 }

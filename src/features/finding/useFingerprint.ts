@@ -3,19 +3,25 @@
 import { useEffect, useState } from 'react'
 import { canonicalJson } from '@/core/canonicalJson'
 
+/** Nobody signs between two keystrokes. */
+const PAUSE_MS = 250
+
 /** SHA-256 of a value's only spelling as JSON, in hexadecimal digits; undefined while it is being made. */
 export function useFingerprint(value: unknown): string | undefined {
   const [known, setKnown] = useState<Readonly<{ of: unknown; fingerprint: string }>>()
   useEffect(() => {
     if (value === undefined) return
     let isOvertaken = false
-    const bytes = new TextEncoder().encode(canonicalJson(value))
-    void crypto.subtle.digest('SHA-256', bytes).then((digest) => {
-      const digits = Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0'))
-      if (!isOvertaken) setKnown({ of: value, fingerprint: digits.join('') })
-    })
+    const make = async () => {
+      const bytes = new TextEncoder().encode(canonicalJson(value))
+      const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
+      const fingerprint = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('')
+      if (!isOvertaken) setKnown({ of: value, fingerprint })
+    }
+    const timer = setTimeout(() => void make(), PAUSE_MS)
     return () => {
       isOvertaken = true
+      clearTimeout(timer)
     }
   }, [value])
   return known !== undefined && known.of === value ? known.fingerprint : undefined

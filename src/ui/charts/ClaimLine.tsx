@@ -9,9 +9,8 @@ import {
   ScatterController,
   Tooltip,
 } from 'chart.js'
-import { memo, useMemo, useRef } from 'react'
-import { Scatter } from 'react-chartjs-2'
-import { Box, chakra } from '@chakra-ui/react'
+import { memo, useMemo } from 'react'
+import { chakra } from '@chakra-ui/react'
 import { formatCount } from '@/core/wording/figures'
 import { axisWords } from './axisWords'
 import { type ClaimLineFigures, claimLineData } from './claimLineData'
@@ -45,29 +44,27 @@ export const ClaimLine = memo(function ClaimLine({
   description,
 }: Readonly<{ figures: ClaimLineFigures; labels: ClaimLineLabels; description: string }>) {
   const colours = useColours()
-  const chart = useRef<Chart | null>(null)
-  const height = HEIGHTS[figures.values.length === 0 ? 1 : 0]
   const drawing = useMemo(() => colours && claimLineData(figures, colours), [figures, colours])
-  const options = useMemo(
-    () => colours && drawing && optionsOf({ colours, drawing, labels, figures }),
+  const drawn = useMemo(
+    () =>
+      colours &&
+      drawing && {
+        data: { datasets: drawing.datasets },
+        options: optionsOf({ colours, drawing, labels, figures }),
+      },
     [colours, drawing, labels, figures],
   )
-  if (!drawing || !options) return <Box height={height} />
   return (
     <>
-      <Picture name="claim line" height={height} chart={chart} ground="surface">
-        <Scatter
-          ref={(made) => {
-            chart.current = (made as Chart | undefined) ?? null
-          }}
-          data={{ datasets: drawing.datasets }}
-          options={options}
-          role="img"
-          aria-label={description}
-          data-testid="claim-line"
-        />
-      </Picture>
-      {drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
+      <Picture
+        name="claim line"
+        description={description}
+        height={HEIGHTS[figures.values.length === 0 ? 1 : 0]}
+        ground="surface"
+        drawing={drawn}
+        testId="claim-line"
+      />
+      {drawing && drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
     </>
   )
 })

@@ -1,8 +1,9 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
-import type { Chart } from 'chart.js'
-import { type ReactNode, type RefObject, useState } from 'react'
+import type { Chart as ChartJs, ChartData, ChartOptions } from 'chart.js'
+import { type RefObject, useRef, useState } from 'react'
+import { Chart } from 'react-chartjs-2'
 import { pngOf, save, svgOf } from './chartFiles'
 import { useColours } from './useColours'
 
@@ -33,25 +34,40 @@ const Word = chakra('button', {
   },
 })
 
+/** What Chart.js draws, of whichever kinds its parts are. */
+type Drawing = Readonly<{
+  data: ChartData | ChartData<'scatter'>
+  options: ChartOptions | ChartOptions<'scatter'>
+}>
+
 /**
  * A chart with what takes it out: copied as a picture, or saved as PNG or SVG.
  *
- * @param name - of the files, and of the picture in words
+ * @param name - of the files, and of what takes it out
+ * @param description - what it shows, for those who do not see it
  * @param ground - the colour that it stands on
+ * @param drawing - absent until the page's colours are known; its place is kept free for it
+ * @param chart - holds the chart, for whoever changes it later
  */
 export function Picture({
   name,
+  description,
   height,
-  chart,
   ground = 'page',
-  children,
+  drawing,
+  testId,
+  chart: wanted,
 }: Readonly<{
   name: string
+  description: string
   height: string
   ground?: 'page' | 'surface'
-  chart: RefObject<Chart | null>
-  children: ReactNode
+  drawing: Drawing | undefined
+  testId?: string
+  chart?: RefObject<ChartJs | null>
 }>) {
+  const own = useRef<ChartJs | null>(null)
+  const chart = wanted ?? own
   const colours = useColours()
   const [said, setSaid] = useState('')
   const say = (words: string) => {
@@ -70,9 +86,22 @@ export function Picture({
   }
   const saveSvg = async () =>
     save(new Blob([await svgOf(chart.current!)], { type: 'image/svg+xml' }), `${file}.svg`)
+  if (!drawing) return <Frame height={height} />
   return (
     <div className="group">
-      <Frame height={height}>{children}</Frame>
+      <Frame height={height}>
+        <Chart
+          ref={(made) => {
+            chart.current = made ?? null
+          }}
+          type="scatter"
+          data={drawing.data as ChartData<'scatter'>}
+          options={drawing.options as ChartOptions<'scatter'>}
+          role="img"
+          aria-label={description}
+          data-testid={testId}
+        />
+      </Frame>
       <Row>
         <span role="status">{said}</span>
         <Word type="button" aria-label={`Copy the ${name}`} onClick={() => void copy()}>

@@ -13,9 +13,7 @@ import {
   ScatterController,
   Tooltip,
 } from 'chart.js'
-import { Box } from '@chakra-ui/react'
 import { memo, useEffect, useMemo, useRef } from 'react'
-import { Chart } from 'react-chartjs-2'
 import { axisWords } from './axisWords'
 import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
@@ -77,9 +75,9 @@ export const ReadingsChart = memo(function ReadingsChart({
   const colours = useColours()
   const chart = useRef<ChartJs | null>(null)
   const data = useMemo(() => colours && dataOf(picture, colours), [picture, colours])
-  const options = useMemo(
-    () => colours && optionsOf({ picture, colours, pointing, onChoose }),
-    [picture, colours, pointing, onChoose],
+  const drawing = useMemo(
+    () => colours && data && { data, options: optionsOf({ picture, colours, pointing, onChoose }) },
+    [data, picture, colours, pointing, onChoose],
   )
   useEffect(
     () =>
@@ -94,21 +92,7 @@ export const ReadingsChart = memo(function ReadingsChart({
       }),
     [picture, pointing],
   )
-  if (!data || !options) return <Box height={HEIGHT} />
-  return (
-    <Picture name={name} height={HEIGHT} chart={chart}>
-      <Chart
-        ref={(made) => {
-          chart.current = made ?? null
-        }}
-        type="scatter"
-        data={data as ChartData<'scatter'>}
-        options={options as ChartOptions<'scatter'>}
-        role="img"
-        aria-label={description}
-      />
-    </Picture>
-  )
+  return <Picture name={name} description={description} height={HEIGHT} drawing={drawing} chart={chart} />
 })
 
 function dataOf({ points, lines, bars }: ReadingsPicture, colours: Colours): ChartData {

@@ -1,6 +1,5 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
 import {
   Chart,
   type ChartOptions,
@@ -10,8 +9,7 @@ import {
   ScatterController,
   type ScatterDataPoint,
 } from 'chart.js'
-import { memo, useMemo, useRef } from 'react'
-import { Scatter } from 'react-chartjs-2'
+import { memo, useMemo } from 'react'
 import type { SamplingPicture } from '@/core/picture/samplingPicture'
 import { axisWords } from './axisWords'
 import { type ChartLabel, labelPlugin } from './labelPlugin'
@@ -45,25 +43,18 @@ export const SamplingChart = memo(function SamplingChart({
   description,
 }: Readonly<{ picture: SamplingPicture; labels: SamplingLabels; description: string }>) {
   const colours = useColours()
-  const chart = useRef<Chart | null>(null)
   const drawing = useMemo(
     () => colours && { data: dataOf(picture, colours), options: optionsOf(picture, labels, colours) },
     [picture, labels, colours],
   )
-  if (!drawing) return <Box height={HEIGHT} />
   return (
-    <Picture name="sampling distribution" height={HEIGHT} chart={chart}>
-      <Scatter
-        ref={(made) => {
-          chart.current = (made as Chart | undefined) ?? null
-        }}
-        data={drawing.data}
-        options={drawing.options}
-        role="img"
-        aria-label={description}
-        data-testid="sampling-distribution"
-      />
-    </Picture>
+    <Picture
+      name="sampling distribution"
+      description={description}
+      height={HEIGHT}
+      drawing={drawing}
+      testId="sampling-distribution"
+    />
   )
 })
 

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react'
 import { check } from '@/core/check/check'
-import type { CheckDocument } from '@/core/check/request'
+import { type CheckDocument, USUAL_RESAMPLES } from '@/core/check/request'
 import type { CheckAnswer } from '@/core/check/result'
 import { sheets } from '@/workers/sheets'
 
@@ -10,7 +10,6 @@ import { sheets } from '@/workers/sheets'
 const MOST_AT_ONCE = 20_000
 const MOST_RANKED_AT_ONCE = 1000
 const MOST_RESAMPLED_AT_ONCE = 200_000
-const USUAL_RESAMPLES = 9999
 
 type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
 

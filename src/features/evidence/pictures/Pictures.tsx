@@ -8,6 +8,7 @@ import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
 import { pointed } from '@/ui/sample/pointed'
+import { useLabel } from '@/ui/sample/SampleProvider'
 import { RowToolbar } from '../sheet/RowToolbar'
 import {
   boxPicture,
@@ -41,6 +42,7 @@ const Reading = chakra('button', {
 
 /** What the readings look like: four pictures, their figures, and those that stand apart. */
 export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReading; unit: string }>) {
+  const label = useLabel()
   const shown = useDeferredValue(evidence)
   const [step, setStep] = useState(0)
   const [chosen, setChosen] = useState<number>()
@@ -76,7 +78,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
-            name="histogram"
+            name={label('histogram')}
             picture={histogram}
             description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(formatNumber(width, 4), unit)}.`}
           />
@@ -86,7 +88,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
               {step === 0 && ' (Freedman and Diaconis)'}{' '}
               <Slider
                 type="range"
-                aria-label="Width of the bins"
+                aria-label={label('Width of the bins')}
                 min={-MOST_STEPS}
                 max={MOST_STEPS}
                 step={0.25}
@@ -99,7 +101,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
-            name="box plot"
+            name={label('box plot')}
             picture={pictures.box}
             description={`Box plot of ${described}; ${beyondFences.length} readings beyond the fences at ${inUnit(fences[0])} and ${inUnit(fences[1])}.`}
           />
@@ -108,7 +110,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
-            name="readings in order"
+            name={label('readings in order')}
             picture={pictures.order}
             description={`Readings in the order of their rows: ${described}.`}
           />
@@ -117,7 +119,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
         <figure>
           <ReadingsChart
             {...chart}
-            name="normal quantile plot"
+            name={label('normal quantile plot')}
             picture={pictures.quantiles}
             description={`Normal quantile plot of ${described}; on a straight line they would be normal.`}
           />
