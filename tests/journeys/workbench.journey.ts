@@ -69,7 +69,7 @@ test('the finding is cross-examined: what turns it comes first, and each figure 
   expect(await rows[0]!.getAttribute('data-stands')).toBe('false')
   const row = async (key: string) => plain(await textOf(driver, `[data-question="${key}"]`))
   // The same 24 readings without the eighteenth, in exact rational arithmetic and with mpmath at 50 digits.
-  expect(await row('without test ')).toContain('14.920 to 14.974')
+  expect(await row('without test ')).toContain('14.920 kg to 14.974 kg')
   expect(await row('leave one out')).toContain('It stands without any one of 24.')
   expect(await row('turning value')).toContain('it turns at 14.967 kg')
 })
@@ -101,8 +101,12 @@ test('the address holds how the page is looked at: the way back, a link and a re
   await driver.wait(async () => !(await isWorkingShown()), WAIT_MS)
   await driver.navigate().forward()
   await driver.wait(isWorkingShown, WAIT_MS)
+  const slider = () => control(driver, 'Width of the bins')
+  await (await slider()).sendKeys(Key.ARROW_RIGHT)
+  await driver.wait(async () => (await driver.getCurrentUrl()).includes('bins=0.25'), WAIT_MS)
   await driver.navigate().refresh()
   await driver.wait(isWorkingShown, WAIT_MS)
+  expect(await (await slider()).getAttribute('value')).toBe('0.25')
 })
 
 test('keys lead to the sections, and ? lists them', async () => {

@@ -192,3 +192,25 @@ test('the same question is asked only once', () => {
   const { answers } = examine(atLeast15({ setAside: [0, 4] }))
   expect(new Set(answers.map(({ key }) => key)).size).toBe(answers.length)
 })
+
+test('a size is named only where there is a gap to be found, and by a test that is planned', () => {
+  const share = { parameter: 'proportion', relation: 'at-least', value: 0.95 } as const
+  const lot = examine({
+    claim: share,
+    evidence: { kind: 'count', n: 20, successes: 18, lotSize: 400 },
+    test: { method: 'hypergeometric' },
+  }).answer('sample size')
+  const exact = examine({
+    claim: share,
+    evidence: { kind: 'count', n: 20, successes: 18 },
+    test: { method: 'exact-binomial' },
+  }).answer('sample size')
+  expect(lot.figure?.kind).toBe('sample-size')
+  expect(lot.note).toMatch(/^Planned for the (score z|exact binomial) test\.$/)
+  expect(exact.note).toBeUndefined()
+  const above = examine({ claim: share, evidence: { kind: 'count', n: 200, successes: 196 } }).answer(
+    'sample size',
+  )
+  expect(above).toMatchObject({ note: 'The sample shows no gap on the side that the test looks at.' })
+  expect(above.figure).toBeUndefined()
+})

@@ -3,6 +3,8 @@ import { plan } from '../check/planRequest'
 import type { CheckDocument } from '../check/request'
 import type { CheckResult } from '../check/result'
 import type { Claim } from '../claim/claim'
+import type { Hypotheses } from '../claim/hypotheses'
+import { PLANNED_METHODS } from '../plan/plan'
 import { crossWords } from '../wording/crossWords'
 import { type Examination, type Examined, isAgainst, type Question } from './question'
 
@@ -93,8 +95,12 @@ function rangeOf(parameter: Claim['parameter']): readonly [number, number] {
 export function sampleSizeQuestion({ document, result }: Examination): Question {
   const shared = { key: 'sample size', words: crossWords.moreUnits(PLANNED_POWER) } as const
   const ask = (): Examined => {
-    const { significanceLevel, knownStandardDeviation, method = 'auto' } = document.test ?? {}
-    const { estimate, sample } = result
+    const { significanceLevel, knownStandardDeviation } = document.test ?? {}
+    const { estimate, sample, hypotheses, test } = result
+    if (isOnNullSide(hypotheses.alternativeSide, estimate.difference))
+      return { ...shared, note: crossWords.noGap() }
+    // What is not planned is planned by the usual test.
+    const method = PLANNED_METHODS.find((planned) => planned === test.method) ?? 'auto'
     const isSpread = estimate.parameter === 'standard-deviation' || estimate.parameter === 'variance'
     const assume = isSpread
       ? { standardDeviation: sample.standardDeviation }
@@ -116,7 +122,14 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
       },
     })
     if (!answer.ok) return { ...shared, note: answer.error.message }
-    return { ...shared, figure: { kind: 'sample-size', value: answer.plan.n } }
+    const { n, method: used } = answer.plan
+    const note = used === test.method ? {} : { note: crossWords.plannedBy(used) }
+    return { ...shared, figure: { kind: 'sample-size', value: n }, ...note }
   }
   return { key: shared.key, ask }
+}
+
+/** Whether the sample lies where the test does not look for a gap. */
+function isOnNullSide(side: Hypotheses['alternativeSide'], difference: number): boolean {
+  return (side === 'less' && difference >= 0) || (side === 'greater' && difference <= 0)
 }

@@ -1,5 +1,5 @@
 import type { Claim, Parameter, Relation } from '../claim/claim'
-import { formatFull, formatPercent, withUnit } from './figures'
+import { formatFull, formatPercent, withoutMadeUpDigits, withUnit } from './figures'
 
 export const RELATION_WORDS: Readonly<Record<Relation, string>> = {
   'at-least': 'at least',
@@ -58,6 +58,13 @@ export function fullValue(claim: Pick<Claim, 'parameter' | 'unit'>, value: numbe
   return claim.parameter === 'proportion' ? formatPercent(value) : withUnit(formatFull(value), unitOf(claim))
 }
 
+/** A distance on the parameter's scale in full: of shares, in percentage points, since "2 % of 95 %" is another thing. */
+function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string {
+  return claim.parameter === 'proportion'
+    ? `${formatFull(withoutMadeUpDigits(gap * 100))} percentage points`
+    : fullValue(claim, gap)
+}
+
 /** The claim as part of a sentence: "the mean net mass is at least 15 kg". */
 export function claimClause(claim: Claim): string {
   const value = fullValue(claim, claim.value)
@@ -65,6 +72,6 @@ export function claimClause(claim: Claim): string {
     return `the ${subjectOf(claim)} is ${RELATION_WORDS[claim.relation]} ${value}`
   }
   const { below, above } = claim.tolerance
-  const limits = `${fullValue(claim, below)} below and ${fullValue(claim, above)} above`
+  const limits = `${fullGap(claim, below)} below and ${fullGap(claim, above)} above`
   return `the ${subjectOf(claim)} is within ${limits} ${value}`
 }

@@ -60,6 +60,9 @@ export const crossWords = {
   moreUnits: (power: number) =>
     `more units had been sampled, to find a gap like this with a power of ${formatPercent(power)}`,
 
+  noGap: () => 'The sample shows no gap on the side that the test looks at.',
+  plannedBy: (method: Method) => `Planned for the ${METHOD_NAMES[method]}.`,
+
   reading: ({ count, ...reading }: Reading & Readonly<{ count: number }>) =>
     count === 1
       ? readingWords(reading)

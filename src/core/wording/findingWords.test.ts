@@ -83,6 +83,20 @@ test('the limits of a tolerance are written without the digits that adding doubl
   expect(hypothesisSymbols(hypotheses.value.alternative, undefined)).toBe('0.2 < μ < 0.4')
 })
 
+test('the tolerance of a share is in percentage points', () => {
+  const claim = {
+    parameter: 'proportion',
+    relation: 'within',
+    value: 0.95,
+    quantity: 'deliveries in time',
+  } as const
+  const tolerance = { below: 0.07, above: 0.02 }
+  const result = resultOf({ ...claim, tolerance }, { kind: 'count', n: 200, successes: 186 })
+  expect(plain(result.finding.sentence)).toContain(
+    'is within 7 percentage points below and 2 percentage points above 95 %.',
+  )
+})
+
 test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
   const latexOf = (parameter: Parameter, value: number, unit: string) => {
     const hypotheses = deriveHypotheses({ parameter, relation: 'at-least', value }, 'auto')

@@ -5,7 +5,6 @@ import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/core/check/result'
 import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
-import { intervalWords } from '@/core/wording/claimLineWords'
 import { standingWords } from '@/core/wording/crossWords'
 import {
   formatCount,
@@ -143,13 +142,16 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
 /** With its level where that is another one than the finding's. */
 function Interval({ interval }: Readonly<{ interval: IntervalFigures }>) {
   const { checked } = useWorkbench()
-  const { display } = useFormats()
-  const named = formatPercent(interval.level)
-  const [, ends = ''] = intervalWords(interval, display).split(/(?:interval|bound) /)
+  const { inUnit, inFull } = useFormats()
+  const { lower, upper, level } = interval
+  const end = (name: string, value: number | undefined) =>
+    value !== undefined && <Figure name={name} shown={inUnit(value)} full={inFull(value)} />
   return (
-    <chakra.span fontFamily="mono" fontSize="13px" whiteSpace="nowrap">
-      {ends}
-      {interval.level !== checked?.result.interval?.level && <Box color="quiet">at {named}</Box>}
+    <chakra.span fontSize="13px">
+      {end('Lower end', lower)}
+      {lower !== undefined && upper !== undefined && ' to '}
+      {end('Upper end', upper)}
+      {level !== checked?.result.interval?.level && <Box color="quiet">at {formatPercent(level)}</Box>}
     </chakra.span>
   )
 }

@@ -3,6 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { SPREADS } from '@/core/sample/sampleDraft'
 import { formatNumber, withUnit } from '@/core/wording/figures'
+import { unitOf } from '@/core/wording/claimWords'
 import { readNumber } from '@/intake/number'
 import { readCount } from '@/intake/count'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -43,16 +44,16 @@ export function SummaryFields({ unit }: Readonly<{ unit: string }>) {
 
 function OtherSpread({ unit }: Readonly<{ unit: string }>) {
   const { draft } = useSample()
+  const squared = unitOf({ parameter: 'variance', unit })
   const spread = readNumber(draft.spread, draft.decimalMark)
-  if (!spread.ok || spread.value < 0)
-    return draft.spreadIs === 'variance' ? <> {unit && `${unit}²`}</> : <> {unit}</>
+  if (!spread.ok || spread.value < 0) return draft.spreadIs === 'variance' ? <> {squared}</> : <> {unit}</>
   const isVariance = draft.spreadIs === 'variance'
   const other = isVariance ? Math.sqrt(spread.value) : spread.value ** 2
-  const shown = withUnit(shortly(other), isVariance ? unit : unit && `${unit}²`)
+  const shown = withUnit(shortly(other), isVariance ? unit : squared)
   return (
     <>
       {' '}
-      {isVariance ? unit && `${unit}²` : unit}
+      {isVariance ? squared : unit}
       <Box as="span" color="quiet">
         {' '}
         ({isVariance ? 'standard deviation' : 'variance'} {shown})

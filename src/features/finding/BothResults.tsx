@@ -6,8 +6,9 @@ import type { CheckDocument, Evidence } from '@/core/check/request'
 import type { CheckResult } from '@/core/check/result'
 import { withEverything } from '@/core/crossexamination/lists'
 import { intervalWords } from '@/core/wording/claimLineWords'
-import { formatCount, formatPValue } from '@/core/wording/figures'
+import { formatCount, formatFullPValue, formatPValue } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { Figure } from '@/ui/figures/Figure'
 import { useAnswer } from '@/ui/workbench/useAnswer'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -56,15 +57,23 @@ export function BothResults() {
 }
 
 function ResultRow({ name, result }: Readonly<{ name: string; result: CheckResult }>) {
-  const { display, inUnit } = useFormats()
+  const { display, inUnit, inFull } = useFormats()
   const { finding, sample, estimate, test, interval } = result
   return (
     <tr>
       <Head scope="row">{name}</Head>
       <Cell>{OUTCOME_WORDS[finding.outcome]}</Cell>
       <Cell>{formatCount(sample.n)}</Cell>
-      <Cell>{inUnit(estimate.value)}</Cell>
-      <Cell>{formatPValue(test.pValue, test.significanceLevel)}</Cell>
+      <Cell>
+        <Figure name="Estimate" shown={inUnit(estimate.value)} full={inFull(estimate.value)} />
+      </Cell>
+      <Cell>
+        <Figure
+          name="p-value"
+          shown={formatPValue(test.pValue, test.significanceLevel)}
+          full={formatFullPValue(test)}
+        />
+      </Cell>
       <Cell>{interval && intervalWords(interval, display).replace(' interval', '')}</Cell>
     </tr>
   )

@@ -10,6 +10,8 @@ import type { Formats } from '@/ui/workbench/useFormats'
 export function testRows({ test, interval, estimate }: CheckResult, formats: Formats): readonly FigureRow[] {
   const { inUnit, plain } = formats
   const letter = STATISTIC[test.method]
+  // Of resamples the estimate itself is compared, so its critical values are those of the estimate.
+  const isEstimate = test.method === 'bootstrap'
   const noun = PARAMETER_NOUNS[estimate.parameter]
   const figure = (name: string, value: number, format: (value: number) => string): FigureRow => ({
     name,
@@ -28,7 +30,9 @@ export function testRows({ test, interval, estimate }: CheckResult, formats: For
   return [
     ...(test.statistic === undefined
       ? []
-      : [figure(`Test statistic ${letter}`, test.statistic, letter === 'estimate' ? inUnit : statistic)]),
+      : isEstimate
+        ? [figure('Estimate', test.statistic, inUnit)]
+        : [figure(`Test statistic ${letter}`, test.statistic, statistic)]),
     ...parts.map((part, index) =>
       figure(
         `Test statistic ${letter} at the ${index === 0 ? 'lower' : 'upper'} limit`,
@@ -47,8 +51,8 @@ export function testRows({ test, interval, estimate }: CheckResult, formats: For
         />
       ),
     },
-    ...test.criticalValues.map((value, index) =>
-      figure(`Critical value of ${letter}${limit(index)}`, value, letter === 'estimate' ? inUnit : statistic),
+    ...(isEstimate ? [] : test.criticalValues).map((value, index) =>
+      figure(`Critical value of ${letter}${limit(index)}`, value, statistic),
     ),
     ...test.criticalEstimates.map((value, index) =>
       figure(`Critical value of the ${noun}${limit(index)}`, value, inUnit),

@@ -16,14 +16,33 @@ export function useView<T extends string>(
   const stated = useSearchParams().get(name)
   const shown = words.find((word) => word === stated) ?? words[0]
   const [usual] = words
+  const show = useCallback((word: T) => put('pushState', name, word === usual ? '' : word), [name, usual])
+  return [shown, show]
+}
+
+/**
+ * The same for a number. Moving it is no step that the way back would take.
+ *
+ * @param range - its ends, and the usual one, which the address leaves out
+ */
+export function useViewNumber(
+  name: string,
+  range: Readonly<{ least: number; most: number; usual: number }>,
+): readonly [number, (value: number) => void] {
+  const { least, most, usual } = range
+  const stated = Number(useSearchParams().get(name) ?? usual)
+  const shown = stated >= least && stated <= most ? stated : usual
   const show = useCallback(
-    (word: T) => {
-      const address = new URL(location.href)
-      if (word === usual) address.searchParams.delete(name)
-      else address.searchParams.set(name, word)
-      history.pushState(null, '', address)
-    },
+    (value: number) => put('replaceState', name, value === usual ? '' : String(value)),
     [name, usual],
   )
   return [shown, show]
+}
+
+/** Puts a word into the address, or takes it out where it is empty. */
+function put(how: 'pushState' | 'replaceState', name: string, word: string): void {
+  const address = new URL(location.href)
+  if (word === '') address.searchParams.delete(name)
+  else address.searchParams.set(name, word)
+  history[how](null, '', address)
 }

@@ -5,7 +5,7 @@ import type { PointTest, Procedure } from '../../inference/procedure'
 import type { Sample } from '../../inference/sample'
 import { formatFull, formatFullPValue, formatPercent } from '../figures'
 import { STATISTIC } from '../methodWords'
-import { computed, given, type Step, step, symbol } from './formula'
+import { computed, type Step, step, symbol } from './formula'
 import { statisticSteps } from './statisticSteps'
 
 type Worked = Readonly<{
@@ -90,7 +90,7 @@ function intervalStep({ interval, estimate }: Worked): readonly Step[] {
   const ends = [lower, upper].filter((end) => end !== undefined).map(computed)
   return [
     {
-      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${interval.method}) about the estimate ${given(estimate.value).text}`,
+      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${interval.method}) about the estimate ${computed(estimate.value).text}`,
       latex: ends.map(({ latex }) => latex).join(' \\text{ to } '),
       text: ends.map(({ text }) => text).join(' to '),
     },

@@ -9,6 +9,7 @@ import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
 import { pointed } from '@/ui/sample/pointed'
 import { useLabel } from '@/ui/sample/SampleProvider'
+import { useViewNumber } from '@/ui/workbench/useView'
 import { RowToolbar } from '../sheet/RowToolbar'
 import {
   boxPicture,
@@ -24,7 +25,7 @@ const MOST_LISTED = 12
 /** Of figures without a unit. */
 const PLAIN_DECIMALS = 3
 /** How far the slider makes the bins narrower or wider, as a power of two. */
-const MOST_STEPS = 3
+const STEPS = { least: -3, most: 3, usual: 0 } as const
 const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
 const Slider = chakra('input', { base: { accentColor: 'accent', width: '120px' } })
 const Reading = chakra('button', {
@@ -44,7 +45,7 @@ const Reading = chakra('button', {
 export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReading; unit: string }>) {
   const label = useLabel()
   const shown = useDeferredValue(evidence)
-  const [step, setStep] = useState(0)
+  const [step, setStep] = useViewNumber(label('bins').replaceAll(' ', '-'), STEPS)
   const [chosen, setChosen] = useState<number>()
   const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
   const look = useLook(drawn.values)
@@ -89,8 +90,8 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
               <Slider
                 type="range"
                 aria-label={label('Width of the bins')}
-                min={-MOST_STEPS}
-                max={MOST_STEPS}
+                min={STEPS.least}
+                max={STEPS.most}
                 step={0.25}
                 value={step}
                 onChange={(event) => setStep(Number(event.target.value))}
