@@ -5,14 +5,16 @@ import { planRequestSchema } from './planRequest'
 import { reckonRequestSchema } from './reckonRequest'
 import { checkRequestSchema } from './request'
 
+/** Every kind of request. */
+export const requestSchema = z.union([
+  checkRequestSchema,
+  reckonRequestSchema,
+  describeRequestSchema,
+  planRequestSchema,
+  adjustRequestSchema,
+])
+
 /** The JSON Schema (draft 2020-12) of every kind of request. */
 export function requestJsonSchema(): object {
-  const kinds = z.union([
-    checkRequestSchema,
-    reckonRequestSchema,
-    describeRequestSchema,
-    planRequestSchema,
-    adjustRequestSchema,
-  ])
-  return { title: 'True Weight request', ...z.toJSONSchema(kinds, { io: 'input' }) }
+  return { title: 'True Weight request', ...z.toJSONSchema(requestSchema, { io: 'input' }) }
 }

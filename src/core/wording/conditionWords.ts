@@ -1,4 +1,7 @@
 import type { Condition, ConditionState } from '../conditions/condition'
+import type { SampleDraft } from '../sample/sampleDraft'
+import { formatFull, formatPValue } from './figures'
+import type { FigureLine } from './testLines'
 
 export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   'random-sample': 'Random sample',
@@ -42,3 +45,44 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
 
 /** Of which of two samples a condition speaks. */
 export const SOURCE_WORDS = { first: 'first source', second: 'second source' } as const
+
+/** What the level of most conditions is: common practice, no source. */
+const TOLD_AT = 0.05
+
+/** The figures that a condition is told by. A p-value is not rounded onto the level that it is told at. */
+export function conditionLines(
+  { figures }: Pick<Condition, 'figures'>,
+  plain: (value: number) => string,
+): readonly FigureLine[] {
+  return Object.entries(figures).map(([key, value]) => ({
+    name: CONDITION_FIGURES[key] ?? key,
+    shown:
+      key === 'p' ? formatPValue(value, TOLD_AT) : Number.isInteger(value) ? formatFull(value) : plain(value),
+    full: formatFull(value),
+  }))
+}
+
+/** The conditions that are not met, or not known to be: "Normality (in doubt), Order, second source (not met)". */
+export function openConditions(conditions: readonly Pick<Condition, 'name' | 'state' | 'of'>[]): string {
+  return conditions
+    .filter(({ state }) => state !== 'met')
+    .map(({ name, state, of }) => {
+      const source = of ? `, ${SOURCE_WORDS[of]}` : ''
+      return `${CONDITION_NAMES[name]}${source} (${CONDITION_STATES[state].toLowerCase()})`
+    })
+    .join(', ')
+}
+
+/** What only a person can say of a sample and nobody has said. */
+export function unanswered(
+  { drawnAtRandom, takenIndependently }: Pick<SampleDraft, 'drawnAtRandom' | 'takenIndependently'>,
+  of?: keyof typeof SOURCE_WORDS,
+): readonly string[] {
+  const source = of ? ` (${SOURCE_WORDS[of]})` : ''
+  return [
+    ...(drawnAtRandom === 'unknown' ? [`Was the sample drawn at random${source}?`] : []),
+    ...(takenIndependently === 'unknown'
+      ? [`Were the units taken independently of one another${source}?`]
+      : []),
+  ]
+}

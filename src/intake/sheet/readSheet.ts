@@ -1,3 +1,4 @@
+import type { ColumnKind } from '@/core/sample/sampleDraft'
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { type Column, type ColumnBuilder, isMissingWord, numberBuilder, textBuilder } from './columns'
 import { asDates } from './dateColumn'
@@ -32,6 +33,8 @@ export type SheetQuestion = Readonly<{
   wanted?: readonly string[] | undefined
   /** The words that stand for a figure that is missing; absent: every word that looks like it. */
   missingWords?: readonly string[] | undefined
+  /** What each column holds, where that is known; absent: told from its cells. */
+  kinds?: readonly ColumnKind[] | undefined
   /** Stops once so many rows were read; absent: reads them all. */
   mostRows?: number | undefined
   onProgress?: ((rows: number, bytes: number) => void) | undefined
@@ -49,7 +52,7 @@ export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>
   const wanted = question.mostRows ?? Infinity
   // The first rows tell most columns of texts, so that the whole of a file is rarely read twice.
   let rows = Math.min(wanted, GLANCED_ROWS)
-  const texts = new Set<number>()
+  const texts = new Set(question.kinds?.flatMap((kind, at) => (kind === 'number' ? [] : [at])))
   for (;;) {
     const read = await readOnce({ ...question, mostRows: rows }, texts)
     if (!read.ok) return read
@@ -132,14 +135,13 @@ class ColumnTaker {
   }
 
   sheet(): Sheet {
-    const { dateOrder } = this.question.format
-    const columns = this.builders!.flatMap((builder) => {
+    const { format, kinds } = this.question
+    const columns = this.builders!.flatMap((builder, at) => {
       const column = builder?.finish()
       if (!column) return []
-      return [
-        (column.kind === 'category' || column.kind === 'text' ? asDates(column, dateOrder) : undefined) ??
-          column,
-      ]
+      const mayBeDates =
+        column.kind !== 'number' && column.kind !== 'date' && (kinds?.[at] ?? 'date') === 'date'
+      return [(mayBeDates ? asDates(column, format.dateOrder) : undefined) ?? column]
     })
     return { columns, rowCount: this.rowCount, names: this.names, missingWords: [...this.missing.values()] }
   }

@@ -1,21 +1,26 @@
-import type { CheckResult } from '@/core/check/result'
-import { PARAMETER_NOUNS } from '@/core/wording/claimWords'
-import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
-import { STATISTIC } from '@/core/wording/methodWords'
-import { Figure } from '@/ui/figures/Figure'
-import type { FigureRow } from '@/ui/figures/FigureTable'
-import type { Formats } from '@/ui/workbench/useFormats'
+import type { CheckResult } from '../check/result'
+import { PARAMETER_NOUNS } from './claimWords'
+import { formatFull, formatFullPValue, formatPercent, formatPValue } from './figures'
+import type { Formats } from './formats'
+import { STATISTIC } from './methodWords'
 
-/** The figures of a test, each with its name. */
-export function testRows({ test, interval, estimate }: CheckResult, formats: Formats): readonly FigureRow[] {
+/** A figure with its name: as it is shown, with its unit, and with every digit. */
+export type FigureLine = Readonly<{ name: string; shown: string; full: string }>
+
+/** The figures of a test. */
+export function testLines(
+  { test, interval, estimate }: CheckResult,
+  formats: Formats,
+): readonly FigureLine[] {
   const { inUnit, plain } = formats
   const letter = STATISTIC[test.method]
   // Of resamples the estimate itself is compared, so its critical values are those of the estimate.
   const isEstimate = test.method === 'bootstrap'
   const noun = PARAMETER_NOUNS[estimate.parameter]
-  const figure = (name: string, value: number, format: (value: number) => string): FigureRow => ({
+  const figure = (name: string, value: number, format: (value: number) => string): FigureLine => ({
     name,
-    figure: <Figure name={name} shown={format(value)} full={formatFull(value)} />,
+    shown: format(value),
+    full: formatFull(value),
   })
   /** Counts are shown as they are. */
   const statistic = (value: number) =>
@@ -43,13 +48,8 @@ export function testRows({ test, interval, estimate }: CheckResult, formats: For
     ...degreesOfFreedom(test).map(([name, value]) => figure(name, value, String)),
     {
       name: 'p-value',
-      figure: (
-        <Figure
-          name="p-value"
-          shown={formatPValue(test.pValue, test.significanceLevel)}
-          full={formatFullPValue(test)}
-        />
-      ),
+      shown: formatPValue(test.pValue, test.significanceLevel),
+      full: formatFullPValue(test),
     },
     ...(isEstimate ? [] : test.criticalValues).map((value, index) =>
       figure(`Critical value of ${letter}${limit(index)}`, value, statistic),

@@ -1,0 +1,75 @@
+import { z } from 'zod'
+
+/** How numbers are written: 1,234.5 or 1 234,5. */
+export const LANGUAGES = ['point', 'comma'] as const
+export type Language = (typeof LANGUAGES)[number]
+export const LANGUAGE_WORDS: Readonly<Record<Language, string>> = { point: '1,234.5', comma: '1\u202f234,5' }
+
+export const FORMATS = ['pdf', 'docx', 'html', 'md'] as const
+export type ReportFormat = (typeof FORMATS)[number]
+
+/** The parts that can be chosen; the findings themselves are in every report. */
+export const PARTS = [
+  'cover',
+  'summary',
+  'hypotheses',
+  'sample',
+  'conditions',
+  'pictures',
+  'test',
+  'cross-examination',
+  'working',
+  'sources',
+] as const
+export type PartName = (typeof PARTS)[number]
+
+export const PART_WORDS: Readonly<Record<PartName, string>> = {
+  cover: 'cover block',
+  summary: 'summary of findings',
+  hypotheses: 'hypotheses',
+  sample: 'sample and its origin',
+  conditions: 'conditions',
+  pictures: 'pictures',
+  test: 'figures of the test',
+  'cross-examination': 'cross-examination',
+  working: 'working, as an appendix',
+  sources: 'methods and sources',
+}
+
+const MOST_DECIMALS = 12
+
+export const reportOptionsSchema = z.strictObject({
+  parts: z.array(z.enum(PARTS)).default([...PARTS]),
+  /** Of every figure of a claim; absent: those chosen for each claim. */
+  decimals: z.int().min(0).max(MOST_DECIMALS).optional(),
+  language: z.enum(LANGUAGES).default('point'),
+})
+export type ReportOptions = Readonly<z.infer<typeof reportOptionsSchema>>
+
+export const USUAL_OPTIONS: ReportOptions = reportOptionsSchema.parse({})
+
+/**
+ * The options that an address states: `parts` with commas between, `decimals`, `numbers`.
+ *
+ * @returns the usual ones for whatever is not stated, or not one of the choices
+ */
+export function optionsIn(stated: Readonly<Record<string, string | undefined>>): ReportOptions {
+  const { parts, decimals, numbers } = stated
+  const read = reportOptionsSchema.safeParse({
+    ...(parts === undefined ? {} : { parts: PARTS.filter((part) => parts.split(',').includes(part)) }),
+    ...(decimals === undefined || decimals === '' ? {} : { decimals: Number(decimals) }),
+    ...(numbers === undefined ? {} : { language: numbers }),
+  })
+  return read.success ? read.data : USUAL_OPTIONS
+}
+
+/** The query of an address for options: only what is not usual. */
+export function queryOf({ parts, decimals, language }: ReportOptions): string {
+  const stated: readonly (readonly [string, string])[] = [
+    ...(parts.length === PARTS.length ? [] : [['parts', parts.join(',')] as const]),
+    ...(decimals === undefined ? [] : [['decimals', String(decimals)] as const]),
+    ...(language === 'point' ? [] : [['numbers', language] as const]),
+  ]
+  const query = stated.map(([name, value]) => `${name}=${encodeURIComponent(value)}`).join('&')
+  return query === '' ? '' : `?${query}`
+}

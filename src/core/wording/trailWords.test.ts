@@ -1,0 +1,34 @@
+import { TRAIL_ACTIONS } from '../trail/chain'
+import { ACTION_WORDS, changeLines, instantWords, verdictWords } from './trailWords'
+
+test('every action has words, and no two the same', () => {
+  const words = TRAIL_ACTIONS.map((action) => ACTION_WORDS[action])
+  expect(new Set(words).size).toBe(TRAIL_ACTIONS.length)
+})
+
+test('an instant is told in UTC, to the second', () => {
+  expect(instantWords('2026-11-03T10:42:07.123Z')).toBe('2026-11-03 10:42:07 UTC')
+})
+
+test('a verdict names the entry that does not fit', () => {
+  expect(verdictWords({ holds: false, number: 7, why: 'altered' })).toBe(
+    'The chain is broken at entry 7: it is not what was written.',
+  )
+  expect(verdictWords({ holds: true, length: 1, hash: 'ab' })).toBe(
+    'The chain holds: the one entry is as written. It ends with ab.',
+  )
+  expect(verdictWords({ holds: true, length: 1200, hash: 'ab' })).toContain('all 1,200 entries')
+  expect(verdictWords({ holds: true, length: 0, hash: '' })).toBe('There is no entry yet.')
+})
+
+test('a change is told field by field, a long text by the stretch that changed', () => {
+  const before = '{"claimedValue":"15","kept":[["x"]],"readings":{"from":12,"text":"7"}}'
+  const after = '{"claimedValue":"16","kept":[],"readings":{"from":12,"text":""},"unit":null}'
+  expect(changeLines({ before, after })).toEqual([
+    { field: 'claimed value', before: '15', after: '16' },
+    { field: 'kept', before: '[["x"]]', after: '[]' },
+    { field: 'readings', before: '… 7 …', after: '…  …' },
+    { field: 'unit', before: '', after: '' },
+  ])
+  expect(changeLines({ before: '', after: '' })).toEqual([])
+})

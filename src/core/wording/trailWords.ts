@@ -1,0 +1,78 @@
+import type { ChainVerdict, TrailAction, TrailEntry } from '../trail/chain'
+import { formatCount } from './figures'
+
+/** What was done, behind "who": "A. Officer set a reading aside". */
+export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
+  opened: 'opened the case',
+  changed: 'changed the case',
+  closed: 'closed the case',
+  reopened: 'opened the case again',
+  archived: 'archived the case',
+  'claim-added': 'added a claim',
+  'claim-changed': 'changed a claim',
+  'claims-reordered': 'put the claims in another order',
+  'sample-added': 'added a sample',
+  'sample-changed': 'changed a sample',
+  'brought-in': 'brought a file in',
+  'set-aside': 'set a reading aside',
+  'brought-back': 'brought a reading back',
+  signed: 'signed a finding',
+  imported: 'brought the case in from a file',
+}
+
+export const NOBODY_NAMED = 'Nobody named'
+
+/** An instant in UTC: "2026-11-03 10:42:07 UTC". */
+export function instantWords(at: string): string {
+  return `${at.slice(0, 19).replace('T', ' ')} UTC`
+}
+
+const BREAKS: Readonly<Record<Extract<ChainVerdict, { holds: false }>['why'], string>> = {
+  'out-of-order': 'it does not follow the entry before it: one is missing, or they were put in another order',
+  altered: 'it is not what was written',
+  'cut-short': 'the case had more entries than there are, or other ones',
+}
+
+/** Whether a trail is what was written. */
+export function verdictWords(verdict: ChainVerdict): string {
+  if (!verdict.holds) return `The chain is broken at entry ${verdict.number}: ${BREAKS[verdict.why]}.`
+  const { length, hash } = verdict
+  const entries = length === 1 ? 'the one entry is' : `all ${formatCount(length)} entries are`
+  return length === 0
+    ? 'There is no entry yet.'
+    : `The chain holds: ${entries} as written. It ends with ${hash}.`
+}
+
+/** The fields that an entry changed, each with what it was and what it became. */
+export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'after'>): readonly Readonly<{
+  field: string
+  before: string
+  after: string
+}>[] {
+  if (before === '' && after === '') return []
+  const [was, is] = [before, after].map(
+    (text) => (text === '' ? {} : JSON.parse(text)) as Record<string, unknown>,
+  )
+  const fields = new Set([...Object.keys(was!), ...Object.keys(is!)])
+  return [...fields].map((field) => ({
+    field: fieldWords(field),
+    before: shown(was![field]),
+    after: shown(is![field]),
+  }))
+}
+
+/** "claimedValue" as "claimed value". */
+function fieldWords(name: string): string {
+  return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+}
+
+function shown(value: unknown): string {
+  if (value === undefined || value === null) return ''
+  if (typeof value === 'string') return value
+  if (isStretch(value)) return `… ${value.text} …`
+  return JSON.stringify(value)
+}
+
+function isStretch(value: unknown): value is Readonly<{ from: number; text: string }> {
+  return typeof value === 'object' && value !== null && 'from' in value && 'text' in value
+}

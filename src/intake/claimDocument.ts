@@ -1,0 +1,56 @@
+import type { ClaimDraft } from '@/core/claim/draft'
+import type { Outcome } from '@/core/outcome'
+import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { type DraftReading, readDraft } from './readDraft'
+import { type EvidenceReading, readEvidence } from './readEvidence'
+import type { Column } from './sheet/columns'
+import { readTypedSheet } from './sheet/typedSheet'
+import { columnsWanted, ofSecond, type Taken, takenFrom } from './takenFrom'
+import { joinSources } from './twoSources'
+
+/** A sample, and the sheet of its file where it has one. */
+export type SampleSource = Readonly<{
+  draft: SampleDraft
+  sheet?: Readonly<{
+    rowCount: number
+    /** The columns of these names, in the sheet's order; all of them without names. */
+    columns: (names?: readonly string[]) => Promise<readonly Column[]>
+  }>
+}>
+
+/** A claim read against its samples, as the workbench shows it. */
+export type ClaimReading = DraftReading & Readonly<{ evidence: EvidenceReading; second?: EvidenceReading }>
+
+/**
+ * Reads a claim and the samples that it is held against.
+ *
+ * @param sourceOf - finds a sample by its identifier
+ * @returns undefined where a sample is not there
+ */
+export async function readClaimAgainst(
+  draft: ClaimDraft,
+  sourceOf: (id: string) => Promise<SampleSource | undefined>,
+): Promise<ClaimReading | undefined> {
+  const evidenceOf = async (side: ClaimDraft) => {
+    const source = await sourceOf(side.sampleId)
+    return source && readEvidence({ sample: source.draft, taken: await takenOf(side, source), draft: side })
+  }
+  const first = await evidenceOf(draft)
+  if (!first) return undefined
+  if (draft.parameter !== 'variance-ratio') return { ...readDraft(draft, first), evidence: first }
+  const second = await evidenceOf(ofSecond(draft))
+  if (!second) return undefined
+  const evidence = joinSources(draft, { first, second })
+  return { ...readDraft(draft, evidence), evidence, second }
+}
+
+/** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */
+async function takenOf(
+  draft: ClaimDraft,
+  { draft: sample, sheet }: SampleSource,
+): Promise<Outcome<Taken> | undefined> {
+  if (sample.kind === 'typed') return takenFrom(readTypedSheet(sample), draft, sample)
+  if (!sheet) return undefined
+  const { rowCount } = sheet
+  return takenFrom({ columns: await sheet.columns(columnsWanted(draft, sample)), rowCount }, draft, sample)
+}
