@@ -1,7 +1,10 @@
 import 'server-only'
-import { asc, desc, eq } from 'drizzle-orm'
-import type { Connection } from './client'
+import { and, asc, count, desc, eq, exists, ilike, inArray, isNull, ne, or, sql } from 'drizzle-orm'
+import type { CaseState, CaseWords } from '@/core/case/caseWords'
+import type { FindingOutcome } from '@/core/claim/finding'
+import type { Connection } from './connection'
 import { cases, claims } from './schema'
+import { containing } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
@@ -11,42 +14,115 @@ export type ClaimLine = Pick<
 >
 export type CaseWithClaims = CaseRow & Readonly<{ claims: readonly ClaimLine[] }>
 
-const withClaims = {
-  claims: {
-    columns: {
-      id: true,
-      caseId: true,
-      wording: true,
-      parameter: true,
-      quantity: true,
-      relation: true,
-      claimedValue: true,
-      unit: true,
-      outcome: true,
-    },
-    orderBy: asc(claims.position),
-  },
+export const CASE_ORDERS = ['changed', 'opened', 'reference', 'subject', 'party'] as const
+export type CaseOrder = (typeof CASE_ORDERS)[number]
+
+export type DocketQuestion = Readonly<{
+  /** In the case's words or in those of a claim. */
+  text?: string
+  /** `current`: all but the archived ones. */
+  state: CaseState | 'current' | 'any'
+  /** With a claim that came to this; `none`: with one that nothing could be computed of yet. */
+  outcome?: FindingOutcome | 'none'
+  order: CaseOrder
+  direction: 'rising' | 'falling'
+  /** From 0. */
+  page: number
+  pageSize: number
+}>
+
+const CLAIM_LINE = {
+  id: claims.id,
+  caseId: claims.caseId,
+  wording: claims.wording,
+  parameter: claims.parameter,
+  quantity: claims.quantity,
+  relation: claims.relation,
+  claimedValue: claims.claimedValue,
+  unit: claims.unit,
+  outcome: claims.outcome,
 } as const
 
-/** Every case with its claims, the one that changed last first. */
-export function listCases(db: Connection): Promise<readonly CaseWithClaims[]> {
-  return db.query.cases.findMany({ with: withClaims, orderBy: [desc(cases.updatedAt)] })
+const ORDER_COLUMNS = {
+  changed: cases.updatedAt,
+  opened: cases.createdAt,
+  reference: sql`lower(${cases.reference})`,
+  subject: sql`lower(${cases.subject})`,
+  party: sql`lower(${cases.party})`,
+} as const
+
+/** A page of the cases that answer a question, with their claims; and how many do in all. */
+export async function findCases(
+  db: Connection,
+  question: DocketQuestion,
+): Promise<Readonly<{ cases: readonly CaseWithClaims[]; total: number }>> {
+  const { order, direction, page, pageSize } = question
+  const where = conditionOf(db, question)
+  const by = direction === 'rising' ? asc : desc
+  const found = await db
+    .select()
+    .from(cases)
+    .where(where)
+    .orderBy(by(ORDER_COLUMNS[order]), by(cases.id))
+    .limit(pageSize)
+    .offset(page * pageSize)
+  const [counted] = await db.select({ total: count() }).from(cases).where(where)
+  return { cases: await withClaims(db, found), total: counted!.total }
 }
 
-export function findCase(db: Connection, id: string): Promise<CaseWithClaims | undefined> {
-  return db.query.cases.findFirst({ with: withClaims, where: eq(cases.id, id) })
+/** Reads the claims of a page of cases at once, and of no other case. */
+async function withClaims(db: Connection, rows: readonly CaseRow[]): Promise<readonly CaseWithClaims[]> {
+  const ids = rows.map(({ id }) => id)
+  const lines = await db
+    .select(CLAIM_LINE)
+    .from(claims)
+    .where(inArray(claims.caseId, ids))
+    .orderBy(asc(claims.position))
+  return rows.map((row) => ({ ...row, claims: lines.filter(({ caseId }) => caseId === row.id) }))
+}
+
+function conditionOf(db: Connection, { text, state, outcome }: DocketQuestion) {
+  const pattern = containing(text ?? '')
+  const ofCase = (condition: ReturnType<typeof or>) =>
+    exists(
+      db
+        .select({ one: sql`1` })
+        .from(claims)
+        .where(and(eq(claims.caseId, cases.id), condition)),
+    )
+  return and(
+    state === 'any' ? undefined : state === 'current' ? ne(cases.state, 'archived') : eq(cases.state, state),
+    outcome === undefined
+      ? undefined
+      : ofCase(outcome === 'none' ? isNull(claims.outcome) : eq(claims.outcome, outcome)),
+    text
+      ? or(
+          ...[cases.reference, cases.subject, cases.party, cases.people].map((column) =>
+            ilike(column, pattern),
+          ),
+          ofCase(or(ilike(claims.wording, pattern), ilike(claims.quantity, pattern))),
+        )
+      : undefined,
+  )
+}
+
+export async function countCases(db: Connection): Promise<number> {
+  return (await db.select({ total: count() }).from(cases))[0]!.total
+}
+
+export async function findCase(db: Connection, id: string): Promise<CaseWithClaims | undefined> {
+  const rows = await db.select().from(cases).where(eq(cases.id, id))
+  return (await withClaims(db, rows))[0]
 }
 
 export async function insertCase(db: Connection, row: typeof cases.$inferInsert): Promise<void> {
   await db.insert(cases).values(row)
 }
 
-/** @returns whether there is such a case */
 export async function updateCase(
   db: Connection,
   id: string,
-  change: Partial<Pick<CaseRow, 'reference' | 'subject' | 'party' | 'state'>> & Pick<CaseRow, 'updatedAt'>,
-): Promise<boolean> {
-  const changed = await db.update(cases).set(change).where(eq(cases.id, id)).returning({ id: cases.id })
-  return changed.length > 0
+  change: Partial<CaseWords & Pick<CaseRow, 'state' | 'updatedAt'>>,
+): Promise<void> {
+  await db.update(cases).set(change).where(eq(cases.id, id))
 }

@@ -2,7 +2,7 @@ import 'server-only'
 import { and, asc, eq, max, or, sql } from 'drizzle-orm'
 import type { ClaimDraft } from '@/core/claim/draft'
 import type { FindingOutcome } from '@/core/claim/finding'
-import type { Connection } from './client'
+import type { Connection } from './connection'
 import { claims } from './schema'
 
 export type StoredClaim = Readonly<{
@@ -10,6 +10,7 @@ export type StoredClaim = Readonly<{
   caseId: string
   draft: ClaimDraft
   revision: number
+  createdAt: Date
   updatedAt: Date
 }>
 
@@ -27,6 +28,31 @@ export async function listClaimsOf(db: Connection, sampleId: string): Promise<re
   return rows.map(storedClaim)
 }
 
+/** The claims of a case, in their order. */
+export async function listClaims(db: Connection, caseId: string): Promise<readonly StoredClaim[]> {
+  const rows = await db.query.claims.findMany({
+    where: eq(claims.caseId, caseId),
+    orderBy: asc(claims.position),
+  })
+  return rows.map(storedClaim)
+}
+
+/**
+ * Gives the claims of a case a new order.
+ *
+ * @param ids - all of them, the first first
+ */
+export async function orderClaims(db: Connection, ids: readonly string[]): Promise<void> {
+  // No two may have the same place, not even meanwhile.
+  for (const sign of [-1, 1]) {
+    for (const [index, id] of ids.entries())
+      await db
+        .update(claims)
+        .set({ position: sign * (index + 1) })
+        .where(eq(claims.id, id))
+  }
+}
+
 /** Puts a claim behind the last one of a case. */
 export async function insertClaim(
   db: Connection,
@@ -36,16 +62,19 @@ export async function insertClaim(
     draft: ClaimDraft
     outcome: FindingOutcome | null
     now: Date
+    /** Where it was kept elsewhere before. */
+    revision?: number
+    updatedAt?: Date
   }>,
 ): Promise<void> {
-  const { id, caseId, draft, outcome, now } = claim
+  const { id, caseId, draft, outcome, now, revision = 1, updatedAt = now } = claim
   const [last] = await db
     .select({ position: max(claims.position) })
     .from(claims)
     .where(eq(claims.caseId, caseId))
   const position = (last?.position ?? 0) + 1
-  const times = { createdAt: now, updatedAt: now }
-  await db.insert(claims).values({ id, caseId, position, ...draft, outcome, revision: 1, ...times })
+  const times = { createdAt: now, updatedAt }
+  await db.insert(claims).values({ id, caseId, position, ...draft, outcome, revision, ...times })
 }
 
 /**
@@ -82,7 +111,7 @@ export async function updateOutcome(
 }
 
 function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
-  const { id, caseId, revision, updatedAt, position, createdAt, outcome, ...words } = row
+  const { id, caseId, revision, updatedAt, createdAt, position, outcome, ...words } = row
   const [kept, counted, secondKept] = [words.kept, words.counted, words.secondKept].map((rows) =>
     rows.map((list) => [...list]),
   )
@@ -90,6 +119,7 @@ function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
     id,
     caseId,
     revision,
+    createdAt,
     updatedAt,
     draft: { ...words, kept: kept!, counted: counted!, secondKept: secondKept! },
   }

@@ -1,14 +1,19 @@
 import 'server-only'
 import { and, desc, eq, max } from 'drizzle-orm'
-import type { Connection } from './client'
+import type { Connection } from './connection'
 import { findings } from './schema'
 
 export type FindingRow = typeof findings.$inferSelect
 /** A signed finding as a list shows it. */
 export type FindingLine = Omit<FindingRow, 'signed'>
 
+/** Stores a finding that was signed elsewhere, as it is. */
+export async function insertFinding(db: Connection, finding: FindingRow): Promise<void> {
+  await db.insert(findings).values(finding)
+}
+
 /** Puts a signed finding behind the last one of its claim. */
-export async function insertFinding(
+export async function addFinding(
   db: Connection,
   finding: Omit<typeof findings.$inferInsert, 'number'>,
 ): Promise<number> {

@@ -18,8 +18,22 @@ const holderSchema = z.object({
   /** Tells a process from a later one with the same number; empty where the system does not say. */
   born: z.string(),
   since: z.iso.datetime(),
+  /** Where it answers requests, which have to give its token; empty for a process that answers none. */
+  address: z.string().default(''),
 })
 type Holder = z.infer<typeof holderSchema>
+
+/** On the global object, because a server may load this file more than once. */
+const held = globalThis as typeof globalThis & { trueWeightToken?: string }
+
+/** What only those know who may read the lock file of this process; undefined where it holds no folder. */
+export const heldToken = (): string | undefined => held.trueWeightToken
+
+/** Who holds a folder, as far as its lock file says; undefined where nobody does. */
+export function holderOf(folder: string): Holder | undefined {
+  const holder = read(path.join(folder, LOCK_FILE))
+  return holder && isAlive(holder) ? holder : undefined
+}
 
 export class FolderInUse extends Error {
   constructor(folder: string, holder: Holder | undefined) {
@@ -37,9 +51,10 @@ export class FolderInUse extends Error {
 /**
  * Takes a folder for this process until it ends, however it ends: a lock left by a process that is gone is taken over.
  *
+ * @returns what lets the folder go before that
  * @throws FolderInUse where a process that lives, or one on another machine, holds it
  */
-export async function lockFolder(folder: string): Promise<void> {
+export async function lockFolder(folder: string): Promise<() => void> {
   const file = path.join(folder, LOCK_FILE)
   const own: Holder = {
     token: randomUUID(),
@@ -47,12 +62,20 @@ export async function lockFolder(folder: string): Promise<void> {
     host: hostname(),
     born: birthOf(process.pid),
     since: new Date().toISOString(),
+    address: process.env.TRUE_WEIGHT_ADDRESS ?? '',
   }
   for (let attempt = 0; attempt < MOST_TRIES; attempt += 1) {
     if (create(file, own)) {
       await wait(SETTLING_MS)
       const holder = read(file)
-      if (holder?.token === own.token) return releaseAtExit(file, own)
+      if (holder?.token === own.token) {
+        held.trueWeightToken = own.token
+        const release = () => {
+          if (read(file)?.token === own.token) rmSync(file, { force: true })
+        }
+        process.once('exit', release)
+        return release
+      }
       throw new FolderInUse(folder, holder)
     }
     const holder = read(file)
@@ -64,7 +87,7 @@ export async function lockFolder(folder: string): Promise<void> {
 
 function create(file: string, holder: Holder): boolean {
   try {
-    writeFileSync(file, JSON.stringify(holder), { flag: 'wx' })
+    writeFileSync(file, JSON.stringify(holder), { flag: 'wx', mode: 0o600 })
     return true
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'EEXIST') return false
@@ -78,12 +101,6 @@ function read(file: string): Holder | undefined {
   } catch {
     return undefined
   }
-}
-
-function releaseAtExit(file: string, own: Holder): void {
-  process.once('exit', () => {
-    if (read(file)?.token === own.token) rmSync(file, { force: true })
-  })
 }
 
 /** A holder on another machine counts as alive, since nothing here can tell. */

@@ -1,9 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { EMPTY_CLAIM } from '@/core/claim/draft'
 import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
-import { findCase, insertCase, listCases, updateCase } from './caseRepository'
-import { findClaim, insertClaim, listClaimsOf, updateClaim } from './claimRepository'
-import { type Database, openMemoryDatabase } from './client'
+import { type DocketQuestion, findCase, findCases, insertCase, updateCase } from './caseRepository'
+import { findClaim, insertClaim, listClaimsOf, orderClaims, updateClaim } from './claimRepository'
+import { type Database, openTestDatabase } from './client'
+import { holdCase } from './trailRepository'
 import { findSample, insertSample, listSamples, updateSample } from './sampleRepository'
 
 const now = new Date('2026-11-03T10:42:00Z')
@@ -12,11 +13,19 @@ const typed = { ...EMPTY_SAMPLE, readings: '14.93\n15,x\n' }
 const condition = { column: 'line', relation: 'is', value: 'A', upTo: '' } as const
 const words = { ...EMPTY_CLAIM, claimedValue: '15,x', unit: 'kg', kept: [[condition]] }
 
+const EVERY_CASE: DocketQuestion = {
+  state: 'any',
+  order: 'changed',
+  direction: 'falling',
+  page: 0,
+  pageSize: 50,
+}
+
 let db: Database
 beforeAll(async () => {
-  db = await openMemoryDatabase()
+  db = await openTestDatabase()
 })
-afterAll(() => db.$client.close())
+afterAll(() => db.close())
 
 async function newCase(reference = 'WH-014') {
   const id = uuidv7()
@@ -47,8 +56,16 @@ async function newClaim(caseId: string, sampleId?: string) {
 test('a claim comes back as it was typed, what cannot be read included', async () => {
   const caseId = await newCase()
   const { id, draft } = await newClaim(caseId)
-  expect(await findClaim(db, id)).toEqual({ id, caseId, draft, revision: 1, updatedAt: now })
-  const sample = { id: draft.sampleId, caseId, draft: typed, file: null, revision: 1, updatedAt: now }
+  expect(await findClaim(db, id)).toEqual({ id, caseId, draft, revision: 1, createdAt: now, updatedAt: now })
+  const sample = {
+    id: draft.sampleId,
+    caseId,
+    draft: typed,
+    file: null,
+    revision: 1,
+    createdAt: now,
+    updatedAt: now,
+  }
   expect(await findSample(db, draft.sampleId)).toEqual(sample)
 })
 
@@ -58,7 +75,14 @@ test('a change is stored with the outcome it came to, and raises the revision', 
   const changed = { ...draft, claimedValue: '14.5' }
   const change = { id, revision: 1, draft: changed, outcome: 'contradicted', now: later } as const
   expect(await updateClaim(db, change)).toBe(2)
-  expect(await findClaim(db, id)).toEqual({ id, caseId, draft: changed, revision: 2, updatedAt: later })
+  expect(await findClaim(db, id)).toEqual({
+    id,
+    caseId,
+    draft: changed,
+    revision: 2,
+    createdAt: now,
+    updatedAt: later,
+  })
   expect((await findCase(db, caseId))?.claims[0]?.outcome).toBe('contradicted')
 })
 
@@ -104,7 +128,7 @@ test('the case that changed last comes first', async () => {
   const [first, second] = [await newCase('A'), await newCase('B')]
   await updateCase(db, second, { subject: 'Stoves', updatedAt: later })
   await updateCase(db, first, { party: 'Nobody', updatedAt: new Date('2026-11-03T10:44:00Z') })
-  const [top, next] = await listCases(db)
+  const [top, next] = (await findCases(db, EVERY_CASE)).cases
   expect(top).toMatchObject({ id: first, party: 'Nobody' })
   expect(next).toMatchObject({ id: second, subject: 'Stoves' })
 })
@@ -112,7 +136,7 @@ test('the case that changed last comes first', async () => {
 test('what is not there is said to be missing', async () => {
   expect(await findClaim(db, uuidv7())).toBeUndefined()
   expect(await findCase(db, uuidv7())).toBeUndefined()
-  expect(await updateCase(db, uuidv7(), { updatedAt: now })).toBe(false)
+  expect(await holdCase(db, uuidv7())).toBeUndefined()
 })
 
 test('the database itself refuses words that the schema does not know', async () => {
@@ -121,4 +145,54 @@ test('the database itself refuses words that the schema does not know', async ()
   await expect(
     insertClaim(db, { id: uuidv7(), caseId, draft: wrong, outcome: null, now }),
   ).rejects.toMatchObject({ cause: { constraint: 'claims_relation_known' } })
+})
+
+test('cases are found by their words and by those of their claims, and no character means more than itself', async () => {
+  const caseId = await newCase('X-1_00 %')
+  const { id, draft } = await newClaim(caseId)
+  const change = { id, revision: 1, draft: { ...draft, wording: 'Burns all night' }, outcome: null, now }
+  await updateClaim(db, change)
+  const found = async (text: string) =>
+    (await findCases(db, { ...EVERY_CASE, text })).cases.map((one) => one.id)
+  expect(await found('x-1_0')).toEqual([caseId])
+  expect(await found('ALL NIGHT')).toEqual([caseId])
+  expect(await found('0 %')).toEqual([caseId])
+  expect(await found('X_1')).toEqual([])
+  expect(await found('\\')).toEqual([])
+})
+
+test('the docket is sorted, filtered by state and by finding, and read by pages', async () => {
+  const ids = []
+  for (const reference of ['b-2', 'A-1', 'c-3']) ids.push(await newCase(`Sorting ${reference}`))
+  const [b, a, c] = ids as [string, string, string]
+  await updateCase(db, b, { state: 'archived' })
+  const { id, draft } = await newClaim(c)
+  await updateClaim(db, { id, revision: 1, draft, outcome: 'supported', now })
+  await newClaim(a)
+  const found = async (more: Partial<DocketQuestion>) => {
+    const question = {
+      ...EVERY_CASE,
+      text: 'sorting',
+      order: 'reference',
+      direction: 'rising',
+      ...more,
+    } as const
+    const { cases, total } = await findCases(db, question)
+    return [cases.map((one) => one.id), total]
+  }
+  expect(await found({})).toEqual([[a, b, c], 3])
+  expect(await found({ direction: 'falling' })).toEqual([[c, b, a], 3])
+  expect(await found({ page: 1, pageSize: 2 })).toEqual([[c], 3])
+  expect(await found({ state: 'current' })).toEqual([[a, c], 2])
+  expect(await found({ state: 'archived' })).toEqual([[b], 1])
+  expect(await found({ outcome: 'supported' })).toEqual([[c], 1])
+  expect(await found({ outcome: 'none' })).toEqual([[a], 1])
+})
+
+test('claims are put in another order', async () => {
+  const caseId = await newCase()
+  const ids = [await newClaim(caseId), await newClaim(caseId), await newClaim(caseId)].map(({ id }) => id)
+  const order = [ids[2]!, ids[0]!, ids[1]!]
+  await orderClaims(db, order)
+  expect((await findCase(db, caseId))?.claims.map(({ id }) => id)).toEqual(order)
 })

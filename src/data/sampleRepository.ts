@@ -1,17 +1,9 @@
 import 'server-only'
 import { and, asc, eq, sql } from 'drizzle-orm'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
-import type { Connection } from './client'
-import { samples, trailEntries } from './schema'
-
-/** A file as it was handed in. */
-export type SampleFile = Readonly<{
-  fileName: string
-  fileBytes: number
-  /** In hexadecimal digits. */
-  fileSha256: string
-  rowCount: number
-}>
+import type { SampleFile } from '@/core/sample/sampleFile'
+import type { Connection } from './connection'
+import { samples } from './schema'
 
 export type StoredSample = Readonly<{
   id: string
@@ -19,6 +11,7 @@ export type StoredSample = Readonly<{
   draft: SampleDraft
   file: SampleFile | null
   revision: number
+  createdAt: Date
   updatedAt: Date
 }>
 
@@ -30,8 +23,6 @@ export type SampleLine = Readonly<{
   fileName: string | null
   rowCount: number | null
 }>
-
-export type TrailEntry = Omit<typeof trailEntries.$inferSelect, 'caseId' | 'sampleId' | 'claimId'>
 
 export async function findSample(db: Connection, id: string): Promise<StoredSample | undefined> {
   const row = await db.query.samples.findFirst({ where: eq(samples.id, id) })
@@ -52,7 +43,7 @@ export async function findSample(db: Connection, id: string): Promise<StoredSamp
     fileName === null || fileBytes === null || fileSha256 === null || rowCount === null
       ? null
       : { fileName, fileBytes, fileSha256, rowCount }
-  return { id: sampleId, caseId, draft, file, revision, updatedAt }
+  return { id: sampleId, caseId, draft, file, revision, createdAt, updatedAt }
 }
 
 /** The samples of a case, the oldest first. */
@@ -72,10 +63,19 @@ export function listSamples(db: Connection, caseId: string): Promise<readonly Sa
 
 export async function insertSample(
   db: Connection,
-  sample: Readonly<{ id: string; caseId: string; draft: SampleDraft; file?: SampleFile; now: Date }>,
+  sample: Readonly<{
+    id: string
+    caseId: string
+    draft: SampleDraft
+    file?: SampleFile
+    now: Date
+    /** Where it was kept elsewhere before. */
+    revision?: number
+    updatedAt?: Date
+  }>,
 ): Promise<void> {
-  const { id, caseId, draft, file, now } = sample
-  await db.insert(samples).values({ id, caseId, ...draft, ...file, createdAt: now, updatedAt: now })
+  const { id, caseId, draft, file, now, revision = 1, updatedAt = now } = sample
+  await db.insert(samples).values({ id, caseId, ...draft, ...file, revision, createdAt: now, updatedAt })
 }
 
 /**
@@ -93,21 +93,4 @@ export async function updateSample(
     .where(and(eq(samples.id, change.id), eq(samples.revision, change.revision)))
     .returning({ revision: samples.revision })
   return changed?.revision
-}
-
-export async function insertTrailEntry(
-  db: Connection,
-  entry: typeof trailEntries.$inferInsert,
-): Promise<void> {
-  await db.insert(trailEntries).values(entry)
-}
-
-/** What was done with a sample, the first first. */
-export function listTrail(db: Connection, sampleId: string): Promise<readonly TrailEntry[]> {
-  const { id, at, who, action, detail } = trailEntries
-  return db
-    .select({ id, at, who, action, detail })
-    .from(trailEntries)
-    .where(eq(trailEntries.sampleId, sampleId))
-    .orderBy(asc(id))
 }

@@ -4,6 +4,7 @@ import { cases, samples } from './tables/samples'
 
 export * from './tables/claims'
 export * from './tables/samples'
+export * from './tables/trail'
 
 export const casesRelations = relations(cases, ({ many }) => ({
   claims: many(claims),

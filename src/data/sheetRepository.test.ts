@@ -1,3 +1,4 @@
+import { count, eq } from 'drizzle-orm'
 import fc from 'fast-check'
 import { v7 as uuidv7 } from 'uuid'
 import type { ColumnBytes } from '@/core/sample/columnBytes'
@@ -5,16 +6,17 @@ import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
 import { bytesOfColumn, columnOfBytes, packColumns, unpackColumns } from '@/intake/sheet/columnBytes'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
 import { insertCase } from './caseRepository'
-import { inTransaction, type Database, openMemoryDatabase } from './client'
+import { inTransaction, type Database, openTestDatabase } from './client'
 import { findColumnHeads, insertColumns, readColumn } from './sheetRepository'
+import { columnChunks } from './schema'
 import { insertSample } from './sampleRepository'
 
 const now = new Date('2026-11-03T10:42:00Z')
 let db: Database
 beforeAll(async () => {
-  db = await openMemoryDatabase()
+  db = await openTestDatabase()
 })
-afterAll(() => db.$client.close())
+afterAll(() => db.close())
 
 async function newSample(): Promise<string> {
   const [caseId, id] = [uuidv7(), uuidv7()]
@@ -83,11 +85,9 @@ test('a column longer than a chunk is kept in chunks, and read without the other
   }
   await store(id, [other, made].map(bytesOfColumn))
   expect(await stored(id, ['long'])).toEqual([made])
-  const { rows } = await db.$client.query(
-    'select count(*)::int as n from column_chunks where sample_id = $1',
-    [id],
-  )
-  expect(rows).toEqual([{ n: 6 }])
+  expect(await db.select({ n: count() }).from(columnChunks).where(eq(columnChunks.sampleId, id))).toEqual([
+    { n: 6 },
+  ])
 })
 
 test('a transaction that fails in the middle of a copy leaves nothing behind', async () => {

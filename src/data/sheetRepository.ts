@@ -1,7 +1,7 @@
 import 'server-only'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { ColumnBytes, ColumnHead } from '@/core/sample/columnBytes'
-import type { Connection } from './client'
+import type { Connection } from './connection'
 import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import { sheetColumns } from './schema'
 
@@ -20,10 +20,7 @@ export async function insertColumns(
     await connection.insert(sheetColumns).values({ ...head, sampleId, position })
     const id = uuidBytes(sampleId)
     const rows = chunks.map((cells, at) => [id, int32(position), int32(at), cells])
-    await connection.copyIn(
-      `COPY "column_chunks" (${CHUNK_COLUMNS}) FROM '/dev/blob' (FORMAT binary)`,
-      writeBinaryCopy(rows),
-    )
+    await connection.copyIn(`"column_chunks" (${CHUNK_COLUMNS})`, writeBinaryCopy(rows))
   }
 }
 
@@ -57,7 +54,7 @@ export async function findColumnHeads(
 export async function readColumn(db: Connection, sampleId: string, head: PlacedHead): Promise<ColumnBytes> {
   const { position, ...words } = head
   const query = `SELECT "cells" FROM "column_chunks" WHERE "sample_id" = '${sampleId}' AND "column_position" = ${position} ORDER BY "position"`
-  const copied = await db.copyOut(`COPY (${query}) TO '/dev/blob' (FORMAT binary)`)
+  const copied = await db.copyOut(`(${query})`)
   return { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
 }
 

@@ -22,7 +22,6 @@ import { DECIMAL_MARKS } from '@/core/typed'
 import { instant, oneOf, typed } from './parts'
 import { cases, samples } from './samples'
 
-export const TRAIL_ACTIONS = ['brought-in', 'set-aside', 'brought-back', 'signed'] as const
 const WITH_AUTO_METHODS = ['auto', ...METHODS] as const
 const WITH_AUTO_INTERVALS = ['auto', ...SHARE_INTERVALS] as const
 const WITH_AUTO_SIDES = ['auto', ...INTERVAL_SIDES] as const
@@ -92,6 +91,7 @@ export const claims = pgTable(
     check('claims_burden_known', oneOf('burden', BURDENS)),
     check('claims_outcome_known', oneOf('outcome', OUTCOMES)),
     check('claims_decimal_mark_known', oneOf('decimal_mark', DECIMAL_MARKS)),
+    index('claims_outcome_idx').on(table.outcome),
     index('claims_sample_id_idx').on(table.sampleId),
     index('claims_second_sample_id_idx').on(table.secondSampleId),
   ],
@@ -123,38 +123,5 @@ export const findings = pgTable(
     unique('findings_claim_id_number_unique').on(table.claimId, table.number),
     check('findings_outcome_known', oneOf('outcome', OUTCOMES)),
     check('findings_fingerprint_whole', sql`"fingerprint" ~ '^[0-9a-f]{64}$'`),
-  ],
-)
-
-/** Who did what and when: written with the change itself, and never changed. */
-export const trailEntries = pgTable(
-  'trail_entries',
-  {
-    id: uuid('id').primaryKey(),
-    caseId: uuid('case_id').notNull(),
-    sampleId: uuid('sample_id'),
-    claimId: uuid('claim_id'),
-    at: instant('at').notNull(),
-    who: text('who').notNull(),
-    action: text('action', { enum: TRAIL_ACTIONS }).notNull(),
-    /** What was acted on and why, in words. */
-    detail: text('detail').notNull(),
-  },
-  (table) => [
-    foreignKey({ name: 'trail_entries_case_id_fk', columns: [table.caseId], foreignColumns: [cases.id] }),
-    foreignKey({
-      name: 'trail_entries_sample_id_fk',
-      columns: [table.sampleId],
-      foreignColumns: [samples.id],
-    }),
-    foreignKey({
-      name: 'trail_entries_claim_id_fk',
-      columns: [table.claimId],
-      foreignColumns: [claims.id],
-    }),
-    check('trail_entries_action_known', oneOf('action', TRAIL_ACTIONS)),
-    index('trail_entries_case_id_idx').on(table.caseId),
-    index('trail_entries_sample_id_idx').on(table.sampleId),
-    index('trail_entries_claim_id_idx').on(table.claimId),
   ],
 )

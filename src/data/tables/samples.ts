@@ -20,10 +20,9 @@ import {
   type SetAside,
   SPREADS,
 } from '@/core/sample/sampleDraft'
+import { CASE_STATES } from '@/core/case/caseWords'
 import { DECIMAL_MARKS } from '@/core/typed'
 import { bytea, instant, oneOf, typed } from './parts'
-
-export const CASE_STATES = ['open', 'closed'] as const
 
 /** Owns everything below it. */
 export const cases = pgTable(
@@ -33,13 +32,28 @@ export const cases = pgTable(
     reference: text('reference').notNull(),
     subject: text('subject').notNull(),
     party: text('party').notNull(),
+    /** Who works on it or has to do with it. */
+    people: typed('people'),
+    notes: typed('notes'),
+    /** Days, as typed. */
+    openedOn: typed('opened_on'),
+    dueOn: typed('due_on'),
+    closedOn: typed('closed_on'),
     state: text('state', { enum: CASE_STATES }).notNull().default('open'),
+    /** How many entries its trail has, and the hash of the last: a trail cut short is told by them. */
+    trailLength: integer('trail_length').notNull().default(0),
+    trailHash: typed('trail_hash'),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
   (table) => [
     check('cases_state_known', oneOf('state', CASE_STATES)),
     index('cases_updated_at_idx').on(table.updatedAt),
+    index('cases_state_idx').on(table.state),
+    index('cases_created_at_idx').on(table.createdAt),
+    index('cases_reference_idx').on(sql`lower("reference")`),
+    index('cases_subject_idx').on(sql`lower("subject")`),
+    index('cases_party_idx').on(sql`lower("party")`),
   ],
 )
 

@@ -1,0 +1,145 @@
+import 'server-only'
+import { createHash } from 'node:crypto'
+import { and, asc, count, desc, eq, ilike, isNull, or, type SQL } from 'drizzle-orm'
+import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/core/trail/chain'
+import type { Connection } from './connection'
+import { cases, trailEntries } from './schema'
+
+/** SHA-256 of a text in UTF-8, in hexadecimal digits. */
+export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
+
+/** What is written down of a change. */
+export type Change = Readonly<{
+  /** A new identifier. */
+  id: string
+  caseId: string
+  at: Date
+  who: string
+  action: TrailAction
+  claimId?: string
+  sampleId?: string
+  detail?: string
+  /** As `changeBetween` gives them. */
+  change?: Readonly<{ before: string; after: string }> | undefined
+}>
+
+/**
+ * Holds a case against every other change of it until the transaction ends.
+ *
+ * @returns where its trail stands; undefined where there is no such case
+ */
+export async function holdCase(db: Connection, caseId: string): Promise<ChainHead | undefined> {
+  const [head] = await db
+    .select({ length: cases.trailLength, hash: cases.trailHash })
+    .from(cases)
+    .where(eq(cases.id, caseId))
+    .for('update')
+  return head
+}
+
+/** Puts a change on the trail of its case, behind the last one, and the case to the top of the docket. */
+export async function appendToTrail(db: Connection, facts: Change): Promise<void> {
+  const head = await holdCase(db, facts.caseId)
+  if (!head) throw new Error(`There is no case ${facts.caseId} to write a trail of.`)
+  await insertLinked(db, linkOf(facts, head))
+  await db.update(cases).set({ updatedAt: facts.at }).where(eq(cases.id, facts.caseId))
+}
+
+function linkOf(facts: Change, head: ChainHead): ChainedEntry {
+  const { at, claimId = null, sampleId = null, detail = '', change, ...own } = facts
+  const { before, after } = change ?? { before: '', after: '' }
+  const entry = { ...own, at: at.toISOString(), claimId, sampleId, detail, before, after }
+  return chained(entry, head, sha256)
+}
+
+async function insertLinked(db: Connection, entry: ChainedEntry): Promise<void> {
+  await db.insert(trailEntries).values({ ...entry, at: new Date(entry.at) })
+  await moveHead(db, entry)
+}
+
+async function moveHead(db: Connection, { caseId, number, hash }: ChainedEntry): Promise<void> {
+  await db.update(cases).set({ trailLength: number, trailHash: hash }).where(eq(cases.id, caseId))
+}
+
+/** Stores a trail that was written elsewhere, as it is. */
+export async function insertTrail(db: Connection, entries: readonly ChainedEntry[]): Promise<void> {
+  for (const entry of entries) await insertLinked(db, entry)
+}
+
+/** Puts entries that were written before there was a chain into it, in the order in which they were written. */
+export async function chainOlderEntries(db: Connection): Promise<void> {
+  const older = await db
+    .select()
+    .from(trailEntries)
+    .where(isNull(trailEntries.number))
+    .orderBy(asc(trailEntries.id))
+  for (const { number: _, previous: __, hash: ___, before, after, claimId, sampleId, ...facts } of older) {
+    const head = await holdCase(db, facts.caseId)
+    const about = { ...(claimId ? { claimId } : {}), ...(sampleId ? { sampleId } : {}) }
+    const entry = linkOf({ ...facts, ...about, change: { before, after } }, head!)
+    const { number, previous, hash } = entry
+    await db.update(trailEntries).set({ number, previous, hash }).where(eq(trailEntries.id, facts.id))
+    await moveHead(db, entry)
+  }
+}
+
+export type TrailQuestion = Readonly<{
+  /** Only of this claim, or of this sample. */
+  about?: string
+  action?: TrailAction
+  /** In the name of who did it, or in the words of what was done. */
+  text?: string
+}>
+
+/** The whole trail of a case, the first entry first. */
+export async function listWholeTrail(db: Connection, caseId: string): Promise<readonly ChainedEntry[]> {
+  const rows = await db
+    .select()
+    .from(trailEntries)
+    .where(eq(trailEntries.caseId, caseId))
+    .orderBy(asc(trailEntries.number))
+  return rows.map(entryOf)
+}
+
+/** What of a trail answers a question, the last first, by pages; and how much in all. */
+export async function findInTrail(
+  db: Connection,
+  question: TrailQuestion & Readonly<{ caseId: string; page: number; pageSize: number }>,
+): Promise<Readonly<{ entries: readonly ChainedEntry[]; total: number }>> {
+  const { caseId, about, action, text, page, pageSize } = question
+  const where = and(
+    eq(trailEntries.caseId, caseId),
+    about ? or(eq(trailEntries.claimId, about), eq(trailEntries.sampleId, about)) : undefined,
+    action ? eq(trailEntries.action, action) : undefined,
+    text
+      ? or(
+          ...[trailEntries.who, trailEntries.detail, trailEntries.before, trailEntries.after].map((column) =>
+            ilike(column, containing(text)),
+          ),
+        )
+      : undefined,
+  )
+  const rows = await db
+    .select()
+    .from(trailEntries)
+    .where(where)
+    .orderBy(desc(trailEntries.number))
+    .limit(pageSize)
+    .offset(page * pageSize)
+  const [counted] = await db.select({ total: count() }).from(trailEntries).where(where)
+  return { entries: rows.map(entryOf), total: counted!.total }
+}
+
+/** What was done with a sample, the first first. */
+export async function listTrailOf(db: Connection, sampleId: string): Promise<readonly ChainedEntry[]> {
+  const where: SQL = eq(trailEntries.sampleId, sampleId)
+  const rows = await db.select().from(trailEntries).where(where).orderBy(asc(trailEntries.number))
+  return rows.map(entryOf)
+}
+
+/** A pattern that holds for every text with this one in it, whatever its characters mean to a pattern. */
+export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
+
+function entryOf(row: typeof trailEntries.$inferSelect): ChainedEntry {
+  return { ...row, number: row.number!, at: row.at.toISOString() }
+}
