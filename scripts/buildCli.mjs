@@ -1,18 +1,31 @@
 // Bundles the command line into one file, where its sources are newer than the bundle.
-import { readdirSync, renameSync, statSync } from 'node:fs'
+import { mkdirSync, readdirSync, renameSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { bundle } from './bundle.mjs'
 import { ROOT } from './install.mjs'
 
-const FLOORS = ['cli', 'intake', 'core']
+const FLOORS = ['cli', 'report', 'casefile', 'intake', 'core']
+/** Packages that find their own files beside themselves, or are only needed now and then. */
+const UNBUNDLED = ['pdfkit', 'fontkit', 'docx', '@resvg/resvg-wasm', 'katex']
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')
 
 export async function buildCli() {
   if (modifiedAt(BUNDLE) > newestSource()) return
-  // Several commands may start at once: each writes its own file, and a rename puts it in place whole.
-  const outfile = `${BUNDLE}.${process.pid}`
-  await bundle('src/cli/main.ts', outfile)
-  renameSync(outfile, BUNDLE)
+  const { outputFiles } = await bundle('src/cli/main.ts', undefined, {
+    external: UNBUNDLED,
+    outdir: path.dirname(BUNDLE),
+    entryNames: path.parse(BUNDLE).name,
+    outExtension: { '.js': '.mjs' },
+    splitting: true,
+    write: false,
+  })
+  mkdirSync(path.dirname(BUNDLE), { recursive: true })
+  // Several commands may start at once: each file is put in place whole by a rename, that which names the others last.
+  for (const { path: file, contents } of outputFiles.toSorted((a) => (a.path === BUNDLE ? 1 : -1))) {
+    const unfinished = `${file}.${process.pid}`
+    writeFileSync(unfinished, contents)
+    renameSync(unfinished, file)
+  }
 }
 
 function newestSource() {

@@ -2,13 +2,16 @@
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
-/** @param more - esbuild's own options, beside those that every bundle has */
+/**
+ * @param outfile - undefined where `more` says where it goes
+ * @param more - esbuild's own options, beside those that every bundle has
+ */
 export async function bundle(entry, outfile, more = {}) {
   ensureInstalled()
   const { build } = await import('esbuild')
-  await build({
+  return build({
     entryPoints: [path.join(ROOT, entry)],
-    outfile,
+    ...(outfile === undefined ? {} : { outfile }),
     bundle: true,
     platform: 'node',
     format: 'esm',

@@ -1,17 +1,18 @@
 // Serves the application: `npm start` with the user's own data, `npm run demo` with the demo's.
 import { createServer } from 'node:net'
-import { homedir } from 'node:os'
-import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
 import { build, SERVER } from './build.mjs'
-import { ensureInstalled, ROOT, run } from './install.mjs'
+import { dataFolder } from './dataFolder.mjs'
+import { ensureInstalled, run } from './install.mjs'
 
 const FIRST_PORT = 4180
 const MOST_PORTS = 50
+/** A server that listens everywhere is reached here. */
+const REACHED_AT = { '0.0.0.0': '127.0.0.1', '::': '::1' }
 const USAGE = `Options:
-  --data FOLDER      where the data are kept
+  --data FOLDER      where the data are kept; with DATABASE_URL set, they are on that PostgreSQL server
   --port NUMBER      listen there (else the first free one from ${FIRST_PORT})
   --host ADDRESS     listen on this address (else 127.0.0.1, which only this machine reaches)
   --allow-host NAME  answer to this host name too, with its port: may be given more than once
@@ -31,10 +32,11 @@ async function serve() {
   if (options.help) return console.log(USAGE)
   const host = options.host
   const port = await choosePort(host)
-  const data = path.resolve(options.data ?? process.env.TRUE_WEIGHT_DATA ?? ownFolder())
+  const data = dataFolder(options)
   Object.assign(process.env, {
     TRUE_WEIGHT_DATA: data,
     TRUE_WEIGHT_DEMO: options.demo ? '1' : '0',
+    TRUE_WEIGHT_ADDRESS: `http://${bracketed(REACHED_AT[host] ?? host)}:${port}`,
     TRUE_WEIGHT_HOSTS: [`${host}:${port}`, ...options['allow-host']].join(','),
     NEXT_TELEMETRY_DISABLED: '1',
     HOSTNAME: host,
@@ -47,9 +49,10 @@ async function serve() {
   await build()
   process.env.NODE_ENV = 'production'
   await import(pathToFileURL(SERVER).href)
+  const place = process.env.DATABASE_URL ? 'on the server in DATABASE_URL' : `in ${data}`
   await untilAnswered(`http://${bracketed(host)}:${port}/`)
   console.log(
-    `\nTrue Weight is at http://${bracketed(host)}:${port}/\nIts data are in ${data}\nCtrl+C ends it.`,
+    `\nTrue Weight is at http://${bracketed(host)}:${port}/\nIts data are ${place}\nCtrl+C ends it.`,
   )
 }
 
@@ -70,12 +73,6 @@ function readOptions() {
     console.error(`${error.message}\n${USAGE}`)
     process.exit(2)
   }
-}
-
-/** The demo lives with the checkout, the user's own data outlive it. */
-function ownFolder() {
-  if (options.demo) return path.join(ROOT, 'data/demo')
-  return path.join(process.env.XDG_DATA_HOME ?? path.join(homedir(), '.local/share'), 'true-weight')
 }
 
 async function choosePort(host) {

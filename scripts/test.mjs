@@ -4,8 +4,10 @@ import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { build } from './build.mjs'
+import { ensurePoppler } from './debian.mjs'
 import { ensureBrowser } from './ensureBrowser.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
+import { withPostgres } from './postgres.mjs'
 
 const REPORTS = mkdtempSync(path.join(tmpdir(), 'true-weight-test-'))
 let passed = 0
@@ -28,13 +30,23 @@ function npm(...args) {
   if (status !== 0) throw new Error(`npm run ${args.join(' ')} ended with ${status}`)
 }
 
+/** The tests of whatever touches the database, once more on a PostgreSQL server. */
+const onPostgres = () =>
+  withPostgres((server) =>
+    suite('Unit tests on PostgreSQL', 'unit', ['src/data', 'src/server'], {
+      TRUE_WEIGHT_TEST_SERVER: server,
+    }),
+  )
+
 /** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
-function suite(name, script) {
+function suite(name, script, paths = [], env = {}) {
   console.log(`\n== ${name}`)
-  const report = path.join(REPORTS, `${script}.json`)
-  const { status } = spawnSync('npm', ['run', '--silent', script, '--', '--json', `--outputFile=${report}`], {
+  const report = path.join(REPORTS, `${name.replaceAll(' ', '-')}.json`)
+  const options = ['--json', `--outputFile=${report}`, ...paths]
+  const { status } = spawnSync('npm', ['run', '--silent', script, '--', ...options], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 2],
+    env: { ...process.env, ...env },
   })
   const result = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : undefined
   passed += result?.numPassedTests ?? 0
@@ -45,7 +57,9 @@ function suite(name, script) {
 ensureInstalled()
 await step('Types', () => npm('typecheck'))
 await step('Lint', () => npm('lint'))
+await step('Poppler', ensurePoppler)
 suite('Unit tests', 'unit')
+await step('PostgreSQL', onPostgres)
 await step('Production build', build)
 await step('Browser', ensureBrowser)
 suite('Journeys', 'journey')

@@ -1,13 +1,17 @@
 import { parseArgs } from 'node:util'
 import type { Answer } from '@/core/check/answer'
 import { requestJsonSchema } from '@/core/check/jsonSchema'
+import type { Outcome } from '@/core/outcome'
 import { summary } from '@/core/wording/summary'
 import { answerLines } from './answerLines'
 import { checkCsv } from './checkCsv'
 import { openInput } from './openInput'
+import { verify, type Verdict } from './verify'
 
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
+       true-weight report CASE.zip [--format pdf|docx|html|md] [--output FILE] [options]
+       true-weight verify FILE
        true-weight schema
 
 check answers requests: check documents, reckonings of a distribution's tails and quantiles,
@@ -24,12 +28,19 @@ check --csv checks one claim against one column of a CSV file with a header line
   --sigma 0.2           a known standard deviation
   --lot 4000            the size of the lot that was sampled
 
+report writes the report of a case file, the same that the application gives:
+  --parts cover,summary,...  only these parts
+  --decimals 3               of every figure
+  --numbers "1 234,5"        how numbers are written (else 1,234.5)
+
+verify says whether a case file, or a trail by itself, is as it was written.
+
 schema prints the JSON Schema of every kind of request.
 
   --pretty   print a summary for people instead of JSON
 
-It ends with 0 when every request was answered, with 1 when one was refused, and with 2
-when it could not run at all.`
+It ends with 0 when every request was answered, or the file holds; with 1 when one was refused,
+or the file does not; and with 2 when it could not run at all.`
 
 const text = { type: 'string' } as const
 const OPTIONS = {
@@ -46,6 +57,11 @@ const OPTIONS = {
   confidence: text,
   sigma: text,
   lot: text,
+  format: text,
+  output: text,
+  parts: text,
+  decimals: text,
+  numbers: text,
 } as const
 
 /**
@@ -64,6 +80,12 @@ export async function main(args: readonly string[]): Promise<number> {
     if (help) return print(USAGE)
     if (command === 'schema' && positionals.length === 1)
       return print(JSON.stringify(requestJsonSchema(), null, 2))
+    if (command === 'verify' && positionals.length === 2) return printVerdict(await verify(file))
+    if (command === 'report' && positionals.length === 2) {
+      // Read only where it is wanted: what makes reports takes longer to load than all the rest.
+      const { writeReport } = await import('./report')
+      return printReport(await writeReport(file, options))
+    }
     if (command !== 'check' || more.length > 0) return refuse(USAGE)
     if (csv !== undefined && positionals.length === 1)
       return printAnswer(await checkCsv({ csv, ...options }), pretty)
@@ -78,6 +100,17 @@ export async function main(args: readonly string[]): Promise<number> {
 function printAnswer(answer: Answer, pretty: boolean): number {
   print(pretty ? summary(answer) : JSON.stringify(answer))
   return answer.ok ? 0 : 1
+}
+
+function printVerdict({ holds, words }: Verdict): number {
+  print(words)
+  return holds ? 0 : 1
+}
+
+function printReport(written: Outcome<string>): number {
+  if (written.ok) return print(written.value)
+  process.stderr.write(`${written.problem.message}\n`)
+  return 1
 }
 
 function print(text: string): number {

@@ -5,6 +5,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'not-found': 404,
   'changed-elsewhere': 409,
   'too-large': 413,
+  'unknown-type': 415,
 }
 /** Holds the largest draft that is kept, with room for its characters beyond ASCII. */
 const LARGEST_BODY = 32 * 1024 * 1024
@@ -28,4 +29,34 @@ export async function readBody(request: Request): Promise<Outcome<unknown>> {
   } catch {
     return failure({ code: 'not-json', path: '', message: 'The request is not JSON. Send a JSON object.' })
   }
+}
+
+/** A file to be kept, sent as it is made. */
+export function download(
+  file: Readonly<{
+    name: string
+    type: string
+    body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>
+  }>,
+): Response {
+  // Half of a pair of surrogates has no place in an address.
+  const name = file.name.replace(/\p{Surrogate}/gu, '\ufffd')
+  return new Response(streamOf(file.body), {
+    headers: {
+      'Content-Type': file.type,
+      'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      'Cache-Control': 'no-store',
+    },
+  })
+}
+
+function streamOf(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): ReadableStream<Uint8Array> {
+  const rest = Symbol.asyncIterator in body ? body[Symbol.asyncIterator]() : body[Symbol.iterator]()
+  return new ReadableStream({
+    async pull(controller) {
+      const { done, value } = await rest.next()
+      if (done) controller.close()
+      else controller.enqueue(value)
+    },
+  })
 }

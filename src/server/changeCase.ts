@@ -1,71 +1,155 @@
 import 'server-only'
 import { z } from 'zod'
+import { type CaseState, type CaseWords, caseWordsSchema, EMPTY_CASE } from '@/core/case/caseWords'
 import { EMPTY_CLAIM } from '@/core/claim/draft'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
+import { changeBetween, type TrailAction } from '@/core/trail/chain'
 import { storedText } from '@/core/typed'
-import { insertCase, updateCase } from '@/data/caseRepository'
-import { insertClaim } from '@/data/claimRepository'
+import { type CaseWithClaims, findCase, updateCase } from '@/data/caseRepository'
+import { insertClaim, orderClaims } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
+import { holdCase } from '@/data/trailRepository'
+import { addCase, type Doer } from './addCase'
 import { addSample } from './addSample'
 import { database } from './database'
 import { isIdentifier, newIdentifier } from './identifier'
 import { readInput } from './input'
 import { notFound } from './problems'
+import { record } from './record'
 
-const caseWords = z.strictObject({
-  reference: storedText(100),
-  subject: storedText(500),
-  party: storedText(500),
-})
+/** Who does it, as a request says it. */
+export const bySchema = storedText(500).default('')
 
 /** Opens a case with one claim, both still to be filled in. */
-export async function openCase(now: Date): Promise<Readonly<{ caseId: string; claimId: string }>> {
-  const caseId = newIdentifier()
-  const empty = { reference: '', subject: '', party: '' }
+export async function openCase({ by, now }: Doer): Promise<Readonly<{ caseId: string; claimId: string }>> {
   return inTransaction(await database(), async (transaction) => {
-    await insertCase(transaction, { id: caseId, ...empty, createdAt: now, updatedAt: now })
-    return { caseId, claimId: await insertEmptyClaim(transaction, caseId, now) }
+    const openedOn = now.toISOString().slice(0, 10)
+    const caseId = await addCase(transaction, { ...EMPTY_CASE, openedOn }, { by, now })
+    return { caseId, claimId: await addEmptyClaim(transaction, caseId, { by, now }) }
   })
 }
 
 /** Adds a claim, still to be filled in, to a case. */
-export async function addClaim(caseId: string, now: Date): Promise<Outcome<Readonly<{ claimId: string }>>> {
-  if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
-  return inTransaction(await database(), async (transaction) => {
-    if (!(await updateCase(transaction, caseId, { updatedAt: now }))) return failure(notFound('case', caseId))
-    return success({ claimId: await insertEmptyClaim(transaction, caseId, now) })
-  })
+export async function addClaim(caseId: string, doer: Doer): Promise<Outcome<Readonly<{ claimId: string }>>> {
+  return inCase(caseId, async (transaction) =>
+    success({ claimId: await addEmptyClaim(transaction, caseId, doer) }),
+  )
 }
 
 /** Adds a sample, still to be brought in, to a case. */
 export async function addEmptySample(
   caseId: string,
-  now: Date,
+  { by, now }: Doer,
 ): Promise<Outcome<Readonly<{ sampleId: string }>>> {
-  if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
-  return inTransaction(await database(), async (transaction) => {
-    if (!(await updateCase(transaction, caseId, { updatedAt: now }))) return failure(notFound('case', caseId))
-    return success({ sampleId: await addSample(transaction, { caseId, draft: EMPTY_SAMPLE, now }) })
+  return inCase(caseId, async (transaction) => {
+    const sampleId = await addSample(transaction, { caseId, draft: EMPTY_SAMPLE, now })
+    await record(transaction, { caseId, sampleId, at: now, who: by, action: 'sample-added' })
+    return success({ sampleId })
   })
 }
 
-/** Stores what a case is called, what it is about and who makes its claims. */
+const changeSchema = z.strictObject({ words: caseWordsSchema.partial(), by: bySchema })
+
+/**
+ * Stores what a case is called, what it is about and who makes its claims.
+ *
+ * @param input - `{ words, by }`: only the words that changed, so that another window's changes of the others stay
+ */
 export async function saveCase(
   caseId: string,
   input: unknown,
   now: Date,
 ): Promise<Outcome<Readonly<{ savedAt: string }>>> {
-  const parsed = readInput(caseWords, input)
+  const parsed = readInput(changeSchema, input)
   if (!parsed.ok) return parsed
-  const isThere =
-    isIdentifier(caseId) && (await updateCase(await database(), caseId, { ...parsed.value, updatedAt: now }))
-  return isThere ? success({ savedAt: now.toISOString() }) : failure(notFound('case', caseId))
+  const { by } = parsed.value
+  const words = Object.fromEntries(
+    Object.entries(parsed.value.words).filter(([, text]) => text !== undefined),
+  ) as Partial<CaseWords>
+  return inCase(caseId, async (transaction, known) => {
+    const change = changeBetween(wordsOf(known, words), words)
+    if (change) {
+      await updateCase(transaction, caseId, words)
+      await record(transaction, { caseId, at: now, who: by, action: 'changed', change })
+    }
+    return success({ savedAt: now.toISOString() })
+  })
 }
 
-async function insertEmptyClaim(db: Connection, caseId: string, now: Date): Promise<string> {
-  const id = newIdentifier()
+function wordsOf(known: CaseWithClaims, words: Partial<CaseWords>): Partial<CaseWords> {
+  return Object.fromEntries(Object.keys(words).map((key) => [key, known[key as keyof CaseWords]]))
+}
+
+const STATE_ACTIONS: Readonly<Record<CaseState, TrailAction>> = {
+  open: 'reopened',
+  closed: 'closed',
+  archived: 'archived',
+}
+
+/** Closes a case, opens it again, or puts it away; closing writes down the day where none is written yet. */
+export async function changeState(
+  caseId: string,
+  state: CaseState,
+  { by, now }: Doer,
+): Promise<Outcome<null>> {
+  return inCase(caseId, async (transaction, known) => {
+    if (known.state === state) return success(null)
+    const before = { state: known.state, closedOn: known.closedOn }
+    const today = now.toISOString().slice(0, 10)
+    const closedOn = state === 'open' ? '' : known.closedOn || today
+    await updateCase(transaction, caseId, { state, closedOn })
+    const change = changeBetween(before, { state, closedOn })
+    await record(transaction, { caseId, at: now, who: by, action: STATE_ACTIONS[state], change })
+    return success(null)
+  })
+}
+
+const orderSchema = z.strictObject({ claimIds: z.array(z.uuid()).max(10_000), by: bySchema })
+
+/**
+ * Gives the claims of a case another order.
+ *
+ * @param input - `{ claimIds, by }`: all of the case's claims, the first first
+ */
+export async function reorderClaims(caseId: string, input: unknown, now: Date): Promise<Outcome<null>> {
+  const parsed = readInput(orderSchema, input)
+  if (!parsed.ok) return parsed
+  const { claimIds, by } = parsed.value
+  return inCase(caseId, async (transaction, known) => {
+    const order = known.claims.map(({ id }) => id)
+    if (claimIds.toSorted().join() !== order.toSorted().join()) return failure(OTHER_CLAIMS)
+    const change = changeBetween({ order }, { order: claimIds })
+    if (!change) return success(null)
+    await orderClaims(transaction, claimIds)
+    await record(transaction, { caseId, at: now, who: by, action: 'claims-reordered', change })
+    return success(null)
+  })
+}
+
+const OTHER_CLAIMS: Problem = {
+  code: 'changed-elsewhere',
+  path: 'claimIds',
+  message: 'The case has other claims by now, so the order was left as it is. Load the page again.',
+}
+
+/** Does something in a case that nobody else changes meanwhile. */
+export async function inCase<T>(
+  caseId: string,
+  work: (transaction: Connection, known: CaseWithClaims) => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
+  return inTransaction(await database(), async (transaction) => {
+    const isThere = await holdCase(transaction, caseId)
+    const known = isThere && (await findCase(transaction, caseId))
+    return known ? work(transaction, known) : failure(notFound('case', caseId))
+  })
+}
+
+async function addEmptyClaim(db: Connection, caseId: string, { by, now }: Doer): Promise<string> {
+  const claimId = newIdentifier()
   const sampleId = await addSample(db, { caseId, draft: EMPTY_SAMPLE, now })
-  await insertClaim(db, { id, caseId, draft: { ...EMPTY_CLAIM, sampleId }, outcome: null, now })
-  return id
+  await insertClaim(db, { id: claimId, caseId, draft: { ...EMPTY_CLAIM, sampleId }, outcome: null, now })
+  await record(db, { caseId, claimId, sampleId, at: now, who: by, action: 'claim-added' })
+  return claimId
 }

@@ -8,7 +8,8 @@ const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Da
 /**
  * The database of this process, opened once.
  *
- * The folder comes from TRUE_WEIGHT_DATA; with TRUE_WEIGHT_DEMO=1 a folder without cases is filled with the demo.
+ * DATABASE_URL names a PostgreSQL server; without it, TRUE_WEIGHT_DATA the data folder. With TRUE_WEIGHT_DEMO=1 a database
+ * without cases is filled with the demo.
  */
 export function database(): Promise<Database> {
   kept.trueWeightDatabase ??= open()
@@ -16,10 +17,12 @@ export function database(): Promise<Database> {
 }
 
 async function open(): Promise<Database> {
-  const folder = process.env.TRUE_WEIGHT_DATA
-  if (!folder)
-    throw new Error('TRUE_WEIGHT_DATA is not set; it has to be the absolute path of the data folder.')
-  const db = await openDatabase(folder)
+  const { DATABASE_URL: server, TRUE_WEIGHT_DATA: folder } = process.env
+  if (!server && !folder)
+    throw new Error(
+      'Neither DATABASE_URL nor TRUE_WEIGHT_DATA is set: the address of a PostgreSQL server, or the absolute path of the data folder.',
+    )
+  const db = await openDatabase(server ? { server } : { folder: folder! })
   if (process.env.TRUE_WEIGHT_DEMO === '1') await fillWithDemo(db)
   return db
 }

@@ -1,16 +1,13 @@
 import 'server-only'
 import type { CheckDocument } from '@/core/check/request'
 import type { ClaimDraft } from '@/core/claim/draft'
-import type { Outcome } from '@/core/outcome'
+import type { SampleFile } from '@/core/sample/sampleFile'
 import type { Connection } from '@/data/client'
 import { findSample, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
-import { readDraft } from '@/intake/readDraft'
-import { type EvidenceReading, readEvidence } from '@/intake/readEvidence'
+import { readClaimAgainst, type SampleSource } from '@/intake/claimDocument'
 import { columnOfBytes } from '@/intake/sheet/columnBytes'
-import { readTypedSheet } from '@/intake/sheet/typedSheet'
-import { columnsWanted, ofSecond, type Taken, takenFrom } from '@/intake/takenFrom'
-import { joinSources } from '@/intake/twoSources'
+import type { Column } from '@/intake/sheet/columns'
 
 /** A sample as a claim is held against it. */
 export type HeldAgainst = Pick<StoredSample, 'id' | 'draft' | 'file'>
@@ -25,31 +22,26 @@ export async function documentOf(
   draft: ClaimDraft,
   known: readonly HeldAgainst[] = [],
 ): Promise<CheckDocument | undefined> {
-  const evidenceOf = async (side: ClaimDraft) => {
-    const sample = known.find(({ id }) => id === side.sampleId) ?? (await findSample(db, side.sampleId))
-    return (
-      sample && readEvidence({ sample: sample.draft, taken: await takenOf(db, side, sample), draft: side })
-    )
-  }
-  const first = await evidenceOf(draft)
-  if (!first) return undefined
-  if (draft.parameter !== 'variance-ratio') return documentFrom(draft, first)
-  const second = await evidenceOf(ofSecond(draft))
-  return second && documentFrom(draft, joinSources(draft, { first, second }))
+  const reading = await readClaimAgainst(draft, async (id) => {
+    const sample = known.find((one) => one.id === id) ?? (await findSample(db, id))
+    return sample && sourceOf(db, sample)
+  })
+  return reading?.document
 }
 
-const documentFrom = (draft: ClaimDraft, evidence: EvidenceReading) => readDraft(draft, evidence).document
+/** A stored sample, whose sheet is read where it is asked for. */
+export function sourceOf(db: Connection, { id, draft, file }: HeldAgainst): SampleSource {
+  return { draft, ...(file ? { sheet: storedSheet(db, id, file) } : {}) }
+}
 
-/** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */
-async function takenOf(
-  db: Connection,
-  draft: ClaimDraft,
-  { id, draft: sample, file }: HeldAgainst,
-): Promise<Outcome<Taken> | undefined> {
-  if (sample.kind === 'typed') return takenFrom(readTypedSheet(sample), draft, sample)
-  if (!file) return undefined
-  const heads = await findColumnHeads(db, id, columnsWanted(draft, sample))
-  const columns = []
-  for (const head of heads) columns.push(columnOfBytes(await readColumn(db, id, head)))
-  return takenFrom({ columns, rowCount: file.rowCount }, draft, sample)
+function storedSheet(db: Connection, id: string, { rowCount }: SampleFile): SampleSource['sheet'] {
+  return {
+    rowCount,
+    columns: async (names) => {
+      const columns: Column[] = []
+      for (const head of await findColumnHeads(db, id, names))
+        columns.push(columnOfBytes(await readColumn(db, id, head)))
+      return columns
+    },
+  }
 }

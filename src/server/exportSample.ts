@@ -64,16 +64,33 @@ function* sheetLines(sample: StoredSample, { rowCount, cellsAt }: Sheet): Genera
   }
 }
 
-function* codeLines({ draft }: StoredSample): Generator<string> {
-  yield line(['column', 'label', 'unit', 'kind', 'code', 'meaning'])
-  for (const { name, label, unit, kind, codes } of draft.columns) {
-    yield line([name, label, unit, kind, '', ''])
-    for (const { code, meaning } of readCodes(codes)) yield line([name, '', '', '', code, meaning])
-  }
+function* codeLines(sample: StoredSample): Generator<string> {
+  for (const cells of codeRows(sample)) yield line(cells)
 }
 
 function* asideLines(sample: StoredSample, { rowCount, cellsAt }: Sheet): Generator<string> {
-  yield line(['row', 'reason', 'set aside by', ...namesOf(sample)])
-  for (const { row, reason, by } of sample.draft.setAside)
-    yield line([String(row + 1), reason, by, ...(row < rowCount ? cellsAt(row) : [])])
+  for (const [at, cells] of setAsideRows(sample).entries()) {
+    const row = sample.draft.setAside[at - 1]?.row
+    const own = row === undefined ? namesOf(sample) : row < rowCount ? cellsAt(row) : []
+    yield line([...cells, ...own])
+  }
+}
+
+/** The columns of a sample, each with its label and unit and, a line each, what its codes mean. */
+export function codeRows({ draft }: StoredSample): readonly (readonly string[])[] {
+  return [
+    ['column', 'label', 'unit', 'kind', 'code', 'meaning'],
+    ...draft.columns.flatMap(({ name, label, unit, kind, codes }) => [
+      [name, label, unit, kind, '', ''],
+      ...readCodes(codes).map(({ code, meaning }) => [name, '', '', '', code, meaning]),
+    ]),
+  ]
+}
+
+/** What is set aside of a sample, with why and by whom. */
+export function setAsideRows({ draft }: StoredSample): readonly (readonly string[])[] {
+  return [
+    ['row', 'reason', 'set aside by'],
+    ...draft.setAside.map(({ row, reason, by }) => [String(row + 1), reason, by]),
+  ]
 }

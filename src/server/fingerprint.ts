@@ -1,11 +1,8 @@
 import 'server-only'
-import { createHash } from 'node:crypto'
 import { canonicalJson } from '@/core/canonicalJson'
+import { sha256 } from '@/data/trailRepository'
 
-/** SHA-256 of a text in UTF-8, in hexadecimal digits. */
-export function fingerprintOf(text: string): string {
-  return createHash('sha256').update(text, 'utf8').digest('hex')
-}
+export { sha256 as fingerprintOf }
 
 /** The fingerprint of a value's only spelling as JSON. */
-export const fingerprintOfValue = (value: unknown): string => fingerprintOf(canonicalJson(value))
+export const fingerprintOfValue = (value: unknown): string => sha256(canonicalJson(value))

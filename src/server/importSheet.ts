@@ -2,10 +2,11 @@ import 'server-only'
 import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
-import { updateCase } from '@/data/caseRepository'
 import { type Connection, type Database, inTransaction } from '@/data/client'
-import { insertSample, insertTrailEntry, type SampleFile } from '@/data/sampleRepository'
+import type { SampleFile } from '@/core/sample/sampleFile'
+import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
+import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
@@ -14,6 +15,7 @@ import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
 import { newIdentifier } from './identifier'
 import { notFound } from './problems'
+import { record } from './record'
 
 const PIECE = 1024 * 1024
 
@@ -66,8 +68,7 @@ export async function importSheet(
   const fileSha256 = Buffer.from(await hash).toString('hex')
   signal?.throwIfAborted()
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
-    const isThere = await updateCase(transaction, caseId, { updatedAt: now })
-    if (!isThere) return failure(notFound('case', caseId))
+    if (!(await holdCase(transaction, caseId))) return failure(notFound('case', caseId))
     const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
     const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
     signal?.throwIfAborted()
@@ -144,15 +145,6 @@ export async function storeSheet(
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn))
   const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
-  const entry = {
-    id: newIdentifier(),
-    caseId,
-    sampleId: id,
-    at: now,
-    who: by,
-    action: 'brought-in',
-    detail,
-  } as const
-  await insertTrailEntry(db, entry)
+  await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail })
   return id
 }

@@ -11,6 +11,6 @@ export function readInput<T>(schema: z.ZodType<T>, input: unknown): Outcome<T> {
   return failure({
     code: 'invalid',
     path,
-    message: `What was sent cannot be stored: ${path}: ${issue?.message}.`,
+    message: `What was sent is not as it has to be: ${path}: ${issue?.message}.`,
   })
 }

@@ -1,11 +1,16 @@
 import 'server-only'
 import { FolderInUse } from '@/data/folderLock'
+import { prepareReports } from '@/report/files'
 import { database } from './database'
+
+/** The first pages come before the first report. */
+const IDLE_AFTER_MS = 2000
 
 /** Opens the database, and ends the process where it can't be had: a server without it would only fail later. */
 export async function openOrExit(): Promise<void> {
   try {
     await database()
+    setTimeout(() => void prepareReports(process.cwd()), IDLE_AFTER_MS).unref()
   } catch (error) {
     console.error(error instanceof FolderInUse ? error.message : error)
     process.exit(1)

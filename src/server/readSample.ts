@@ -1,34 +1,29 @@
 import 'server-only'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
-import {
-  findSample,
-  listSamples,
-  listTrail,
-  type SampleLine,
-  type StoredSample,
-  type TrailEntry,
-} from '@/data/sampleRepository'
+import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
+import type { ChainedEntry } from '@/core/trail/chain'
+import { listTrailOf } from '@/data/trailRepository'
 import { packColumns } from '@/intake/sheet/columnBytes'
 import { database } from './database'
 import { isIdentifier } from './identifier'
 import { notFound } from './problems'
 
-export type { SampleLine, StoredSample, TrailEntry }
+export type { SampleLine, StoredSample }
 
 /** A sample with the case that it belongs to and what was done with it. */
 export async function readSampleIn(
   caseId: string,
   sampleId: string,
 ): Promise<
-  Readonly<{ sample: StoredSample; ownCase: CaseWithClaims; trail: readonly TrailEntry[] }> | undefined
+  Readonly<{ sample: StoredSample; ownCase: CaseWithClaims; trail: readonly ChainedEntry[] }> | undefined
 > {
   if (!isIdentifier(caseId) || !isIdentifier(sampleId)) return undefined
   const db = await database()
   const sample = await findSample(db, sampleId)
   const ownCase = sample?.caseId === caseId ? await findCase(db, caseId) : undefined
-  return sample && ownCase ? { sample, ownCase, trail: await listTrail(db, sampleId) } : undefined
+  return sample && ownCase ? { sample, ownCase, trail: await listTrailOf(db, sampleId) } : undefined
 }
 
 export async function readSamplesOf(caseId: string): Promise<readonly SampleLine[]> {
@@ -38,11 +33,11 @@ export async function readSamplesOf(caseId: string): Promise<readonly SampleLine
 /** A sample as it is stored, its revision and what was done with it. */
 export async function readSampleDraft(
   sampleId: string,
-): Promise<Outcome<Pick<StoredSample, 'draft' | 'revision'> & Readonly<{ trail: readonly TrailEntry[] }>>> {
+): Promise<Outcome<Pick<StoredSample, 'draft' | 'revision'> & Readonly<{ trail: readonly ChainedEntry[] }>>> {
   const db = await database()
   const sample = isIdentifier(sampleId) ? await findSample(db, sampleId) : undefined
   if (!sample) return failure(notFound('sample', sampleId))
-  return success({ draft: sample.draft, revision: sample.revision, trail: await listTrail(db, sampleId) })
+  return success({ draft: sample.draft, revision: sample.revision, trail: await listTrailOf(db, sampleId) })
 }
 
 /**

@@ -2,33 +2,40 @@ import 'server-only'
 import { z } from 'zod'
 import { claimDraftSchema } from '@/core/claim/draft'
 import { failure, type Outcome, success } from '@/core/outcome'
-import { updateCase } from '@/data/caseRepository'
+import { changeBetween } from '@/core/trail/chain'
 import { findClaim, updateClaim } from '@/data/claimRepository'
 import { inTransaction } from '@/data/client'
 import { findSample } from '@/data/sampleRepository'
+import { claimTitle } from '@/core/wording/claimTitle'
+import { holdCase } from '@/data/trailRepository'
+import { bySchema } from './changeCase'
 import { database } from './database'
 import { isIdentifier } from './identifier'
 import { readInput } from './input'
 import { outcomeOf } from './outcomeOf'
 import { changedElsewhere, notFound } from './problems'
+import { record } from './record'
 
-const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive() })
+const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive(), by: bySchema })
 
 export type Saved = Readonly<{ revision: number; savedAt: string }>
 
 /**
  * Stores a claim as it stands, with the outcome that its check comes to.
  *
- * @param input - `{ draft, revision }`: the claim as typed, and the revision that it was read as
+ * @param input - `{ draft, revision, by }`: the claim as typed, the revision that it was read as, and who changed it
  * @returns the new revision, or the problem `invalid`, `not-found` or `changed-elsewhere`
  */
 export async function saveClaim(claimId: string, input: unknown, now: Date): Promise<Outcome<Saved>> {
   const change = readInput(changeSchema, input)
   if (!change.ok) return change
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
-  const { draft, revision } = change.value
+  const { draft, revision, by } = change.value
   return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
-    const stored = await findClaim(transaction, claimId)
+    const known = await findClaim(transaction, claimId)
+    // Held before the claim is read, so that nothing is decided on what another change is just replacing.
+    if (known) await holdCase(transaction, known.caseId)
+    const stored = known && (await findClaim(transaction, claimId))
     if (!stored) return failure(notFound('claim', claimId))
     for (const id of [draft.sampleId, draft.secondSampleId]) {
       if (id !== null && (await findSample(transaction, id))?.caseId !== stored.caseId)
@@ -37,7 +44,10 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     const outcome = await outcomeOf(transaction, draft)
     const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })
     if (next === undefined) return failure(changedElsewhere('claim'))
-    await updateCase(transaction, stored.caseId, { updatedAt: now })
+    const { caseId } = stored
+    const difference = changeBetween(stored.draft, draft)
+    const about = { caseId, claimId, at: now, who: by, detail: claimTitle(draft) }
+    await record(transaction, { ...about, action: 'claim-changed', change: difference })
     return success({ revision: next, savedAt: now.toISOString() })
   })
 }

@@ -3,15 +3,17 @@ import { z } from 'zod'
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { type SampleDraft, sampleDraftSchema, type SetAside } from '@/core/sample/sampleDraft'
 import { storedText } from '@/core/typed'
-import { updateCase } from '@/data/caseRepository'
+import { changeBetween } from '@/core/trail/chain'
 import { listClaimsOf, updateOutcome } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
-import { findSample, insertTrailEntry, type StoredSample, updateSample } from '@/data/sampleRepository'
+import { findSample, type StoredSample, updateSample } from '@/data/sampleRepository'
+import { holdCase } from '@/data/trailRepository'
 import { database } from './database'
-import { isIdentifier, newIdentifier } from './identifier'
+import { isIdentifier } from './identifier'
 import { readInput } from './input'
 import { outcomeOf } from './outcomeOf'
 import { changedElsewhere, notFound } from './problems'
+import { record } from './record'
 import type { Saved } from './saveClaim'
 
 const changeSchema = z.strictObject({
@@ -34,15 +36,17 @@ export async function saveSample(sampleId: string, input: unknown, now: Date): P
   if (!isIdentifier(sampleId)) return failure(notFound('sample', sampleId))
   const { draft, revision, by } = change.value
   return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
-    const stored = await findSample(transaction, sampleId)
+    const known = await findSample(transaction, sampleId)
+    // Held before the sample is read, so that nothing is decided on what another change is just replacing.
+    if (known) await holdCase(transaction, known.caseId)
+    const stored = known && (await findSample(transaction, sampleId))
     if (!stored) return failure(notFound('sample', sampleId))
     const problem = cellsChanged(stored, draft)
     if (problem) return failure(problem)
     const next = await updateSample(transaction, { id: sampleId, revision, draft, now })
     if (next === undefined) return failure(changedElsewhere('sample'))
-    await recordSetAside(transaction, { stored, draft, by, now })
+    await recordChange(transaction, { stored, draft, by, now })
     await refreshOutcomes(transaction, { ...stored, draft })
-    await updateCase(transaction, stored.caseId, { updatedAt: now })
     return success({ revision: next, savedAt: now.toISOString() })
   })
 }
@@ -60,17 +64,23 @@ function cellsChanged({ draft: before }: StoredSample, after: SampleDraft): Prob
   }
 }
 
-async function recordSetAside(
+/** What is set aside and brought back has an entry for each reading; everything else that changed, one together. */
+async function recordChange(
   db: Connection,
   { stored, draft, by, now }: Readonly<{ stored: StoredSample; draft: SampleDraft; by: string; now: Date }>,
 ): Promise<void> {
   const { added, gone } = changedAsides(stored.draft.setAside, draft.setAside)
-  const shared = { caseId: stored.caseId, sampleId: stored.id, at: now }
-  const record = (action: 'set-aside' | 'brought-back', who: string, detail: string) =>
-    insertTrailEntry(db, { id: newIdentifier(), ...shared, who, action, detail })
+  const about = { caseId: stored.caseId, sampleId: stored.id, at: now, who: by }
   for (const { row, reason } of gone)
-    await record('brought-back', by, `Row ${row + 1}, which had been set aside: ${reason}`)
-  for (const { row, reason, by: who } of added) await record('set-aside', who, `Row ${row + 1}: ${reason}`)
+    await record(db, {
+      ...about,
+      action: 'brought-back',
+      detail: `Row ${row + 1}, which had been set aside: ${reason}`,
+    })
+  for (const { row, reason, by: who } of added)
+    await record(db, { ...about, who, action: 'set-aside', detail: `Row ${row + 1}: ${reason}` })
+  const change = changeBetween({ ...stored.draft, setAside: [] }, { ...draft, setAside: [] })
+  if (change) await record(db, { ...about, action: 'sample-changed', detail: draft.name, change })
 }
 
 /** What was set aside and what was brought back. A row that moved with others above it is neither. */

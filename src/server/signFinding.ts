@@ -7,8 +7,9 @@ import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { storedText } from '@/core/typed'
 import { findClaim } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
-import { insertFinding } from '@/data/findingRepository'
-import { findSample, insertTrailEntry } from '@/data/sampleRepository'
+import { addFinding } from '@/data/findingRepository'
+import { findSample } from '@/data/sampleRepository'
+import { holdCase } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import { readDate } from '@/intake/date'
 import { database } from './database'
@@ -17,6 +18,7 @@ import { fingerprintOf, fingerprintOfValue } from './fingerprint'
 import { isIdentifier, newIdentifier } from './identifier'
 import { readInput } from './input'
 import { notFound } from './problems'
+import { record } from './record'
 
 const signatureSchema = z.strictObject({
   signedBy: storedText(500),
@@ -45,7 +47,9 @@ export async function signFinding(
   if (problem) return failure(problem)
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   return inTransaction(await database(), async (transaction) => {
-    const claim = await findClaim(transaction, claimId)
+    const known = await findClaim(transaction, claimId)
+    if (known) await holdCase(transaction, known.caseId)
+    const claim = known && (await findClaim(transaction, claimId))
     if (!claim) return failure(notFound('claim', claimId))
     const { draft, caseId } = claim
     const document = await documentOf(transaction, draft)
@@ -63,7 +67,7 @@ export async function signFinding(
       signedBy: signedBy.trim(),
       signedOn,
     })
-    const number = await insertFinding(transaction, {
+    const number = await addFinding(transaction, {
       id: newIdentifier(),
       claimId,
       signedBy: signedBy.trim(),
@@ -75,14 +79,13 @@ export async function signFinding(
       fingerprint: fingerprintOf(signed),
       createdAt: now,
     })
-    await insertTrailEntry(transaction, {
-      id: newIdentifier(),
+    await record(transaction, {
       caseId,
       claimId,
       at: now,
-      who: signedBy.trim(),
+      who: signedBy,
       action: 'signed',
-      detail: `Finding ${number}: ${OUTCOME_WORDS[result.finding.outcome]}`,
+      detail: `Finding ${number}: ${OUTCOME_WORDS[result.finding.outcome]}, fingerprint ${fingerprintOf(signed)}`,
     })
     return success({ number })
   })

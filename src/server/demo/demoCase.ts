@@ -1,3 +1,4 @@
+import type { CaseWords } from '@/core/case/caseWords'
 import type { ClaimWithoutSample } from '@/core/claim/draft'
 import type { SampleDraft } from '@/core/sample/sampleDraft'
 
@@ -12,11 +13,10 @@ export type DemoSample = Partial<SampleDraft> &
   }>
 type Words = Readonly<{ label: string; unit: string; codes: string }>
 
-export type DemoCase = Readonly<{
-  reference: string
-  subject: string
-  party: string
-  samples: readonly DemoSample[]
-  /** Each with the place of its sample among those of the case, and of that of the second source. */
-  claims: readonly (ClaimWithoutSample & Readonly<{ sample: number; second?: number }>)[]
-}>
+export type DemoCase = Readonly<Pick<CaseWords, 'reference' | 'subject' | 'party'>> &
+  Partial<CaseWords> &
+  Readonly<{
+    samples: readonly DemoSample[]
+    /** Each with the place of its sample among those of the case, and of that of the second source. */
+    claims: readonly (ClaimWithoutSample & Readonly<{ sample: number; second?: number }>)[]
+  }>

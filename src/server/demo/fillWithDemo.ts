@@ -1,15 +1,19 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
-import { insertCase, listCases } from '@/data/caseRepository'
+import { EMPTY_CASE } from '@/core/case/caseWords'
+import { countCases } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
 import { type Connection, type Database, inTransaction } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
+import { claimTitle } from '@/core/wording/claimTitle'
 import { addSample } from '../addSample'
+import { addCase } from '../addCase'
 import { newIdentifier } from '../identifier'
 import { storeSheet } from '../importSheet'
 import { outcomeOf } from '../outcomeOf'
+import { record } from '../record'
 import type { DemoSample } from './demoCase'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
@@ -18,20 +22,23 @@ const OFFICER = 'inspector on duty'
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */
 export async function fillWithDemo(database: Database): Promise<void> {
   await inTransaction(database, async (transaction) => {
-    if ((await listCases(transaction)).length > 0) return
+    if ((await countCases(transaction)) > 0) return
     const now = Date.now()
     for (const [place, { samples, claims, ...words }] of WINTER_HEATING_AUDIT.entries()) {
       // The first case is the one that changed last.
       const at = new Date(now - place * 60_000)
-      const caseId = newIdentifier()
-      await insertCase(transaction, { id: caseId, ...words, createdAt: at, updatedAt: at })
+      const doer = { by: OFFICER, now: at }
+      const caseId = await addCase(transaction, { ...EMPTY_CASE, ...words }, doer)
       const ids: string[] = []
       for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, at))
       for (const { sample, second, ...claim } of claims) {
         const secondSampleId = second === undefined ? null : ids[second]!
         const draft = { ...claim, sampleId: ids[sample]!, secondSampleId }
         const outcome = await outcomeOf(transaction, draft)
-        await insertClaim(transaction, { id: newIdentifier(), caseId, draft, outcome, now: at })
+        const claimId = newIdentifier()
+        await insertClaim(transaction, { id: claimId, caseId, draft, outcome, now: at })
+        const about = { caseId, claimId, sampleId: draft.sampleId, at, who: OFFICER }
+        await record(transaction, { ...about, action: 'claim-added', detail: claimTitle(draft) })
       }
     }
   })
@@ -39,7 +46,13 @@ export async function fillWithDemo(database: Database): Promise<void> {
 
 async function bringIn(db: Connection, caseId: string, sample: DemoSample, now: Date): Promise<string> {
   const { file: stated, ...words } = sample
-  if (!stated) return addSample(db, { caseId, draft: { ...EMPTY_SAMPLE, ...words }, now })
+  if (!stated) {
+    const draft = { ...EMPTY_SAMPLE, ...words }
+    const sampleId = await addSample(db, { caseId, draft, now })
+    const about = { caseId, sampleId, at: now, who: OFFICER, detail: draft.name }
+    await record(db, { ...about, action: 'sample-added' })
+    return sampleId
+  }
   const bytes = stated.bytes()
   const sheet = await readSheet({ source: () => [bytes], format: guessFormat(bytes) })
   if (!sheet.ok) throw new Error(sheet.problem.message)

@@ -9,6 +9,8 @@ export const HEARTHLING_STOVE: DemoCase = {
   reference: 'WH-030',
   subject: 'Hearthling stove',
   party: 'Skerrow Stoveworks',
+  people: 'Inspector on duty, Skerrow Fair Measures Office',
+  openedOn: '2026-02-23',
   samples: [
     {
       name: 'Noise of the fan, nine rooms',

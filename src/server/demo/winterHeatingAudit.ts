@@ -12,6 +12,10 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
     reference: 'WH-014',
     subject: 'Brackwater pellet sacks',
     party: 'Brackwater Pelletworks',
+    people: 'Inspector on duty, Skerrow Fair Measures Office\nWeighing bench 3',
+    notes: 'One sack was torn when it was opened; its mass is in the sample.',
+    openedOn: '2026-01-13',
+    dueOn: '2026-03-31',
     samples: [
       {
         name: 'Sacks of line 2',
@@ -79,6 +83,8 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
     reference: 'WH-017',
     subject: 'Deliveries of the winter',
     party: 'Brackwater Pelletworks',
+    people: 'Inspector on duty, Skerrow Fair Measures Office\nDepot clerk, Brackwater Pelletworks',
+    openedOn: '2026-03-02',
     samples: [
       {
         name: 'Delivery log, November to February',
@@ -135,6 +141,8 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
     reference: 'WH-021',
     subject: 'Room thermostats',
     party: 'Tarn Controls',
+    people: 'Inspector on duty, Skerrow Fair Measures Office',
+    openedOn: '2026-02-09',
     samples: [
       {
         name: 'Sixteen rooms, set to 21 °C',
@@ -175,6 +183,9 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
     reference: 'WH-026',
     subject: 'Moisture of the pellets',
     party: 'Brackwater Pelletworks',
+    people: 'Inspector on duty, Skerrow Fair Measures Office',
+    notes: 'Only the laboratory’s summary figures are known.',
+    openedOn: '2026-02-16',
     samples: [
       {
         name: 'Laboratory report, forty sacks',

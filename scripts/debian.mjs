@@ -1,0 +1,21 @@
+// Installs packages of the system where that is allowed.
+import { spawnSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
+import { run } from './install.mjs'
+
+/** @param name - what they are for people */
+export function installFromDebian(name, packages) {
+  const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0
+  if (!mayInstall)
+    throw new Error(`${name} is missing. Install it with: sudo apt-get install ${packages.join(' ')}`)
+  console.error(`Installing ${name} …`)
+  run('apt-get', ['update', '-qq'])
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  })
+}
+
+/** The programs that the tests look into PDF files with. */
+export function ensurePoppler() {
+  if (!existsSync('/usr/bin/pdffonts')) installFromDebian('Poppler’s tools', ['poppler-utils'])
+}

@@ -1,0 +1,114 @@
+import { createHash } from 'node:crypto'
+import { z } from 'zod'
+import { CASE_STATES, caseWordsSchema } from '@/core/case/caseWords'
+import { claimDraftSchema } from '@/core/claim/draft'
+import { OUTCOMES } from '@/core/claim/finding'
+import { COLUMN_KINDS, sampleDraftSchema } from '@/core/sample/sampleDraft'
+import { sampleFileSchema } from '@/core/sample/sampleFile'
+import { TRAIL_ACTIONS } from '@/core/trail/chain'
+import type { SampleSource } from '@/intake/claimDocument'
+
+const instant = z.iso.datetime()
+const revision = z.int().positive()
+const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
+const trailHash = z.union([sha256Text, z.literal('')])
+const count = z.int().nonnegative()
+
+/** SHA-256 of a text in UTF-8, in hexadecimal digits. */
+export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
+
+/** `case.json`: what the case is. */
+export const caseSchema = z.strictObject({
+  id: z.uuid(),
+  ...caseWordsSchema.shape,
+  state: z.enum(CASE_STATES),
+  createdAt: instant,
+  updatedAt: instant,
+})
+export type ContentCase = Readonly<z.infer<typeof caseSchema>>
+
+/** `claims/NN.json`: a claim as it was typed. */
+export const contentClaimSchema = z.strictObject({
+  id: z.uuid(),
+  revision,
+  createdAt: instant,
+  updatedAt: instant,
+  draft: claimDraftSchema,
+})
+export type ContentClaim = Readonly<z.infer<typeof contentClaimSchema>>
+
+const columnHeadSchema = z.strictObject({
+  name: z.string(),
+  kind: z.enum(COLUMN_KINDS),
+  length: count,
+  missing: count,
+})
+
+/** `samples/NN.json`: a sample as it was described; the cells of its file are in `samples/NN.csv`. */
+export const sampleRecordSchema = z.strictObject({
+  id: z.uuid(),
+  revision,
+  createdAt: instant,
+  updatedAt: instant,
+  draft: sampleDraftSchema,
+  file: sampleFileSchema.nullable(),
+  columns: z.array(columnHeadSchema),
+})
+export type SampleRecord = Readonly<z.infer<typeof sampleRecordSchema>>
+
+export type ContentSample = Omit<SampleRecord, 'columns'> & SampleSource
+
+/** `findings/NN-MM.json`: a finding as it was signed; `signed` is the text whose bytes the fingerprint is of. */
+export const contentFindingSchema = z.strictObject({
+  id: z.uuid(),
+  claimId: z.uuid(),
+  number: z.int().positive(),
+  signedBy: z.string(),
+  signedOn: z.string(),
+  outcome: z.enum(OUTCOMES),
+  coreVersion: z.string(),
+  inputFingerprint: sha256Text,
+  fingerprint: sha256Text,
+  createdAt: instant,
+  signed: z.string(),
+})
+export type ContentFinding = Readonly<z.infer<typeof contentFindingSchema>>
+
+/** A line of `trail.ndjson`. */
+export const trailEntrySchema = z.strictObject({
+  id: z.uuid(),
+  caseId: z.uuid(),
+  number: z.int().positive(),
+  at: instant,
+  who: z.string(),
+  action: z.enum(TRAIL_ACTIONS),
+  claimId: z.uuid().nullable(),
+  sampleId: z.uuid().nullable(),
+  detail: z.string(),
+  before: z.string(),
+  after: z.string(),
+  previous: trailHash,
+  hash: sha256Text,
+})
+
+export const manifestSchema = z.strictObject({
+  kind: z.literal('true-weight-case-file'),
+  version: z.literal(1),
+  coreVersion: z.string(),
+  caseId: z.uuid(),
+  trail: z.strictObject({ length: count, hash: trailHash }),
+  files: z.array(z.strictObject({ path: z.string(), bytes: count, sha256: sha256Text })),
+})
+export type Manifest = Readonly<z.infer<typeof manifestSchema>>
+
+/** A case with everything in it, wherever it is kept. */
+export type CaseContent = Readonly<{
+  case: ContentCase
+  /** In their order. */
+  claims: readonly ContentClaim[]
+  samples: readonly ContentSample[]
+  findings: readonly ContentFinding[]
+  trail: readonly Readonly<z.infer<typeof trailEntrySchema>>[]
+  /** Where the trail stands. */
+  head: Manifest['trail']
+}>

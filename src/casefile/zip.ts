@@ -1,0 +1,84 @@
+import { setImmediate } from 'node:timers/promises'
+import { unzipSync, Zip, ZipDeflate } from 'fflate'
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
+
+/** Quick enough for a million rows; a higher one makes files little smaller. */
+const COMPRESSION = 3
+/** Every entry has the same time, so that the same content is the same file. */
+const NO_TIME = new Date(1980, 0, 1)
+/** More than any case file has, and little enough to be held. */
+const MOST_ENTRIES = 100_000
+export const MOST_UNPACKED = 1024 * 1024 * 1024
+
+export type ZipEntry = Readonly<{ path: string; pieces: Iterable<Uint8Array> }>
+
+/** Packs entries as they come, a piece at a time, and lets others go on meanwhile. */
+export async function* zipped(entries: AsyncIterable<ZipEntry>): AsyncGenerator<Uint8Array> {
+  const ready: Uint8Array[] = []
+  const zip = new Zip((error, data) => {
+    if (error) throw error
+    ready.push(data)
+  })
+  for await (const { path, pieces } of entries) {
+    const entry = new ZipDeflate(path, { level: COMPRESSION })
+    entry.mtime = NO_TIME
+    zip.add(entry)
+    for (const piece of pieces) {
+      entry.push(piece)
+      yield* ready.splice(0)
+      await setImmediate()
+    }
+    entry.push(new Uint8Array(0), true)
+    yield* ready.splice(0)
+  }
+  zip.end()
+  yield* ready.splice(0)
+}
+
+const problem = (path: string, message: string): Outcome<never> =>
+  failure({
+    code: 'case-file',
+    path,
+    message: `This is no case file that can be taken: ${message} Nothing was changed.`,
+  })
+
+/**
+ * Unpacks a ZIP file into memory.
+ *
+ * @param isAllowed - whether a path may stand in it at all
+ * @param most - bytes, unpacked
+ */
+export function unzipped(
+  bytes: Uint8Array,
+  isAllowed: (path: string) => boolean,
+  most = MOST_UNPACKED,
+): Outcome<ReadonlyMap<string, Uint8Array>> {
+  const seen = new Set<string>()
+  let unpacked = 0
+  let refused: Problem | undefined
+  const refuse = (path: string, message: string) => {
+    const outcome = problem(path, message)
+    refused ??= outcome.ok ? undefined : outcome.problem
+    return false
+  }
+  try {
+    const entries = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        if (refused) return false
+        if (!isAllowed(name)) return refuse(name, `“${name.slice(0, 200)}” has no place in one.`)
+        if (seen.has(name)) return refuse(name, `“${name}” stands in it twice.`)
+        seen.add(name)
+        unpacked += originalSize
+        if (seen.size > MOST_ENTRIES) return refuse('', `it has more than ${MOST_ENTRIES} entries.`)
+        if (unpacked > most) return refuse('', `unpacked it has more than ${most / 1024 / 1024} MB.`)
+        return true
+      },
+    })
+    return refused ? failure(refused) : success(new Map(Object.entries(entries)))
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error)
+    return problem('', `it is no ZIP file, or is damaged (${reason}).`)
+  }
+}
+
+export { problem as caseFileProblem }

@@ -1,0 +1,64 @@
+import { readFile, writeFile } from 'node:fs/promises'
+import path from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { readCaseFile } from '@/casefile/read'
+import { failure, type Outcome, success } from '@/core/outcome'
+import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/core/report/options'
+import { reportFile } from '@/report/files'
+
+/** What was stated on the command line, as texts. */
+export type ReportStated = Readonly<{
+  format?: string | undefined
+  output?: string | undefined
+  parts?: string | undefined
+  decimals?: string | undefined
+  numbers?: string | undefined
+}>
+
+/** The bundle lies in a folder of the checkout, beside which its packages are. */
+const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
+const LANGUAGES: Readonly<Record<string, string>> = { '1,234.5': 'point', '1 234,5': 'comma' }
+
+/**
+ * Writes the report of a case file: the same that the application gives.
+ *
+ * @returns where it was written
+ */
+export async function writeReport(file: string, stated: ReportStated): Promise<Outcome<string>> {
+  const format = formatOf(stated)
+  if (!format.ok) return format
+  const { parts, decimals, numbers } = stated
+  const options = reportOptionsSchema.safeParse({
+    ...(parts === undefined ? {} : { parts: parts.split(',').map((part) => part.trim()) }),
+    ...(decimals === undefined ? {} : { decimals: Number(decimals) }),
+    ...(numbers === undefined ? {} : { language: LANGUAGES[numbers] ?? numbers }),
+  })
+  if (!options.success) return failure(wrongOption(options.error.issues[0]?.path[0]))
+  const read = await readCaseFile(await readFile(file))
+  if (!read.ok) return read
+  const output = stated.output ?? `${file.replace(/\.zip$/i, '')}.${format.value}`
+  await writeFile(
+    output,
+    await reportFile(read.value.content, options.data, { format: format.value, root: ROOT }),
+  )
+  return success(output)
+}
+
+/** Stated, or that of the file that is written, or PDF. */
+function formatOf({ format, output }: ReportStated): Outcome<ReportFormat> {
+  const wanted = format ?? (output ? path.extname(output).slice(1).toLowerCase() : 'pdf')
+  const known = FORMATS.find((one) => one === wanted)
+  if (known) return success(known)
+  const message = `There is no report in the format “${wanted}”. Say --format with one of: ${FORMATS.join(', ')}.`
+  return failure({ code: 'unknown-format', path: '--format', message })
+}
+
+function wrongOption(name: PropertyKey | undefined) {
+  const needed: Readonly<Record<string, string>> = {
+    parts: `--parts takes some of these, with commas between: ${PARTS.join(', ')}.`,
+    decimals: '--decimals takes a whole number from 0 to 12.',
+    language: '--numbers takes "1,234.5" (or point) or "1 234,5" (or comma).',
+  }
+  const message = needed[String(name)] ?? 'The options of the report could not be read.'
+  return { code: 'unknown-option', path: String(name), message }
+}

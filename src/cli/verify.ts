@@ -1,0 +1,57 @@
+import { readFile } from 'node:fs/promises'
+import { sha256, trailEntrySchema } from '@/casefile/content'
+import { readCaseFile } from '@/casefile/read'
+import { type ChainedEntry, verifyChain } from '@/core/trail/chain'
+import { verdictWords } from '@/core/wording/trailWords'
+
+const ZIP_BEGINS = 'PK'
+
+/** What is to be said of a file, and whether it is as it was written. */
+export type Verdict = Readonly<{ holds: boolean; words: string }>
+
+/**
+ * Whether a case file, or a trail by itself (an entry a line), is as it was written: the hashes, the chain of the trail, and of
+ * a case file also that its results follow from its claims and samples.
+ */
+export async function verify(file: string): Promise<Verdict> {
+  const bytes = await readFile(file)
+  if (bytes.subarray(0, 2).toString('latin1') === ZIP_BEGINS) return ofCaseFile(bytes)
+  const read = entriesOf(bytes.toString('utf8'))
+  if (typeof read === 'string') return { holds: false, words: read }
+  return ofTrail(read)
+}
+
+async function ofCaseFile(bytes: Uint8Array): Promise<Verdict> {
+  const read = await readCaseFile(bytes)
+  if (!read.ok) return { holds: false, words: read.problem.message }
+  const { trail, findings, claims } = read.value.content
+  const { words } = ofTrail(trail)
+  const parts = `${claims.length} claims, ${findings.length} signed findings`
+  return { holds: true, words: `${words}\nEvery file has the hash that its manifest states (${parts}).` }
+}
+
+function ofTrail(entries: readonly ChainedEntry[]): Verdict {
+  const verdict = verifyChain(entries, sha256)
+  return { holds: verdict.holds, words: verdictWords(verdict) }
+}
+
+/** The entries, or why they can't be read. */
+function entriesOf(text: string): readonly ChainedEntry[] | string {
+  const entries: ChainedEntry[] = []
+  for (const [at, line] of text.split('\n').entries()) {
+    if (line.trim() === '') continue
+    const read = trailEntrySchema.safeParse(jsonOf(line))
+    if (!read.success)
+      return `Line ${at + 1} is no entry of a trail. Name a case file (ZIP), or a trail with an entry a line.`
+    entries.push(read.data)
+  }
+  return entries
+}
+
+function jsonOf(line: string): unknown {
+  try {
+    return JSON.parse(line)
+  } catch {
+    return undefined
+  }
+}

@@ -1,0 +1,115 @@
+import { defaultBurden } from '@/core/claim/claim'
+import { BURDEN_WORDS } from '@/core/wording/claimWords'
+import { claimTitle } from '@/core/wording/claimTitle'
+import {
+  CONDITION_NAMES,
+  CONDITION_STATES,
+  conditionLines,
+  SOURCE_WORDS,
+} from '@/core/wording/conditionWords'
+import { formatFull, formatPercent } from '@/core/wording/figures'
+import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/core/wording/hypothesisWords'
+import {
+  distributionWords,
+  FORMULAS,
+  METHOD_NAMES,
+  METHOD_REASONS,
+  STATISTIC,
+} from '@/core/wording/methodWords'
+import { sampleLines } from '@/core/wording/sampleLines'
+import { testLines } from '@/core/wording/testLines'
+import { wayWords } from '@/core/wording/waysWords'
+import type { Block, Part } from './document'
+import { crossBlocks } from './crossBlocks'
+import type { Writer } from './language'
+import type { PartName, ReportOptions } from '@/core/report/options'
+import { sampleBlocks } from './sampleBlocks'
+import type { ClaimStudy } from './study'
+import { findingBlocks } from './findingBlocks'
+import { pictureBlocks } from './pictureBlocks'
+
+type Checked = NonNullable<ClaimStudy['checked']>
+
+/** Everything that a report says of one claim: the finding first, then what it rests on. */
+export function claimParts(study: ClaimStudy, options: ReportOptions, write: Writer): readonly Part[] {
+  const { number, claim, checked } = study
+  const title = `Claim ${number}: ${write(claimTitle(claim.draft))}`
+  const head: Part = { id: `claim-${number}`, title, level: 2, blocks: findingBlocks(study, write) }
+  if (!checked) return [head]
+  const part = (name: PartName, title: string, blocks: readonly Block[]): readonly Part[] =>
+    options.parts.includes(name) && blocks.length > 0
+      ? [{ id: `claim-${number}-${name}`, title: `${title}, claim ${number}`, level: 3, blocks }]
+      : []
+  return [
+    head,
+    ...part('hypotheses', 'Hypotheses', hypothesisBlocks(checked, write)),
+    ...part('sample', 'Sample', sampleBlocks(study, write)),
+    ...part('conditions', 'Conditions', conditionBlocks(study, checked, write)),
+    ...part('pictures', 'Pictures', pictureBlocks(study, checked, write)),
+    ...part('test', 'Test', testBlocks(study, checked, write)),
+    ...part('cross-examination', 'Cross-examination', crossBlocks(study, checked, write)),
+  ]
+}
+
+function hypothesisBlocks({ document, result }: Checked, write: Writer): readonly Block[] {
+  const { claim } = document
+  const { hypotheses, test, interval } = result
+  const burden = claim.burden ?? defaultBurden(claim.relation)
+  const rows = [
+    ['Null hypothesis H₀', hypothesisSymbols(hypotheses.null, claim.unit)],
+    ['Alternative hypothesis H₁', hypothesisSymbols(hypotheses.alternative, claim.unit)],
+    ['Kind of test', kindOfTest(hypotheses)],
+    ['Burden', `the claim ${BURDEN_WORDS[burden]}`],
+    [
+      'Significance level α',
+      `${formatFull(test.significanceLevel)} (${formatPercent(test.significanceLevel)})`,
+    ],
+    ...(interval ? [['Confidence level', formatPercent(interval.level)] as const] : []),
+  ] as const
+  return [
+    { is: 'facts', label: 'Hypotheses', rows: rows.map(([name, value]) => [name, write(value)] as const) },
+    { is: 'paragraph', text: write(hypothesisReason(claim, hypotheses)) },
+  ]
+}
+
+function conditionBlocks({ formats }: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
+  const rows = result.conditions.map((condition) => {
+    const { name, of, state, sentence } = condition
+    const figures = conditionLines(condition, formats.plain).map((line) => `${line.name} ${line.shown}`)
+    return [
+      `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}`,
+      CONDITION_STATES[state],
+      write(sentence),
+      write(figures.join('; ')),
+    ]
+  })
+  const heads = ['Condition', 'State', 'What follows', 'Figures']
+  return rows.length === 0
+    ? []
+    : [{ is: 'table', label: 'Conditions', heads, rows, numbers: [false, false, false, false] }]
+}
+
+function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
+  const { formats, claim, decimals } = study
+  const { test, hypotheses } = result
+  const chosen = { unit: claim.draft.unit, chosen: decimals }
+  const lines = [...sampleLines(result, formats, chosen), ...testLines(result, formats)]
+  const ways = test.ways.map((way) => {
+    const words = wayWords(way, hypotheses, { ...formats, statistic: STATISTIC[test.method] })
+    return write(`${words}: ${way.rejects ? 'rejects' : 'does not reject'} the null hypothesis`)
+  })
+  const decision = test.decision === 'rejected' ? 'rejected' : 'not rejected'
+  return [
+    { is: 'paragraph', text: METHOD_REASONS[test.method] },
+    { is: 'paragraph', text: write(`${FORMULAS[test.method]}, ${distributionWords(test.distribution)}`) },
+    {
+      is: 'table',
+      label: `Figures of the ${METHOD_NAMES[test.method]}`,
+      heads: ['Figure', 'As shown', 'Every digit'],
+      rows: lines.map(({ name, shown, full }) => [name, write(shown), write(full)]),
+      numbers: [false, true, true],
+    },
+    { is: 'paragraph', text: `Decision: the null hypothesis is ${decision}.` },
+    { is: 'list', items: ways },
+  ]
+}

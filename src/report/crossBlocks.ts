@@ -1,0 +1,52 @@
+import { inOrder } from '@/core/crossexamination/crossExamination'
+import type { Examined } from '@/core/crossexamination/question'
+import { standingWords } from '@/core/wording/crossWords'
+import { formatCount, formatPercent, formatPValue } from '@/core/wording/figures'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import type { Formats } from '@/core/wording/formats'
+import type { Block } from './document'
+import type { Writer } from './language'
+import { type ClaimStudy, MOST_EXAMINED } from './study'
+
+type Checked = NonNullable<ClaimStudy['checked']>
+
+/** Would the finding stand if something were otherwise? What turns it comes first. */
+export function crossBlocks(
+  { formats }: ClaimStudy,
+  { answers, result }: Checked,
+  write: Writer,
+): readonly Block[] {
+  if (!answers) {
+    const text = `The sample has more than ${formatCount(MOST_EXAMINED)} readings: its cross-examination takes long, and stands on the claim’s own page.`
+    return [{ is: 'paragraph', text: write(text), look: 'quiet' }]
+  }
+  const level = result.interval?.level
+  return [
+    { is: 'paragraph', text: write(standingWords(answers)), look: 'finding' },
+    {
+      is: 'table',
+      label: 'Cross-examination',
+      heads: ['Would the finding stand if …', 'Finding', 'p-value', 'Interval'],
+      rows: inOrder(answers).map((answer) => rowOf(answer, formats, level).map(write)),
+      numbers: [false, false, true, true],
+    },
+  ]
+}
+
+function rowOf(answer: Examined, { inUnit }: Formats, level: number | undefined): readonly string[] {
+  const { words, note, figure, outcome, stands, interval, pValue, logPValue, significanceLevel } = answer
+  const found =
+    figure === undefined
+      ? ''
+      : figure.kind === 'claimed-value'
+        ? `: it turns at ${inUnit(figure.value)}`
+        : `: ${formatCount(figure.value)} units`
+  const ends = [interval?.lower, interval?.upper].filter((end) => end !== undefined).map(inUnit)
+  const at = interval && interval.level !== level ? ` at ${formatPercent(interval.level)}` : ''
+  return [
+    `… ${words}${found}${note ? `. ${note}` : ''}`,
+    outcome && stands !== undefined ? `${OUTCOME_WORDS[outcome]}${stands ? '' : ', turned'}` : '',
+    pValue === undefined && logPValue === undefined ? '' : formatPValue(pValue, significanceLevel ?? 1),
+    `${ends.join(' to ')}${at}`,
+  ]
+}

@@ -1,0 +1,243 @@
+import {
+  AlignmentType,
+  Document,
+  HeadingLevel,
+  ImageRun,
+  LevelFormat,
+  Packer,
+  Paragraph,
+  Table,
+  TableCell,
+  TableRow,
+  TextRun,
+  WidthType,
+} from 'docx'
+import { unzipSync, zipSync, type Zippable } from 'fflate'
+import { type Block, captionOf, type Part, type Report } from './document'
+import { balance, colourOf } from './drawing/balance'
+import { type Drawing, INK, QUIET, RULE } from './drawing/drawing'
+import { svgOf } from './drawing/svg'
+import { legible } from './escape'
+import type { Rasterise } from './rasterise'
+
+const FONTS = { text: 'IBM Plex Sans', title: 'Source Serif 4', figures: 'IBM Plex Mono' } as const
+const LEVELS = {
+  1: HeadingLevel.HEADING_1,
+  2: HeadingLevel.HEADING_2,
+  3: HeadingLevel.HEADING_3,
+} as const
+/** Half points. */
+const SIZES = { text: 20, finding: 24, figures: 18, small: 17 } as const
+const PIXELS_PER_POINT = 96 / 72
+const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
+/** Between the margins of an A4 page, in twentieths of a point. */
+const TEXT_WIDTH = 9026
+/** Letters that a column is made for; a word takes more room than the same letters of a text that may be broken. */
+const [LONGEST_TEXT, LONGEST_WORD, WORD_ROOM] = [46, 20, 1.3]
+const BULLETS = 'bullets'
+const hex = (colour: string) => colour.slice(1)
+
+/**
+ * A report as a DOCX file, with styles, real tables and lists, and pictures that are vectors where they can be shown. The same
+ * report gives the same bytes.
+ *
+ * @param rasterise - makes the picture that stands in where vectors can't be shown
+ */
+export async function docxOf(report: Report, rasterise: Rasterise): Promise<Uint8Array> {
+  const children: (Paragraph | Table)[] = []
+  for (const part of report.parts) children.push(...(await partOf(part, rasterise)))
+  children.push(paragraph(`Made with True Weight from the case ${report.asOf}.`, { color: hex(QUIET) }))
+  const document = new Document({
+    title: legible(report.title),
+    creator: 'True Weight',
+    styles: {
+      default: {
+        document: { run: { font: FONTS.text, size: SIZES.text, color: hex(INK) } },
+        heading1: heading(44),
+        heading2: heading(30),
+        heading3: heading(23),
+      },
+    },
+    numbering: {
+      config: [
+        {
+          reference: BULLETS,
+          levels: [{ level: 0, format: LevelFormat.BULLET, text: '•', alignment: AlignmentType.LEFT }],
+        },
+      ],
+    },
+    sections: [{ children }],
+  })
+  return withoutTimes(await Packer.toBuffer(document), report.madeAt)
+}
+
+const heading = (size: number) => ({
+  run: { font: FONTS.title, size, bold: true, color: hex(INK) },
+  paragraph: { spacing: { before: 240, after: 80 }, keepNext: true },
+})
+
+async function partOf({ title, level, blocks }: Part, rasterise: Rasterise): Promise<(Paragraph | Table)[]> {
+  const made: (Paragraph | Table)[] = [new Paragraph({ heading: LEVELS[level], text: legible(title) })]
+  for (const block of blocks) made.push(...(await blockOf(block, rasterise)))
+  return made
+}
+
+async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Paragraph | Table)[]> {
+  switch (block.is) {
+    case 'paragraph':
+      return [paragraph(block.text, LOOKS[block.look ?? 'plain'])]
+    case 'list':
+      return block.items.map(
+        (item) => new Paragraph({ numbering: { reference: BULLETS, level: 0 }, children: runs(item) }),
+      )
+    case 'facts':
+      return block.rows.length === 0 ? [] : [tableOf(undefined, block.rows, []), spacer()]
+    case 'table':
+      return [tableOf(block.heads, block.rows, block.numbers), spacer()]
+    case 'outcome':
+      return [
+        new Paragraph({
+          children: [
+            await image(balance(block.outcome), { title: '', scale: 0.5 }, rasterise),
+            new TextRun({
+              text: `  ${legible(block.words)}`,
+              font: FONTS.title,
+              bold: true,
+              size: 28,
+              color: hex(colourOf(block.outcome)),
+            }),
+          ],
+        }),
+      ]
+    case 'picture':
+      return [
+        new Paragraph({
+          keepNext: true,
+          children: [await image(block.drawing, { title: block.description, scale: 0.95 }, rasterise)],
+        }),
+        paragraph(captionOf(block), { size: SIZES.small, color: hex(QUIET) }),
+      ]
+    case 'formula':
+      return [
+        paragraph(block.name, { color: hex(QUIET) }),
+        new Paragraph({
+          indent: { left: 240 },
+          children: runs(block.text, { font: FONTS.figures, size: SIZES.figures }),
+        }),
+      ]
+    default:
+      return block satisfies never
+  }
+}
+
+type Look = Readonly<{ size?: number; color?: string; italics?: boolean; font?: string }>
+const LOOKS: Readonly<Record<'plain' | 'finding' | 'quiet' | 'quote', Look>> = {
+  plain: {},
+  finding: { font: FONTS.title, size: SIZES.finding },
+  quiet: { color: hex(QUIET) },
+  quote: { font: FONTS.title, italics: true },
+}
+
+/** Lines that a person wrote stay lines. */
+function runs(text: string, look: Look = {}): TextRun[] {
+  return text
+    .split(/\r\n|\r|\n/)
+    .map((line, at) => new TextRun({ ...look, text: legible(line), ...(at > 0 ? { break: 1 } : {}) }))
+}
+
+function paragraph(text: string, look: Look = {}): Paragraph {
+  return new Paragraph({ spacing: { after: 80 }, children: runs(text, look) })
+}
+
+/** Two tables with nothing between them would become one. */
+const spacer = () => new Paragraph({ spacing: { after: 40 }, children: [] })
+
+function tableOf(
+  heads: readonly string[] | undefined,
+  rows: readonly (readonly string[])[],
+  numbers: readonly boolean[],
+): Table {
+  const widths = columnWidths(heads ? [heads, ...rows] : rows)
+  const line = { style: 'single', size: 4, color: hex(RULE) } as const
+  const none = { style: 'none', size: 0, color: 'auto' } as const
+  const cell = (text: string, at: number, look: Look) =>
+    new TableCell({
+      width: { size: widths[at]!, type: WidthType.DXA },
+      margins: { top: 40, bottom: 40, left: 0, right: 120 },
+      children: [
+        new Paragraph({
+          alignment: numbers[at] ? AlignmentType.RIGHT : AlignmentType.LEFT,
+          children: runs(text, look),
+        }),
+      ],
+    })
+  const quiet = { color: hex(QUIET) }
+  const headRow =
+    heads && new TableRow({ tableHeader: true, children: heads.map((text, at) => cell(text, at, quiet)) })
+  const body = rows.map((cells) => {
+    const lookOf = (at: number) =>
+      numbers[at] ? { font: FONTS.figures, size: SIZES.figures } : at === 0 && !heads ? quiet : {}
+    return new TableRow({ cantSplit: true, children: cells.map((text, at) => cell(text, at, lookOf(at))) })
+  })
+  return new Table({
+    width: FULL_WIDTH,
+    columnWidths: widths,
+    borders: {
+      top: none,
+      bottom: line,
+      left: none,
+      right: none,
+      insideHorizontal: line,
+      insideVertical: none,
+    },
+    rows: headRow ? [headRow, ...body] : body,
+  })
+}
+
+/** In twentieths of a point: each column in proportion to its longest text, within limits, and no word broken if it can be helped. */
+function columnWidths(rows: readonly (readonly string[])[]): number[] {
+  const most = (lengths: readonly number[]) => lengths.reduce((longest, one) => Math.max(longest, one), 0)
+  const lengths = rows[0]!.map((_, at) => {
+    const texts = rows.map((row) => row[at]!)
+    const text = most(texts.map(({ length }) => length))
+    const word = most(texts.flatMap((one) => one.split(' ').map(({ length }) => length)))
+    return Math.max(WORD_ROOM * Math.min(word, LONGEST_WORD) + 2, Math.min(text, LONGEST_TEXT))
+  })
+  const all = lengths.reduce((sum, length) => sum + length, 0)
+  return lengths.map((length) => Math.floor((length * TEXT_WIDTH) / all))
+}
+
+async function image(
+  drawing: Drawing,
+  { title, scale }: Readonly<{ title: string; scale: number }>,
+  rasterise: Rasterise,
+): Promise<ImageRun> {
+  const svg = svgOf(drawing, 'd')
+  const png = await rasterise(svg)
+  const size = (points: number) => Math.round(points * scale * PIXELS_PER_POINT)
+  return new ImageRun({
+    type: 'svg',
+    data: Buffer.from(svg),
+    transformation: { width: size(drawing.width), height: size(drawing.height) },
+    fallback: { type: 'png', data: Buffer.from(png) },
+    altText: { name: 'picture', title: '', description: legible(title) },
+  })
+}
+
+const NO_TIME = new Date(1980, 0, 1)
+
+/** The file without the time of writing, which would make every one another one. */
+function withoutTimes(bytes: Uint8Array, madeAt: Date): Uint8Array {
+  const entries = unzipSync(bytes)
+  const core = 'docProps/core.xml'
+  const text = new TextDecoder().decode(entries[core])
+  const stated = `>${madeAt.toISOString().slice(0, 19)}Z<`
+  const dated = text.replace(/>\d{4}-\d\d-\d\dT[\d:.]+Z</g, stated)
+  const files: Zippable = Object.fromEntries(
+    Object.entries({ ...entries, [core]: new TextEncoder().encode(dated) }).map(([name, data]) => [
+      name,
+      [data, { mtime: NO_TIME }],
+    ]),
+  )
+  return zipSync(files)
+}

@@ -1,0 +1,85 @@
+import { formatNumber } from '@/core/wording/figures'
+import { INK, LABEL_SIZE, QUIET, type Shape, widthOf } from './drawing'
+
+export type Axis = Readonly<{
+  min: number
+  max: number
+  left: number
+  right: number
+  /** The place of a value. */
+  x: (value: number) => number
+}>
+
+export function axisOf(range: Readonly<{ min: number; max: number }>, left: number, right: number): Axis {
+  const { min, max } = range
+  return { min, max, left, right, x: (value) => left + ((value - min) / (max - min)) * (right - left) }
+}
+
+const MOST_TICKS = 7
+const TICK = 4
+
+/** Round values between the ends, in steps of 1, 2 or 5 times a power of ten. */
+export function ticksOf({ min, max }: Pick<Axis, 'min' | 'max'>, most = MOST_TICKS): readonly number[] {
+  const rough = (max - min) / most
+  const power = 10 ** Math.floor(Math.log10(rough))
+  const step = [1, 2, 5, 10].map((times) => times * power).find((one) => one >= rough)!
+  const first = Math.ceil(min / step)
+  const count = Math.floor(max / step) - first + 1
+  return Array.from({ length: Math.max(0, count) }, (_, at) => Number(((first + at) * step).toPrecision(12)))
+}
+
+/** As many decimals as the steps between ticks need. */
+export function tickWords(ticks: readonly number[]): (value: number) => string {
+  const step = Math.abs((ticks[1] ?? 1) - (ticks[0] ?? 0)) || 1
+  const decimals = Math.max(0, -Math.floor(Math.log10(step) + 1e-9))
+  return (value) => formatNumber(value, decimals)
+}
+
+/**
+ * A horizontal axis with its ticks.
+ *
+ * @param words - what stands under a tick, line by line
+ */
+export function axisShapes(
+  axis: Axis,
+  y: number,
+  words: (value: number, at: number, ticks: readonly number[]) => readonly string[],
+): readonly Shape[] {
+  const widest = (ticks: readonly number[]) =>
+    ticks
+      .flatMap((value, at) => words(value, at, ticks))
+      .reduce((most, one) => Math.max(most, widthOf(one, LABEL_SIZE)), 0)
+  const room = axis.right - axis.left
+  let ticks = ticksOf(axis)
+  for (let most = MOST_TICKS - 1; most > 1 && (widest(ticks) + 8) * ticks.length > room; most -= 1)
+    ticks = ticksOf(axis, most)
+  return [
+    {
+      is: 'line',
+      points: [
+        [axis.left, y],
+        [axis.right, y],
+      ],
+      stroke: { colour: INK, width: 0.8 },
+    },
+    ...ticks.flatMap((value, at): readonly Shape[] => {
+      const x = axis.x(value)
+      return [
+        {
+          is: 'line',
+          points: [
+            [x, y],
+            [x, y + TICK],
+          ],
+          stroke: { colour: INK, width: 0.8 },
+        },
+        ...words(value, at, ticks).map((text, line): Shape => {
+          const half = widthOf(text, LABEL_SIZE) / 2
+          const centre = Math.max(axis.left + half, Math.min(axis.right - half, x))
+          const place = [centre, y + TICK + 9 + line * 10] as const
+          return { is: 'text', at: place, text, size: LABEL_SIZE, colour: QUIET, anchor: 'middle' }
+        }),
+      ]
+    }),
+  ]
+}

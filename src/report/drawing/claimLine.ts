@@ -1,0 +1,107 @@
+import { pileReadings } from '@/core/picture/stackReadings'
+import { axisOf, axisShapes, tickWords } from './axis'
+import { ACCENT, BRASS, type Drawing, INK, label, type Point, type Shape } from './drawing'
+
+/** All in the scale that is shown. */
+export type ClaimLineFigures = Readonly<{
+  /** None where the parameter is no reading: a spread, a share. */
+  values: readonly number[]
+  estimate: number
+  lower?: number | undefined
+  upper?: number | undefined
+  /** The claimed value, or both limits of a tolerance, each with its words. */
+  claimed: readonly Readonly<{ value: number; words: string }>[]
+  interval: string
+  unit: string
+}>
+
+const WIDTH = 480
+const MARGIN = 10
+const TOP = 18
+const AXIS_ROOM = 24
+const INTERVAL_ROOM = 44
+/** The most that rows of dots may take of the page. */
+const MOST_DOTS = 120
+const FEW = 300
+const BARE = 18
+
+/** Every reading as an open circle, the estimate with its interval under them, and the claimed value through all. */
+export function claimLine(
+  figures: ClaimLineFigures,
+  write: (text: string) => string,
+): Readonly<{ drawing: Drawing; each: number }> {
+  const { values, claimed, estimate, lower, upper, unit } = figures
+  const axis = axisOf(rangeOf(figures), MARGIN, WIDTH - MARGIN)
+  const radius = values.length <= FEW ? 3 : 1.8
+  const width = ((axis.max - axis.min) * 2 * radius) / (axis.right - axis.left)
+  const { dots, each } = pileReadings(values, width)
+  const rows = dots.reduce((most, dot) => Math.max(most, dot.y + 1), 0)
+  const step = Math.min(2 * radius, MOST_DOTS / Math.max(1, rows))
+  const floor = TOP + (rows === 0 ? BARE : rows * step + 6)
+  const intervalY = floor + 12
+  const bottom = floor + INTERVAL_ROOM
+  const upright = (x: number, from: number, to: number): readonly Point[] => [
+    [x, from],
+    [x, to],
+  ]
+  const ends = [lower, upper].filter((end) => end !== undefined)
+  const shapes: readonly Shape[] = [
+    ...claimed.map(({ value }): Shape => ({
+      is: 'line',
+      points: upright(axis.x(value), TOP, bottom),
+      stroke: { colour: BRASS, width: 1.6 },
+    })),
+    ...dots.map((dot): Shape => ({
+      is: 'circle',
+      at: [axis.x(dot.x), floor - 3 - (dot.y + 0.5) * step],
+      radius: radius - 0.4,
+      stroke: { colour: INK, width: 0.8 },
+    })),
+    {
+      is: 'line',
+      points: ends.length === 2 ? ends.map((end) => [axis.x(end), intervalY] as const) : [],
+      stroke: { colour: ACCENT, width: 3 },
+    },
+    ...ends.map((end): Shape => ({
+      is: 'line',
+      points: upright(axis.x(end), intervalY - 6, intervalY + 6),
+      stroke: { colour: ACCENT, width: 2 },
+    })),
+    {
+      is: 'line',
+      points: upright(axis.x(estimate), intervalY - 9, intervalY + 9),
+      stroke: { colour: INK, width: 2 },
+    },
+    ...claimed.flatMap(({ value, words }, at) => {
+      const shift = claimed.length === 2 ? (at === 0 ? -1 : 1) * words.length * 2.6 : 0
+      return label({ text: write(words), at: [axis.x(value) + shift, 9], colour: BRASS, within: [0, WIDTH] })
+    }),
+    ...label({
+      text: write(figures.interval),
+      at: [axis.x(estimate), intervalY + 19],
+      colour: INK,
+      within: [0, WIDTH],
+    }),
+    ...axisShapes(axis, bottom, (value, at, ticks) => {
+      const words = write(tickWords(ticks)(value))
+      return [at === ticks.length - 1 && unit ? `${words}\u202f${unit}` : words]
+    }),
+  ]
+  return { drawing: { width: WIDTH, height: bottom + AXIS_ROOM, shapes }, each }
+}
+
+function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures) {
+  let [min, max] = [estimate, estimate]
+  for (const list of [
+    values,
+    [lower, upper].filter((end) => end !== undefined),
+    claimed.map(({ value }) => value),
+  ]) {
+    for (const value of list) {
+      min = Math.min(min, value)
+      max = Math.max(max, value)
+    }
+  }
+  const margin = (max - min) * 0.05 || Math.abs(max) * 0.05 || 1
+  return { min: min - margin, max: max + margin }
+}

@@ -1,0 +1,155 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { unzipSync } from 'fflate'
+import { SaxesParser } from 'saxes'
+import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
+import { type ReportFormat, USUAL_OPTIONS } from '@/core/report/options'
+import { reportFile } from './files'
+import { trueTypeOf } from './woff'
+
+const ROOT = process.cwd()
+const SOFFICE = '/usr/bin/soffice'
+const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-report-'))
+const content = exampleCase([SACKS, DELIVERIES, UNFINISHED], 'Säcke ≥ 15 kg, μ & σ²')
+
+async function made(format: ReportFormat, options = USUAL_OPTIONS, of = content): Promise<string> {
+  const file = path.join(folder, `report-${Math.random().toString(36).slice(2)}.${format}`)
+  writeFileSync(file, await reportFile(of, options, { format, root: ROOT }))
+  return file
+}
+const poppler = (program: string, ...args: readonly string[]) =>
+  execFileSync(program, args, { encoding: 'utf8', maxBuffer: 2 ** 26 })
+
+describe('PDF, by poppler’s tools', () => {
+  let file = ''
+  beforeAll(async () => {
+    file = await made('pdf')
+  })
+
+  test('its text is the report’s, in order, with every sign', () => {
+    const text = poppler('pdftotext', '-layout', file, '-').replace(/\s+/g, ' ')
+    const places = [
+      'WH-099 Säcke ≥ 15 kg, μ & σ²',
+      'Summary of findings',
+      'Contradicted',
+      'the sack was torn',
+      'μ ≥ 15\u202fkg',
+      'Would the finding stand if',
+      'There is no finding yet',
+      'Student (1908)',
+    ].map((words) => text.indexOf(words.replace(/\s/g, ' ')))
+    expect(places).not.toContain(-1)
+    expect(places).toEqual(places.toSorted((a, b) => a - b))
+    expect(text).not.toContain('\ufffd')
+  })
+
+  test('every font is embedded, and none is a picture of letters', () => {
+    const fonts = poppler('pdffonts', file).split('\n').slice(2).filter(Boolean)
+    expect(fonts.length).toBeGreaterThan(4)
+    for (const line of fonts) expect(line).toMatch(/CID TrueType\s+Identity-H\s+yes yes yes/)
+    expect(fonts.join()).toMatch(/IBMPlexSans/)
+  })
+
+  test('it is tagged, with heads of tables, pictures in words and a title', () => {
+    expect(poppler('pdfinfo', file)).toMatch(/Title:\s+WH-099 Säcke[^]*Tagged:\s+yes/)
+    const structure = poppler('pdfinfo', '-struct-text', file)
+    for (const tag of ['H1', 'H2', 'H3', 'Table', 'TH', 'TD', 'Figure', 'L ', 'LBody', 'P '])
+      expect(structure).toContain(`${tag.trim()}`)
+    expect(structure).toMatch(/H1[^]*"WH-099/)
+  })
+
+  test('its pictures are drawn, not photographed', () => {
+    expect(poppler('pdfimages', '-list', file).trim().split('\n')).toHaveLength(2)
+  })
+})
+
+test.each(['pdf', 'docx', 'html', 'md'] as const)('the same case gives the same %s', async (format) => {
+  const [one, other] = [await made(format), await made(format)]
+  expect(Buffer.compare(readFileSync(one), readFileSync(other))).toBe(0)
+})
+
+test('a text that no page has room for goes over as many as it takes', async () => {
+  const remarks = Array.from({ length: 3000 }, (_, at) => `word${at}`).join(' ')
+  const long = exampleCase([{ ...SACKS, claim: { ...SACKS.claim, remarks } }])
+  const people = 'x'.repeat(20_000)
+  const file = await made('pdf', USUAL_OPTIONS, { ...long, case: { ...long.case, people } })
+  const text = poppler('pdftotext', '-raw', file, '-')
+  for (let at = 0; at < 3000; at += 1) expect(text).toContain(`word${at}`)
+  expect(text.replace(/\s/g, '')).toContain('x'.repeat(3000))
+})
+
+test('letters that no font has are marked, and the report is made', async () => {
+  const file = await made('pdf', USUAL_OPTIONS, exampleCase([SACKS], 'Sacks \u{1F9F1} \u6797'))
+  expect(poppler('pdftotext', file, '-')).toContain('Sacks \ufffd \ufffd')
+})
+
+describe('DOCX', () => {
+  test('its parts are well-formed XML, with the text, tables and pictures', async () => {
+    const entries = unzipSync(readFileSync(await made('docx')))
+    for (const [name, bytes] of Object.entries(entries)) {
+      if (!/\.(xml|rels)$/.test(name)) continue
+      const parser = new SaxesParser()
+      parser.on('error', (error) => {
+        throw new Error(`${name}: ${error.message}`)
+      })
+      parser.write(new TextDecoder().decode(bytes)).close()
+    }
+    const text = new TextDecoder().decode(entries['word/document.xml'])
+    for (const words of [
+      'Säcke ≥ 15 kg, μ &amp; σ²',
+      'the sack was torn',
+      '<w:tbl>',
+      'svgBlip',
+      'w:tblHeader',
+    ])
+      expect(text).toContain(words)
+    expect(Object.keys(entries).filter((name) => /\.(png|svg)$/.test(name)).length).toBeGreaterThan(3)
+  })
+
+  const whereInstalled = existsSync(SOFFICE) ? test : test.skip
+  whereInstalled(
+    'LibreOffice opens it',
+    async () => {
+      const file = await made('docx')
+      const profile = `-env:UserInstallation=file://${folder}/profile`
+      const args = [profile, '--headless', '--convert-to', 'pdf', '--outdir', folder, file]
+      expect(spawnSync(SOFFICE, args, { timeout: 120_000 }).status).toBe(0)
+      const text = poppler('pdftotext', file.replace(/docx$/, 'pdf'), '-')
+      expect(text).toContain('Summary of findings')
+      expect(text).toContain('the sack was torn')
+    },
+    150_000,
+  )
+})
+
+test('the HTML file needs nothing but itself', async () => {
+  const html = readFileSync(await made('html'), 'utf8')
+  const [outside] = html.match(/(src|href)="(?!#)|@import|<script|url\((?!data:|#)/) ?? []
+  expect(outside).toBeUndefined()
+  expect(html.match(/@font-face/g)!.length).toBeGreaterThan(10)
+})
+
+describe('fonts out of WOFF files', () => {
+  const files = readdirSync(path.join(ROOT, 'node_modules/@fontsource/ibm-plex-mono/files')).filter((name) =>
+    /-(latin|latin-ext|cyrillic)-400-normal\.woff$/.test(name),
+  )
+  // OpenType 1.9, "Calculating Checksums": the sum of a table's words of 32 bits; that of "head" without its own adjustment.
+  test.each(files)('%s keeps every table, by its checksum', (name) => {
+    const font = trueTypeOf(
+      readFileSync(path.join(ROOT, 'node_modules/@fontsource/ibm-plex-mono/files', name)),
+    )
+    const count = font.readUInt16BE(4)
+    expect(count).toBeGreaterThan(8)
+    for (let at = 0; at < count; at += 1) {
+      const entry = 12 + at * 16
+      const tag = font.toString('latin1', entry, entry + 4)
+      const [stated, offset, length] = [4, 8, 12].map((place) => font.readUInt32BE(entry + place))
+      let sum = 0
+      for (let word = 0; word < Math.ceil(length! / 4); word += 1)
+        if (tag !== 'head' || word !== 2) sum = (sum + font.readUInt32BE(offset! + 4 * word)) >>> 0
+      expect([tag, sum]).toEqual([tag, stated])
+    }
+  })
+})

@@ -1,0 +1,118 @@
+import type { CheckResult } from '@/core/check/result'
+import { intervalWords } from '@/core/wording/claimLineWords'
+import { openConditions, SOURCE_WORDS, unanswered } from '@/core/wording/conditionWords'
+import { formatCount, formatPValue } from '@/core/wording/figures'
+import { effectWords, findingSentence, OUTCOME_WORDS } from '@/core/wording/findingWords'
+import type { Block } from './document'
+import type { Writer } from './language'
+import { setAsideBlocks } from './sampleBlocks'
+import type { ClaimStudy } from './study'
+
+type Checked = NonNullable<ClaimStudy['checked']>
+
+/** The finding in its words, what it does not say, what is in doubt, and who signed it. */
+export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+  const { draft } = study.claim
+  const stands = draft.source.trim() === '' ? '' : ` It stands in: ${draft.source}.`
+  const quote: readonly Block[] =
+    draft.wording.trim() === '' && stands === ''
+      ? []
+      : [
+          {
+            is: 'paragraph',
+            text: `${draft.wording ? `“${draft.wording}”` : ''}${stands}`.trim(),
+            look: 'quote',
+          },
+        ]
+  const { checked } = study
+  if (!checked) return [...quote, ...openBlocks(study, write)]
+  const { document, result } = checked
+  const { finding, test, estimate, sample, interval, conditions, warnings } = result
+  const shared = { claim: document.claim, estimate, interval }
+  const { display } = study.formats
+  const { outcome } = finding
+  const sentence = findingSentence({
+    ...shared,
+    outcome,
+    significanceLevel: test.significanceLevel,
+    sample,
+    display,
+  })
+  const open = openConditions(conditions)
+  const questions = [
+    ...new Set(study.samples.flatMap((one, at) => unanswered(one.draft, sourceOf(study, at)))),
+  ]
+  return [
+    { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
+    ...quote,
+    { is: 'paragraph', text: write(sentence), look: 'finding' },
+    { is: 'paragraph', text: write(effectWords(shared, display)) },
+    { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
+    ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),
+    ...(questions.length > 0
+      ? [{ is: 'paragraph', text: `Not answered: ${questions.join(' ')}` } as const]
+      : []),
+    ...(warnings.length > 0
+      ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
+      : []),
+    ...bothResults(study, checked, write),
+    ...setAsideBlocks(study, write),
+    ...remarkBlocks(study),
+  ]
+}
+
+/** Which of two sources a sample is; absent where there is one. */
+function sourceOf({ samples }: ClaimStudy, at: number): keyof typeof SOURCE_WORDS | undefined {
+  if (samples.length < 2) return undefined
+  return at === 0 ? 'first' : 'second'
+}
+
+/** What is missing before there can be a finding. */
+function openBlocks({ reading }: ClaimStudy, write: Writer): readonly Block[] {
+  const items = [...reading.missing, ...reading.problems].map(({ message }) => write(message))
+  const why = items.length === 0 ? ['Nothing can be computed from what is stated.'] : items
+  return [
+    { is: 'outcome', outcome: 'open', words: OUTCOME_WORDS.open },
+    { is: 'paragraph', text: 'There is no finding yet:' },
+    { is: 'list', items: why },
+  ]
+}
+
+/** Where readings are set aside, the finding shows what it is without them and with them. */
+function bothResults({ formats }: ClaimStudy, { result, whole }: Checked, write: Writer): readonly Block[] {
+  if (!whole) return []
+  const row = (name: string, { finding, sample, estimate, test, interval }: CheckResult) =>
+    [
+      name,
+      OUTCOME_WORDS[finding.outcome],
+      formatCount(sample.n),
+      formats.inUnit(estimate.value),
+      formatPValue(test.pValue, test.significanceLevel),
+      interval ? intervalWords(interval, formats.display).replace(' interval', '') : '',
+    ].map(write)
+  return [
+    {
+      is: 'table',
+      label: 'Both results',
+      heads: ['Both results', 'Finding', 'Tested', 'Estimate', 'p-value', 'Interval'],
+      rows: [row('Without what is set aside', result), row('With everything', whole)],
+      numbers: [false, false, true, true, true, true],
+    },
+  ]
+}
+
+function remarkBlocks({ claim, findings }: ClaimStudy): readonly Block[] {
+  const remarks = claim.draft.remarks.trim()
+  const signed = findings.map(
+    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent }) => {
+      const since = isCurrent ? 'It is what stands now.' : 'The claim or its evidence has changed since.'
+      return `Signed finding ${number}: ${OUTCOME_WORDS[outcome].toLowerCase()}, by ${signedBy} on ${signedOn}, with core ${coreVersion}. ${since} Fingerprint ${fingerprint}.`
+    },
+  )
+  return [
+    ...(remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` } as const] : []),
+    ...(signed.length > 0
+      ? [{ is: 'list', items: signed } as const]
+      : [{ is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' } as const]),
+  ]
+}

@@ -1,0 +1,92 @@
+import katex from 'katex'
+import { balance } from './drawing/balance'
+import { svgOf } from './drawing/svg'
+import { type Block, captionOf, type Part, type Report } from './document'
+import { escapeXml } from './escape'
+import type { WebFont } from './fonts'
+
+/** A part of a report as HTML, with nothing in it that runs. */
+export function partHtml({ id, title, level, blocks }: Part): string {
+  const inside = blocks.map((block, at) => blockHtml(block, `${id}-${at}`)).join('\n')
+  return `<section id="${escapeXml(id)}" aria-labelledby="${escapeXml(id)}-title">
+<h${level} id="${escapeXml(id)}-title">${escapeXml(title)}</h${level}>
+${inside}
+</section>`
+}
+
+function blockHtml(block: Block, id: string): string {
+  switch (block.is) {
+    case 'paragraph': {
+      const look = block.look ? ` class="${block.look}"` : ''
+      return `<p${look}>${escapeXml(block.text)}</p>`
+    }
+    case 'list':
+      return `<ul>${block.items.map((item) => `<li>${escapeXml(item)}</li>`).join('')}</ul>`
+    case 'facts': {
+      const rows = block.rows.map(
+        ([name, value]) => `<tr><th scope="row">${escapeXml(name)}</th><td>${escapeXml(value)}</td></tr>`,
+      )
+      return `<table class="facts" aria-label="${escapeXml(block.label)}"><tbody>${rows.join('')}</tbody></table>`
+    }
+    case 'table':
+      return tableHtml(block)
+    case 'outcome': {
+      const mark = svgOf(balance(block.outcome), id)
+      return `<div class="outcome">${mark}<span data-outcome="${block.outcome}">${escapeXml(block.words)}</span></div>`
+    }
+    case 'picture':
+      return `<figure>${svgOf(block.drawing, id, block.description)}<figcaption>${escapeXml(captionOf(block))}</figcaption></figure>`
+    case 'formula':
+      return `<div class="formula"><div class="quiet">${escapeXml(block.name)}</div>${mathOf(block.latex)}</div>`
+    default:
+      return block satisfies never
+  }
+}
+
+function tableHtml({ label, heads, rows, numbers }: Extract<Block, { is: 'table' }>): string {
+  const kind = (at: number) => (numbers[at] ? ' class="number"' : '')
+  const head = heads.map((text, at) => `<th scope="col"${kind(at)}>${escapeXml(text)}</th>`).join('')
+  const body = rows.map((cells) => {
+    const made = cells.map((cell, at) =>
+      at === 0
+        ? `<th scope="row"${kind(at)}>${escapeXml(cell)}</th>`
+        : `<td${kind(at)}>${escapeXml(cell)}</td>`,
+    )
+    return `<tr>${made.join('')}</tr>`
+  })
+  return `<table aria-label="${escapeXml(label)}"><thead><tr>${head}</tr></thead><tbody>${body.join('')}</tbody></table>`
+}
+
+/** A formula as MathML, which browsers set by themselves. */
+function mathOf(latex: string): string {
+  return katex.renderToString(`\\displaystyle ${latex}`, { output: 'mathml', throwOnError: false })
+}
+
+/**
+ * A report as one HTML file that needs nothing else: its styles, fonts and pictures are in it, and no script.
+ *
+ * @param css - how it looks
+ */
+export function htmlFile(report: Report, fonts: readonly WebFont[], css: string): string {
+  const faces = fonts.map(
+    ({ family, weight, unicodeRange, base64 }) =>
+      `@font-face{font-family:"${family}";font-weight:${weight};unicode-range:${unicodeRange};src:url(data:font/woff2;base64,${base64}) format("woff2")}`,
+  )
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:">
+<title>${escapeXml(report.title)}</title>
+<style>${faces.join('')}body{margin:0}${css}</style>
+</head>
+<body>
+<main class="report">
+${report.parts.map(partHtml).join('\n')}
+<p class="quiet">${escapeXml(`Made with True Weight from the case ${report.asOf}.`)}</p>
+</main>
+</body>
+</html>
+`
+}

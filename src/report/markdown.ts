@@ -1,0 +1,63 @@
+import { type Block, captionOf, type Part, type Report } from './document'
+
+/** A report as Markdown (CommonMark with GitHub's tables): pictures by their words, formulas as LaTeX. */
+export function markdownOf(report: Report): string {
+  const parts = report.parts.map(partMarkdown).join('\n')
+  return `${parts}\n${paragraph(`Made with True Weight from the case ${report.asOf}.`)}\n`
+}
+
+export function partMarkdown({ title, level, blocks }: Part): string {
+  return `${'#'.repeat(level)} ${inline(title)}\n\n${blocks.map(blockMarkdown).join('\n')}`
+}
+
+function blockMarkdown(block: Block): string {
+  switch (block.is) {
+    case 'paragraph':
+      return block.look === 'quote'
+        ? `> ${paragraph(block.text).trimEnd().replaceAll('\n', '\n> ')}\n`
+        : paragraph(block.text)
+    case 'list':
+      return `${block.items.map((item) => `- ${inline(item)}`).join('\n')}\n`
+    case 'facts':
+      return tableOf([block.label, ''], block.rows, [])
+    case 'table':
+      return tableOf(block.heads, block.rows, block.numbers)
+    case 'outcome':
+      return `**${inline(block.words)}**\n`
+    case 'picture':
+      return `*${inline(captionOf(block))}*\n`
+    case 'formula':
+      return `${inline(block.name)}\n\n$$${block.latex}$$\n`
+    default:
+      return block satisfies never
+  }
+}
+
+function tableOf(
+  heads: readonly string[],
+  rows: readonly (readonly string[])[],
+  numbers: readonly boolean[],
+): string {
+  const line = (cells: readonly string[]) => `| ${cells.map(cell).join(' | ')} |`
+  const rule = heads.map((_, at) => (numbers[at] ? '---:' : '---'))
+  return `${[line(heads), `| ${rule.join(' | ')} |`, ...rows.map(line)].join('\n')}\n`
+}
+
+/** Lines that a person wrote stay lines. */
+const paragraph = (text: string): string =>
+  `${text
+    .split(/\r\n|\r|\n/)
+    .map(inline)
+    .join('\\\n')}\n`
+const cell = (text: string): string => inline(text).replaceAll('|', '\\|')
+
+/** A text in which no character means anything to Markdown or HTML, on one line. */
+function inline(text: string): string {
+  return text
+    .replace(/\s*[\r\n]+\s*/g, ' ')
+    .replace(/[\\`*_[\]#~$]/g, '\\$&')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/^[-+>]/, '\\$&')
+    .replace(/^(\d+)([.)])/, '$1\\$2')
+}

@@ -1,0 +1,221 @@
+import PDFDocument from 'pdfkit'
+import type { Face } from '../fonts'
+import { type FontBook, type Run, type Word } from './fontBook'
+
+export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>
+/** Words on one line, with their width in points. */
+export type Line = Readonly<{ runs: readonly Run[]; width: number }>
+
+type Struct = PDFKit.PDFStructureElement
+/** What pdfkit takes beside what its types say. */
+type StructOptions = PDFKit.Mixins.StructureElementOptions &
+  Readonly<{
+    /** Of a head of a table: of what it is one. */
+    scope?: 'Row' | 'Column'
+    /** Left, top, right and bottom, from the upper left corner of the page. */
+    bbox?: readonly [number, number, number, number]
+    placement?: 'Block'
+  }>
+
+const A4 = { width: 595.28, height: 841.89 }
+const MARGIN = 52
+const FOOT = 40
+export const CONTENT_WIDTH = A4.width - 2 * MARGIN
+const CONTENT_HEIGHT = A4.height - MARGIN - FOOT - MARGIN / 2
+/** A letter's height over its line, as a part of its size. */
+const ASCENT = 0.8
+
+/** Writes text and shapes down the pages of a tagged PDF: every piece belongs to an element of the structure. */
+export class Page {
+  readonly document: PDFKit.PDFDocument
+  readonly left = MARGIN
+  y = MARGIN
+  private readonly fonts: FontBook
+  private readonly root: Struct
+
+  constructor(fonts: FontBook, info: Readonly<{ title: string; madeAt: Date }>) {
+    this.fonts = fonts
+    this.document = new PDFDocument({
+      size: 'A4',
+      margin: 0,
+      bufferPages: true,
+      pdfVersion: '1.7',
+      tagged: true,
+      lang: 'en',
+      displayTitle: true,
+      // No font of its own: every one that is used is embedded.
+      font: null as unknown as string,
+      info: { Title: info.title, Creator: 'True Weight', Producer: 'True Weight', CreationDate: info.madeAt },
+    })
+    for (const { key, bytes } of fonts.files()) this.document.registerFont(key, bytes)
+    this.root = this.document.struct('Document')
+    this.document.addStructure(this.root)
+  }
+
+  /** A new element of the structure, in another one or in the document itself. */
+  element(type: string, within?: Struct, options: StructOptions = {}): Struct {
+    const element = this.document.struct(type, options)
+    ;(within ?? this.root).add(element)
+    return element
+  }
+
+  /** What is left of this page, in points. */
+  get room(): number {
+    return MARGIN + CONTENT_HEIGHT - this.y
+  }
+
+  get isFresh(): boolean {
+    return this.y === MARGIN
+  }
+
+  nextPage(): void {
+    this.document.addPage()
+    this.y = MARGIN
+  }
+
+  /** Begins a new page where so much does not fit on this one. */
+  need(height: number): void {
+    if (height > this.room && !this.isFresh) this.nextPage()
+  }
+
+  space(height: number): void {
+    if (!this.isFresh) this.y += Math.min(height, Math.max(0, this.room))
+  }
+
+  /** Breaks a text into lines of a width; a word that is longer is broken anywhere. */
+  lines(text: string, { face, size }: Look, width: number): readonly Line[] {
+    return text.split(/\r\n|\r|\n/).flatMap((paragraph) => this.wrapped(paragraph, face, size, width))
+  }
+
+  /** The widths of the widest word and of the whole text, unbroken. */
+  widths(text: string, { face, size }: Look): readonly [widestWord: number, whole: number] {
+    let widest = 0
+    let whole = 0
+    for (const line of text.split(/\r\n|\r|\n/)) {
+      const words = line.split(' ').map((word) => this.fonts.word(word, face).width * size)
+      widest = words.reduce((most, one) => Math.max(most, one), widest)
+      const space = this.fonts.word(' ', face).width * size
+      whole = Math.max(
+        whole,
+        words.reduce((sum, one) => sum + one + space, -space),
+      )
+    }
+    return [widest, whole]
+  }
+
+  /** Draws lines one under another, which have to fit on this page. */
+  draw(lines: readonly Line[], look: Look, place: Readonly<{ x: number; y: number; width?: number }>): void {
+    const { document } = this
+    document.fillColor(look.colour)
+    for (const [at, line] of lines.entries()) {
+      // To the right where a width is given.
+      let x = place.width === undefined ? place.x : place.x + place.width - line.width
+      const y = place.y + at * look.lineHeight + (look.lineHeight - look.size) / 2 + ASCENT * look.size
+      for (const { font, text, width } of line.runs) {
+        document.font(font).fontSize(look.size)
+        document.text(text, x, y, { lineBreak: false, baseline: 'alphabetic' })
+        x += width * look.size
+      }
+    }
+  }
+
+  /** Writes a text as an element of its own, over as many pages as it takes. */
+  write(
+    type: string,
+    text: string,
+    look: Look,
+    options: Readonly<{ within?: Struct; indent?: number }> = {},
+  ): void {
+    const { within, indent = 0 } = options
+    const element = this.element(type, within)
+    let rest = this.lines(text, look, CONTENT_WIDTH - indent)
+    // A first line alone at the foot of a page is hard to read on from.
+    this.need(look.lineHeight * Math.min(2, rest.length))
+    while (rest.length > 0) {
+      const count = Math.max(1, Math.floor(this.room / look.lineHeight))
+      const [here, later] = [rest.slice(0, count), rest.slice(count)]
+      const { y } = this
+      element.add(() => this.draw(here, look, { x: this.left + indent, y }))
+      this.y += here.length * look.lineHeight
+      if (later.length > 0) this.nextPage()
+      rest = later
+    }
+    element.end()
+  }
+
+  /** What is no part of the text: rules, heads that come again. */
+  asArtifact(draw: () => void): void {
+    this.document.markContent('Artifact', { type: 'Layout' })
+    draw()
+    this.document.endMarkedContent()
+  }
+
+  /** Numbers the pages, ends the document and gives its bytes. */
+  async finish(foot: string, look: Look): Promise<Uint8Array> {
+    const { document } = this
+    const { count } = document.bufferedPageRange()
+    for (let at = 0; at < count; at += 1) {
+      document.switchToPage(at)
+      document.markContent('Artifact', { type: 'Pagination' })
+      const y = A4.height - FOOT
+      const [number] = this.lines(`${at + 1} / ${count}`, look, CONTENT_WIDTH)
+      const [words] = this.lines(foot, look, CONTENT_WIDTH - number!.width - 20)
+      this.draw([words!], look, { x: this.left, y })
+      this.draw([number!], look, { x: this.left, y, width: CONTENT_WIDTH })
+      document.endMarkedContent()
+    }
+    this.root.end()
+    document.end()
+    const pieces: Uint8Array[] = []
+    for await (const piece of document as unknown as AsyncIterable<Uint8Array>) pieces.push(piece)
+    return Buffer.concat(pieces)
+  }
+
+  private wrapped(paragraph: string, face: Face, size: number, width: number): readonly Line[] {
+    const space = this.fonts.word(' ', face)
+    const lines: Line[] = []
+    let words: Word[] = []
+    let used = 0
+    const push = () => {
+      lines.push({ runs: joined(words, space), width: used })
+      words = []
+      used = 0
+    }
+    const queue = paragraph.split(' ').flatMap((text) => this.fitting(text, face, width / size))
+    for (const word of queue) {
+      const more = word.width * size + (words.length > 0 ? space.width * size : 0)
+      if (words.length > 0 && used + more > width) push()
+      used += word.width * size + (words.length > 0 ? space.width * size : 0)
+      words.push(word)
+    }
+    push()
+    return lines
+  }
+
+  /** A word, or its pieces where it is wider than a line. */
+  private fitting(text: string, face: Face, width: number): readonly Word[] {
+    const word = this.fonts.word(text, face)
+    if (word.width <= width) return [word]
+    const letters = [...text]
+    const each = Math.max(1, Math.floor((letters.length * width) / word.width) - 1)
+    const pieces: Word[] = []
+    for (let at = 0; at < letters.length; at += each)
+      pieces.push(this.fonts.word(letters.slice(at, at + each).join(''), face))
+    return pieces
+  }
+}
+
+/** Words with spaces between, neighbours of one font as one run. */
+function joined(words: readonly Word[], space: Word): readonly Run[] {
+  const runs: { font: string; text: string; width: number }[] = []
+  for (const [at, word] of words.entries()) {
+    for (const run of at === 0 ? word.runs : [...space.runs, ...word.runs]) {
+      const last = runs.at(-1)
+      if (last?.font === run.font) {
+        last.text += run.text
+        last.width += run.width
+      } else runs.push({ ...run })
+    }
+  }
+  return runs
+}

@@ -1,0 +1,111 @@
+import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
+import { PARTS, USUAL_OPTIONS } from '@/core/report/options'
+import { check } from '@/core/check/check'
+import { partHtml } from './html'
+import { markdownOf } from './markdown'
+import { reportOf } from './report'
+
+const content = exampleCase([SACKS, DELIVERIES, UNFINISHED])
+const textOf = async (options: Partial<typeof USUAL_OPTIONS> = {}) =>
+  markdownOf(await reportOf(content, { ...USUAL_OPTIONS, ...options }))
+
+test('a report says everything that a finding rests on', async () => {
+  const text = await textOf()
+  const values = [14.93, 15.02, 14.88, 15.11, 14.79, 14.97, 15.03, 14.9, 14.95, 15, 14.7]
+  const claim = { parameter: 'mean', relation: 'at-least', value: 15 } as const
+  const result = check({ claim, evidence: { kind: 'readings', values } })
+  if (!result.ok) throw new Error(result.error.message)
+  for (const words of [
+    '# WH-099 Pellet sacks',
+    'Somebody &amp; Sons',
+    '“15 kg net, since 1.1.2026” It stands in: label.',
+    '| Null hypothesis H₀ | μ ≥ 15',
+    'left-tailed',
+    'the claim stands unless contradicted',
+    'bench scale 3',
+    'the sack was torn | B. Weigher',
+    'Without what is set aside',
+    'With everything',
+    'Normality',
+    'Sampling distribution of t',
+    'Critical value of t',
+    'Would the finding stand if',
+    'Weighed twice.\\\nThe scale was warm.',
+    'Student (1908)',
+    'This finding is not signed.',
+    String(result.test.pValue),
+    content.head.hash,
+  ])
+    expect(text).toContain(words)
+  expect(text).toContain('There is no finding yet:')
+  expect(text).toContain('State the claimed value.')
+})
+
+test('several tested claims are adjusted for being several', async () => {
+  expect(await textOf()).toMatch(/2 claims were tested.*Holm/)
+  const alone = markdownOf(await reportOf(exampleCase([SACKS, UNFINISHED]), USUAL_OPTIONS))
+  expect(alone).not.toContain('Holm’s adjustment')
+})
+
+test('parts that are not chosen are left out, the findings never', async () => {
+  const text = await textOf({ parts: [] })
+  expect(text).toContain('Contradicted')
+  expect(text).toContain('the sack was torn')
+  for (const left of [
+    'Summary of findings',
+    'Hypotheses',
+    'Cross-examination',
+    'Appendix',
+    'Methods and sources',
+  ])
+    expect(text).not.toContain(left)
+  for (const part of PARTS) expect((await textOf({ parts: [part] })).length).toBeGreaterThan(text.length)
+})
+
+test('decimals and the language of numbers are those that were chosen', async () => {
+  const text = await textOf({ decimals: 1, language: 'comma' })
+  expect(text).toContain('95\u202f% interval 14,9 to 15,0')
+  expect(text).toContain('“15 kg net, since 1.1.2026”')
+  expect(text).toContain('2\u202f000')
+  expect(text).not.toMatch(/14\.9/)
+})
+
+test('the same case gives the same report', async () => {
+  expect(await textOf()).toBe(await textOf())
+})
+
+test('hostile words stay words', async () => {
+  const script = '<script>alert("x")</script><img src=x onerror=alert(1)>|*_[a](javascript:1)`'
+  const hostile = exampleCase(
+    [
+      {
+        sample: {
+          ...SACKS.sample,
+          name: script,
+          instrument: script,
+          setAside: [{ row: 11, reason: script, by: script }],
+        },
+        claim: {
+          ...SACKS.claim,
+          wording: script,
+          quantity: script,
+          unit: 'kg"><b>',
+          remarks: script,
+          source: script,
+        },
+      },
+    ],
+    script,
+  )
+  const report = await reportOf(hostile, USUAL_OPTIONS)
+  const html = report.parts.map(partHtml).join('')
+  for (const tag of ['script', 'img', 'b']) expect(tagsIn(html)).not.toContain(tag)
+  const text = markdownOf(report)
+  expect(text).not.toContain('<script')
+  expect(text).not.toMatch(/(?<!\\)\[a\]/)
+})
+
+/** The tags that a browser would find: every "<" that a name follows. */
+function tagsIn(html: string): readonly string[] {
+  return [...html.matchAll(/<([a-z][a-z0-9]*)/gi)].map(([, name]) => name!.toLowerCase())
+}

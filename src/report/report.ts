@@ -1,0 +1,192 @@
+import type { CaseContent } from '@/casefile/content'
+import { testedTogether } from '@/core/adjust/testedTogether'
+import { CORE_VERSION } from '@/core/version'
+import { claimTitle } from '@/core/wording/claimTitle'
+import { formatCount, formatPercent, formatPValue } from '@/core/wording/figures'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { METHOD_NAMES } from '@/core/wording/methodWords'
+import { CONDITION_NAMES } from '@/core/wording/conditionWords'
+import { CONDITION_SOURCES, METHOD_SOURCES } from '@/core/wording/sources'
+import { togetherWords } from '@/core/wording/togetherWords'
+import { instantWords } from '@/core/wording/trailWords'
+import { claimParts } from './claimParts'
+import type { Block, Part, Report } from './document'
+import { latexIn, type Writer, writerFor } from './language'
+import type { ReportOptions } from '@/core/report/options'
+import { type ClaimStudy, studyClaims } from './study'
+
+/**
+ * The report of a case: everything that a finding rests on, computed anew from the case's own content. The same content and
+ * options give the same report, wherever it is made.
+ */
+export async function reportOf(content: CaseContent, options: ReportOptions): Promise<Report> {
+  const isExamined = options.parts.includes('cross-examination')
+  const studies = await studyClaims(content, { decimals: options.decimals, isExamined })
+  const write = writerFor(options.language, verbatimOf(content))
+  const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)
+  const { reference, subject, updatedAt } = content.case
+  const title =
+    [reference, subject].filter((part) => part.trim() !== '').join(' ') || 'Case without a subject'
+  const asOf = `as of ${instantWords(updatedAt)}, entry ${write(formatCount(content.head.length))} of the trail`
+  return {
+    title,
+    asOf,
+    madeAt: new Date(updatedAt),
+    parts: [
+      ...(has('cover')
+        ? [coverPart(content, title, asOf)]
+        : [{ id: 'cover', title, level: 1, blocks: [] } as const]),
+      ...(has('summary') ? [summaryPart(studies, write)] : []),
+      ...studies.flatMap((study) => claimParts(study, options, write)),
+      ...(has('working') ? studies.flatMap((study) => workingPart(study, options, write)) : []),
+      ...(has('sources') ? [sourcesPart(content, studies)] : []),
+    ],
+  }
+}
+
+/** What people wrote: it stays as it is in whatever sentence it stands. */
+function verbatimOf({ claims, samples }: CaseContent): readonly string[] {
+  return [
+    ...claims.flatMap(({ draft }) => [`“${draft.wording}”`, draft.quantity, draft.unit]),
+    ...samples.flatMap(({ draft }) => draft.columns.flatMap(({ name, unit }) => [name, unit])),
+  ]
+}
+
+function coverPart({ case: known, claims, samples, head }: CaseContent, title: string, asOf: string): Part {
+  const rows: readonly (readonly [string, string])[] = [
+    ['Reference', known.reference],
+    ['Subject', known.subject],
+    ['Claims made by', known.party],
+    ['People', known.people],
+    ['Opened', known.openedOn],
+    ['Due', known.dueOn],
+    ['Closed', known.closedOn],
+    ['State', known.state],
+    ['Claims and samples', `${claims.length} and ${samples.length}`],
+    ['Notes', known.notes],
+    ['Made from the case', asOf],
+    ['Hash of that entry', head.hash],
+    ['Computed with', `core ${CORE_VERSION}`],
+  ]
+  const stated = rows.filter(([, value]) => value.trim() !== '')
+  return {
+    id: 'cover',
+    title,
+    level: 1,
+    blocks: [
+      { is: 'paragraph', text: 'Report of findings', look: 'quiet' },
+      { is: 'facts', label: 'Case', rows: stated },
+    ],
+  }
+}
+
+/** The findings in one table; of several that were tested, also what they come to together. */
+function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part {
+  const tested = studies.filter(({ checked }) => checked !== undefined)
+  const each = tested.map(({ checked }) => ({
+    ...checked!.result.test,
+    outcome: checked!.result.finding.outcome,
+  }))
+  const adjusted = tested.length > 1 ? testedTogether(each) : []
+  const rows = studies.map((study) => {
+    const { number, claim, checked, findings } = study
+    const result = checked?.result
+    const together = adjusted[tested.indexOf(study)]
+    const level = result?.test.significanceLevel ?? 1
+    const outcome = result?.finding.outcome ?? 'open'
+    const signed = findings.filter(({ isCurrent }) => isCurrent).at(-1)
+    return [
+      write(String(number)),
+      write(claimTitle(claim.draft)),
+      OUTCOME_WORDS[outcome],
+      result ? write(formatPercent(level)) : '',
+      result ? write(formatPValue(result.test.pValue, level)) : '',
+      ...(adjusted.length > 0
+        ? [
+            together ? write(formatPValue(together.pValue, level)) : '',
+            together ? (together.outcome === outcome ? 'the same' : OUTCOME_WORDS[together.outcome]) : '',
+          ]
+        : []),
+      signed ? `${signed.signedBy}, ${signed.signedOn}` : 'not signed',
+    ]
+  })
+  const isSeveral = adjusted.length > 0
+  const table: Block = {
+    is: 'table',
+    label: 'Findings',
+    heads: [
+      'No.',
+      'Claim',
+      'Finding',
+      'Level',
+      'p-value',
+      ...(isSeveral ? ['Adjusted', 'Together'] : []),
+      'Signed',
+    ],
+    rows,
+    numbers: [true, false, false, true, true, ...(isSeveral ? [true, false] : []), false],
+  }
+  const outcomes = each.map(({ outcome }, at) => ({ outcome, adjusted: adjusted[at]! }))
+  const together: readonly Block[] = isSeveral
+    ? [{ is: 'paragraph', text: write(togetherWords(outcomes)), look: 'quiet' }]
+    : []
+  return { id: 'summary', title: 'Summary of findings', level: 2, blocks: [table, ...together] }
+}
+
+function workingPart(
+  { number, claim, checked }: ClaimStudy,
+  { language }: ReportOptions,
+  write: Writer,
+): readonly Part[] {
+  if (!checked) return []
+  return [
+    {
+      id: `working-${number}`,
+      title: `Appendix: working of claim ${number}`,
+      level: 2,
+      blocks: [
+        { is: 'paragraph', text: write(claimTitle(claim.draft)), look: 'quiet' },
+        ...checked.result.working.map(({ name, text, latex }, at): Block => ({
+          is: 'formula',
+          name: `${at + 1}. ${write(name)}`,
+          text: write(text),
+          latex: latexIn(language, latex),
+        })),
+      ],
+    },
+  ]
+}
+
+/** Where the methods come from, and by what the data and the figures are known again. */
+function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStudy[]): Part {
+  const results = studies.flatMap(({ checked }) => (checked ? [checked.result] : []))
+  const methods = [...new Set(results.map(({ test }) => test.method))]
+  const conditions = [...new Set(results.flatMap((result) => result.conditions.map(({ name }) => name)))]
+  const fingerprints = [
+    ...studies.flatMap(({ number, checked }) =>
+      checked ? [[`Check document of claim ${number}`, checked.fingerprint] as const] : [],
+    ),
+    ...samples.flatMap(({ file }) => (file ? [[`File ${file.fileName}`, file.fileSha256] as const] : [])),
+    ...(head.hash ? [['Last entry of the trail', head.hash] as const] : []),
+  ]
+  const sources = [
+    ...methods.map((method) => [METHOD_NAMES[method], METHOD_SOURCES[method]] as const),
+    ...conditions.map(
+      (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,
+    ),
+    ['Several claims together', 'Holm (1979), Scandinavian J. of Statistics 6, 65-70'] as const,
+  ]
+  return {
+    id: 'sources',
+    title: 'Methods and sources',
+    level: 2,
+    blocks: [
+      { is: 'facts', label: 'Sources', rows: sources },
+      {
+        is: 'paragraph',
+        text: `Every figure was computed with core ${CORE_VERSION}, and the data have these fingerprints (SHA-256):`,
+      },
+      { is: 'facts', label: 'Fingerprints', rows: fingerprints },
+    ],
+  }
+}

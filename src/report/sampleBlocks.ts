@@ -1,0 +1,127 @@
+import type { ContentSample } from '@/casefile/content'
+import { SOURCE_WORDS } from '@/core/wording/conditionWords'
+import { PROVENANCE_FIELDS } from '@/core/wording/provenanceWords'
+import { formatCount, formatFull, withUnit } from '@/core/wording/figures'
+import { wordsOf } from '@/intake/rowCondition'
+import { columnFor } from '@/intake/takenFrom'
+import type { Block } from './document'
+import type { Writer } from './language'
+import type { ClaimStudy } from './study'
+
+const RANDOM_WORDS = {
+  unknown: 'not answered',
+  random: 'yes',
+  'not-random': 'no',
+  independent: 'yes',
+  'not-independent': 'no',
+} as const
+const KIND_WORDS = {
+  typed: 'readings, typed',
+  file: 'readings, from a file',
+  summary: 'summary figures only',
+  count: 'a count only',
+} as const
+const MOST_LISTED = 200
+
+/** The samples that a claim is held against: where they come from, and what of them was taken. */
+export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+  const { samples, claim } = study
+  const isOfTwo = claim.draft.parameter === 'variance-ratio'
+  const origins = samples.map((sample, at): Block => {
+    const source = isOfTwo && samples.length > 1 ? `, ${SOURCE_WORDS[at === 0 ? 'first' : 'second']}` : ''
+    return { is: 'facts', label: `Sample${source}`, rows: originOf(sample, write) }
+  })
+  return [...origins, ...takenBlocks(study, write)]
+}
+
+function originOf({ draft, file }: ContentSample, write: Writer): readonly (readonly [string, string])[] {
+  return [
+    ['Sample', draft.name || file?.fileName || 'without a name'],
+    ['What is known', KIND_WORDS[draft.kind]],
+    ...(file
+      ? ([
+          [
+            'File',
+            `${file.fileName}, ${write(formatCount(file.fileBytes))} bytes, ${write(formatCount(file.rowCount))} rows`,
+          ],
+          ['SHA-256 of the file', file.fileSha256],
+        ] as const)
+      : []),
+    ...PROVENANCE_FIELDS.filter(([field]) => draft[field].trim() !== '').map(
+      ([field, name]) => [name, draft[field]] as const,
+    ),
+    ['Drawn at random', RANDOM_WORDS[draft.drawnAtRandom]],
+    ['Taken independently of one another', RANDOM_WORDS[draft.takenIndependently]],
+  ]
+}
+
+/** Which column and which rows the claim is about. */
+function takenBlocks({ claim, samples, reading }: ClaimStudy, write: Writer): readonly Block[] {
+  const { draft } = claim
+  const [first] = samples
+  const rows: (readonly [string, string])[] = []
+  const list = (kept: typeof draft.kept) => kept.map((all) => all.map(wordsOf).join(' and ')).join(' or ')
+  if (first && first.draft.columns.length > 1 && draft.parameter !== 'proportion')
+    rows.push(['Column of the readings', columnFor(draft, first.draft)])
+  if (draft.kept.length > 0) rows.push(['Rows kept', list(draft.kept)])
+  if (draft.parameter === 'proportion' && draft.counted.length > 0)
+    rows.push(['Rows that count', list(draft.counted)])
+  if (draft.parameter === 'variance-ratio') {
+    if (draft.secondColumn) rows.push(['Column of the second source', draft.secondColumn])
+    if (draft.secondKept.length > 0) rows.push(['Rows kept of the second source', list(draft.secondKept)])
+  }
+  if (reading.evidence.conversion) rows.push(['Unit', `converted to ${draft.unit}`])
+  return rows.length === 0
+    ? []
+    : [
+        {
+          is: 'facts',
+          label: 'What was taken of it',
+          rows: rows.map(([name, value]) => [name, write(value)] as const),
+        },
+      ]
+}
+
+/** What is set aside of the samples of a claim, with who and why. */
+export function setAsideBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+  return study.samples.flatMap((sample) => setAsideOf(study, sample, write))
+}
+
+function setAsideOf(
+  { reading, claim }: ClaimStudy,
+  { id, draft }: ContentSample,
+  write: Writer,
+): readonly Block[] {
+  if (draft.setAside.length === 0) return []
+  const evidence = id === claim.draft.sampleId ? reading.evidence : reading.second
+  const valueAt = new Map(evidence?.rows.map((row, at) => [row, evidence.values[at]]))
+  const unit = claim.draft.unit || undefined
+  const shown = (row: number) => {
+    const value = valueAt.get(row)
+    return value === undefined ? '' : withUnit(formatFull(value), unit)
+  }
+  const listed = draft.setAside.slice(0, MOST_LISTED)
+  const more = draft.setAside.length - listed.length
+  return [
+    {
+      is: 'table',
+      label: 'Set aside',
+      heads: ['Set aside: row', 'Reading', 'Reason', 'By'],
+      rows: listed.map(({ row, reason, by }) => [
+        write(String(row + 1)),
+        write(shown(row)),
+        reason,
+        by || 'nobody named',
+      ]),
+      numbers: [true, true, false, false],
+    },
+    ...(more > 0
+      ? [
+          {
+            is: 'paragraph',
+            text: write(`And ${formatCount(more)} more, which the case file lists.`),
+          } as const,
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,131 @@
+import { setImmediate } from 'node:timers/promises'
+import {
+  type CaseContent,
+  type ContentClaim,
+  type ContentFinding,
+  type ContentSample,
+  sha256,
+} from '@/casefile/content'
+import { canonicalJson } from '@/core/canonicalJson'
+import { check } from '@/core/check/check'
+import type { CheckDocument } from '@/core/check/request'
+import type { CheckResult } from '@/core/check/result'
+import { crossExamination } from '@/core/crossexamination/crossExamination'
+import { withEverything } from '@/core/crossexamination/lists'
+import type { Examination, Examined } from '@/core/crossexamination/question'
+import { type Formats, formatsFor } from '@/core/wording/formats'
+import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
+
+/** Above so many readings every question takes seconds: then it is asked on the claim's page, and the report says so. */
+export const MOST_EXAMINED = 20_000
+/** Answers kept, so that a report that is looked at, printed and copied is examined once. */
+const MOST_KEPT = 300
+
+/** Everything that a report says of one claim, computed. */
+export type ClaimStudy = Readonly<{
+  claim: ContentClaim
+  /** From 1. */
+  number: number
+  /** The sample, and that of the second source where it is another one. */
+  samples: readonly ContentSample[]
+  reading: ClaimReading
+  checked?: Readonly<{
+    document: CheckDocument
+    result: CheckResult
+    /** SHA-256 of the check document as canonical JSON. */
+    fingerprint: string
+    /** The same with everything put back that is set aside; absent where nothing is. */
+    whole?: CheckResult
+    /** Absent where it was not asked for, or the readings are too many. */
+    answers?: readonly Examined[]
+  }>
+  /** Chosen for the report, or for the claim. */
+  decimals: number | undefined
+  formats: Formats
+  /** Signed, the first first; and whether what was signed is what stands now. */
+  findings: readonly (ContentFinding & Readonly<{ isCurrent: boolean }>)[]
+}>
+
+/**
+ * Computes what a report says of the claims of a case, and lets others go on meanwhile.
+ *
+ * @param wants.decimals - for every claim, in place of its own
+ * @param wants.isExamined - whether each is cross-examined
+ */
+export async function studyClaims(
+  content: CaseContent,
+  wants: Readonly<{ decimals?: number | undefined; isExamined: boolean }>,
+): Promise<readonly ClaimStudy[]> {
+  const studies: ClaimStudy[] = []
+  for (const [at, claim] of content.claims.entries()) {
+    await setImmediate()
+    const { draft } = claim
+    const sampleIds = new Set([
+      draft.sampleId,
+      ...(draft.parameter === 'variance-ratio' && draft.secondSampleId ? [draft.secondSampleId] : []),
+    ])
+    const samples = content.samples.filter(({ id }) => sampleIds.has(id))
+    const reading = (await readClaimAgainst(draft, async (id) =>
+      content.samples.find((one) => one.id === id),
+    ))!
+    const checked = await checkedOf(reading, wants.isExamined)
+    const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
+    const decimals = wants.decimals ?? reading.decimals
+    const formats = formatsFor(subject, checked?.result, decimals)
+    const input = checked && sha256(canonicalJson({ document: checked.document, remarks: draft.remarks }))
+    const findings = content.findings
+      .filter(({ claimId }) => claimId === claim.id)
+      .map((finding) => ({ ...finding, isCurrent: finding.inputFingerprint === input }))
+    studies.push({
+      claim,
+      number: at + 1,
+      samples,
+      reading,
+      ...(checked ? { checked } : {}),
+      decimals,
+      formats,
+      findings,
+    })
+  }
+  return studies
+}
+
+async function checkedOf(reading: ClaimReading, isExamined: boolean): Promise<ClaimStudy['checked']> {
+  const { document } = reading
+  const result = document && check(document)
+  if (!document || !result?.ok) return undefined
+  const { withSetAside } = reading.evidence
+  const everything = withSetAside ?? withEverything(document.evidence)
+  const whole = everything && check({ ...document, evidence: everything })
+  const examination = { document, result, withSetAside } as Examination
+  const fingerprint = sha256(canonicalJson(document))
+  const answers = isExamined ? await answersTo(examination, fingerprint) : undefined
+  return {
+    document,
+    result,
+    fingerprint,
+    ...(whole?.ok ? { whole } : {}),
+    ...(answers ? { answers } : {}),
+  }
+}
+
+const kept = new Map<string, readonly Examined[]>()
+
+/** A question at a time. What was asked before is answered as before: an answer depends on the document alone. */
+async function answersTo(
+  examination: Examination,
+  fingerprint: string,
+): Promise<readonly Examined[] | undefined> {
+  if (examination.result.sample.n > MOST_EXAMINED) return undefined
+  const key = `${fingerprint} ${canonicalJson(examination.withSetAside ?? null)}`
+  const known = kept.get(key)
+  if (known) return known
+  const answers: Examined[] = []
+  for (const { ask } of crossExamination(examination)) {
+    await setImmediate()
+    answers.push(ask())
+  }
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
+  kept.set(key, answers)
+  return answers
+}

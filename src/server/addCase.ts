@@ -1,0 +1,24 @@
+import 'server-only'
+import { type CaseWords, EMPTY_CASE } from '@/core/case/caseWords'
+import { changeBetween } from '@/core/trail/chain'
+import { insertCase } from '@/data/caseRepository'
+import type { Connection } from '@/data/client'
+import { newIdentifier } from './identifier'
+import { record } from './record'
+
+/** Who does something, for the trail, and when. */
+export type Doer = Readonly<{ by: string; now: Date }>
+
+/** Adds a case, open, with nothing in it yet. */
+export async function addCase(
+  db: Connection,
+  words: CaseWords,
+  { by, now }: Doer,
+  detail = '',
+): Promise<string> {
+  const caseId = newIdentifier()
+  await insertCase(db, { id: caseId, ...words, createdAt: now, updatedAt: now })
+  const change = changeBetween(EMPTY_CASE, words)
+  await record(db, { caseId, at: now, who: by, action: 'opened', detail, change })
+  return caseId
+}

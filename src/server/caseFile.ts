@@ -1,0 +1,95 @@
+import 'server-only'
+import { type CaseFile, readCaseFile } from '@/casefile/read'
+import { writeCaseFile } from '@/casefile/write'
+import { caseWordsOf } from '@/core/case/caseWords'
+import { failure, type Outcome, type Problem, success } from '@/core/outcome'
+import { findCase, insertCase } from '@/data/caseRepository'
+import { insertClaim } from '@/data/claimRepository'
+import { type Connection, inTransaction } from '@/data/client'
+import { insertFinding } from '@/data/findingRepository'
+import { insertSample } from '@/data/sampleRepository'
+import { insertColumns } from '@/data/sheetRepository'
+import { insertTrail } from '@/data/trailRepository'
+import { bytesOfColumn } from '@/intake/sheet/columnBytes'
+import type { Doer } from './addCase'
+import { database } from './database'
+import { outcomeOf } from './outcomeOf'
+import { notFound } from './problems'
+import { readContent } from './readContent'
+import { record } from './record'
+
+/** A case as one file, and what it is called. */
+export async function exportCase(
+  caseId: string,
+): Promise<Outcome<Readonly<{ name: string; bytes: AsyncGenerator<Uint8Array> }>>> {
+  const content = await readContent(await database(), caseId)
+  if (!content) return failure(notFound('case', caseId))
+  const { reference, subject } = content.case
+  return success({ name: `${reference} ${subject}`.trim() || 'case', bytes: writeCaseFile(content) })
+}
+
+/**
+ * Brings a case in from its file: all of it, or nothing.
+ *
+ * @returns the case, or the problem `case-file` or `already-here`
+ */
+export async function importCase(
+  bytes: Uint8Array,
+  fileName: string,
+  doer: Doer,
+): Promise<Outcome<Readonly<{ caseId: string }>>> {
+  const file = await readCaseFile(bytes)
+  if (!file.ok) return file
+  const { id } = file.value.content.case
+  return inTransaction(
+    await database(),
+    async (transaction): Promise<Outcome<Readonly<{ caseId: string }>>> => {
+      const known = await findCase(transaction, id)
+      if (known) return failure(alreadyHere(known, file.value))
+      await store(transaction, file.value)
+      const detail = `${fileName}, as of entry ${file.value.content.head.length}, made with core ${file.value.coreVersion}`
+      await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
+      return success({ caseId: id })
+    },
+  )
+}
+
+function alreadyHere(
+  { reference, subject, trailLength }: Readonly<{ reference: string; subject: string; trailLength: number }>,
+  { content }: CaseFile,
+): Problem {
+  const name = `${reference} ${subject}`.trim() || 'without a name'
+  const message = `This case is here already (${name}), with ${trailLength} entries on its trail; the file has ${content.head.length}. Nothing was changed.`
+  return { code: 'already-here', path: 'case.json', message }
+}
+
+async function store(db: Connection, { content }: CaseFile): Promise<void> {
+  const { id: caseId, state, createdAt, updatedAt } = content.case
+  const [created, updated] = [new Date(createdAt), new Date(updatedAt)]
+  await insertCase(db, {
+    id: caseId,
+    ...caseWordsOf(content.case),
+    state,
+    createdAt: created,
+    updatedAt: updated,
+  })
+  for (const { id, draft, file, sheet, ...times } of content.samples) {
+    await insertSample(db, { id, caseId, draft, ...(file ? { file } : {}), ...stored(times) })
+    if (sheet) await insertColumns(db, id, (await sheet.columns()).map(bytesOfColumn))
+  }
+  for (const { id, draft, ...times } of content.claims) {
+    const outcome = await outcomeOf(db, draft)
+    await insertClaim(db, { id, caseId, draft, outcome, ...stored(times) })
+  }
+  for (const finding of content.findings)
+    await insertFinding(db, { ...finding, createdAt: new Date(finding.createdAt) })
+  await insertTrail(db, content.trail)
+}
+
+function stored({
+  createdAt,
+  updatedAt,
+  revision,
+}: Readonly<{ createdAt: string; updatedAt: string; revision: number }>) {
+  return { now: new Date(createdAt), updatedAt: new Date(updatedAt), revision }
+}

@@ -1,0 +1,141 @@
+import 'server-only'
+import { z } from 'zod'
+import { caseWordsSchema, CASE_STATES } from '@/core/case/caseWords'
+import { OUTCOMES } from '@/core/claim/finding'
+import { claimDraftSchema } from '@/core/claim/draft'
+import { requestSchema } from '@/core/check/jsonSchema'
+import { checkAnswerSchema, checkErrorSchema } from '@/core/check/resultSchema'
+import { sampleDraftSchema } from '@/core/sample/sampleDraft'
+import { sampleFileSchema } from '@/core/sample/sampleFile'
+import { CASE_ORDERS } from '@/data/caseRepository'
+
+const instant = z.iso.datetime()
+const outcome = z.enum(OUTCOMES).nullable()
+
+export const claimLineSchema = z.strictObject({ id: z.uuid(), title: z.string(), outcome })
+export const caseLineSchema = z.strictObject({
+  id: z.uuid(),
+  ...caseWordsSchema.shape,
+  state: z.enum(CASE_STATES),
+  createdAt: instant,
+  updatedAt: instant,
+  claims: z.array(claimLineSchema),
+})
+export const casesSchema = z.strictObject({ cases: z.array(caseLineSchema), total: z.int() })
+export const caseSchema = z.strictObject({
+  ...caseLineSchema.shape,
+  claims: z.array(z.strictObject({ ...claimLineSchema.shape, draft: claimDraftSchema, revision: z.int() })),
+  samples: z.array(z.strictObject({ id: z.uuid(), name: z.string(), kind: z.string() })),
+})
+export const sampleSchema = z.strictObject({
+  id: z.uuid(),
+  caseId: z.uuid(),
+  revision: z.int(),
+  draft: sampleDraftSchema,
+  file: sampleFileSchema.nullable(),
+})
+export const claimCheckSchema = z.strictObject({
+  document: z.looseObject({}).describe('The check document, as the request of /check has it.'),
+  result: checkAnswerSchema,
+})
+const problemSchema = z.strictObject({
+  ok: z.literal(false),
+  problem: z.strictObject({ code: z.string(), path: z.string(), message: z.string() }),
+})
+/** Answers to the other kinds of request have one object more, under the request's own key. */
+const otherAnswerSchema = z.looseObject({ ok: z.literal(true), coreVersion: z.string() })
+
+export const casesQuerySchema = z.strictObject({
+  text: z.string().max(200).optional(),
+  state: z.enum(['current', ...CASE_STATES, 'any']).default('current'),
+  outcome: z.enum([...OUTCOMES, 'none']).optional(),
+  order: z.enum(CASE_ORDERS).default('changed'),
+  direction: z.enum(['rising', 'falling']).default('falling'),
+  page: z.coerce.number().int().min(0).max(100_000).default(0),
+  pageSize: z.coerce.number().int().min(1).max(200).default(50),
+})
+
+const schemaOf = (schema: z.ZodType, io: 'input' | 'output' = 'output') => {
+  const { $schema: _, ...own } = z.toJSONSchema(schema, { io, unrepresentable: 'any' })
+  return own
+}
+const json = (schema: z.ZodType, io?: 'input') => ({ 'application/json': { schema: schemaOf(schema, io) } })
+const problem = (description: string) => ({ description, content: json(problemSchema) })
+const identifier = (name: string) => ({
+  name,
+  in: 'path',
+  required: true,
+  schema: { type: 'string', format: 'uuid' },
+})
+const reading = (summary: string, id: string, schema: z.ZodType) => ({
+  get: {
+    summary,
+    parameters: [identifier(id)],
+    responses: { 200: { description: 'As stored.', content: json(schema) }, 404: problem('There is none.') },
+  },
+})
+
+/** The OpenAPI description of the HTTP interface, made from the schemas that its requests are read by. */
+export function openApi(): object {
+  const query = schemaOf(casesQuerySchema, 'input') as Readonly<{ properties: Record<string, object> }>
+  const parameters = Object.entries(query.properties).map(([name, schema]) => ({ name, in: 'query', schema }))
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'True Weight',
+      version: '1',
+      description: 'Check documents in, results out; cases and samples to read.',
+    },
+    servers: [{ url: '/api/v1' }],
+    paths: {
+      '/check': {
+        post: {
+          summary: 'Answers a request: a check, a reckoning, a description, a plan or an adjustment.',
+          requestBody: {
+            required: true,
+            content: {
+              ...json(requestSchema, 'input'),
+              'application/x-ndjson': {
+                schema: { type: 'string', description: 'A request a line; a result a line, in order.' },
+              },
+            },
+          },
+          responses: {
+            200: { description: 'Answered.', content: json(z.union([checkAnswerSchema, otherAnswerSchema])) },
+            400: problem('The request is not JSON.'),
+            403: { description: 'It comes from another site, or by another name of this server.' },
+            413: problem('The request is too large.'),
+            422: { description: 'Refused, and why.', content: json(checkErrorSchema) },
+          },
+        },
+      },
+      '/cases': {
+        get: {
+          summary: 'The cases on the docket.',
+          parameters,
+          responses: {
+            200: { description: 'A page of them.', content: json(casesSchema) },
+            400: problem('A parameter is not as it has to be.'),
+          },
+        },
+      },
+      '/cases/{caseId}': reading('A case with its claims as typed, and its samples.', 'caseId', caseSchema),
+      '/claims/{claimId}/check': reading(
+        'The check document of a claim as it stands, and its result.',
+        'claimId',
+        claimCheckSchema,
+      ),
+      '/samples/{sampleId}': reading('A sample as it was described.', 'sampleId', sampleSchema),
+      '/samples/{sampleId}/sheet.csv': {
+        get: {
+          summary: 'The sheet of a sample.',
+          parameters: [identifier('sampleId')],
+          responses: {
+            200: { description: 'CSV (RFC 4180).', content: { 'text/csv': {} } },
+            404: problem('There is none.'),
+          },
+        },
+      },
+    },
+  }
+}
