@@ -7,8 +7,10 @@ import { defineConfig, globalIgnores } from 'eslint/config'
 const FLOORS = {
   app: ['features', 'ui', 'server'],
   features: ['ui', 'workers', 'intake', 'core'],
-  cli: ['server', 'intake', 'core'],
-  server: ['data', 'intake', 'core'],
+  cli: ['server', 'data', 'report', 'casefile', 'intake', 'core'],
+  server: ['data', 'report', 'casefile', 'intake', 'core'],
+  report: ['casefile', 'intake', 'core'],
+  casefile: ['intake', 'core'],
   ui: ['workers', 'intake', 'core'],
   workers: ['intake', 'core'],
   data: ['core'],

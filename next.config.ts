@@ -1,7 +1,25 @@
 import type { NextConfig } from 'next'
 
 /** Packages that find their own files (WebAssembly, data) beside themselves, and so must not be bundled. */
-const UNBUNDLED = ['@electric-sql/pglite']
+const UNBUNDLED = [
+  '@electric-sql/pglite',
+  'pg',
+  'pg-copy-streams',
+  'pdfkit',
+  'fontkit',
+  'docx',
+  '@resvg/resvg-wasm',
+]
+/** What reports are made with, which the tracing of imports does not find. */
+const REPORT_FILES = [
+  './src/ui/report.css',
+  './node_modules/@fontsource/{ibm-plex-sans,ibm-plex-mono,source-serif-4}/unicode.json',
+  './node_modules/@fontsource/ibm-plex-sans/files/*-{latin,latin-ext,greek,cyrillic}-{400,600}-normal.woff*',
+  './node_modules/@fontsource/source-serif-4/files/*-{latin,latin-ext,greek,cyrillic}-{400,600}-normal.woff*',
+  './node_modules/@fontsource/ibm-plex-mono/files/*-{latin,latin-ext,cyrillic}-400-normal.woff*',
+  './node_modules/dejavu-fonts-ttf/ttf/{DejaVuSans,DejaVuSans-Bold,DejaVuSerif,DejaVuSerif-Bold,DejaVuSansMono}.ttf',
+  './node_modules/@resvg/resvg-wasm/index_bg.wasm',
+]
 
 const SECURITY_HEADERS = {
   'X-Content-Type-Options': 'nosniff',
@@ -16,7 +34,11 @@ const config: NextConfig = {
   output: 'standalone',
   outputFileTracingRoot: import.meta.dirname,
   outputFileTracingIncludes: {
-    '/**': ['./src/data/migrations/**/*', './node_modules/@electric-sql/pglite/dist/*.{js,cjs,wasm,data}'],
+    '/**': [
+      './src/data/migrations/**/*',
+      './node_modules/@electric-sql/pglite/dist/*.{js,cjs,wasm,data}',
+      ...REPORT_FILES,
+    ],
   },
   serverExternalPackages: UNBUNDLED,
   // The content policy, which needs a new nonce for each page, is set in src/proxy.ts.

@@ -18,7 +18,9 @@ export function proxy(request: NextRequest) {
 }
 
 /** Files are brought in past here, because what passes is kept in memory and cut off: their route refuses for itself. */
-export const config = { matcher: '/((?!_next/static|_next/image|api/cases/[^/]+/samples$).*)' }
+export const config = {
+  matcher: '/((?!_next/static|_next/image|api/cases$|api/cases/[^/]+/samples$|api/backup$|api/v1/check$).*)',
+}
 
 function contentPolicy(nonce: string): string {
   return [

@@ -4,6 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { Fragment, type ReactNode } from 'react'
 import { BalanceMark } from './BalanceMark'
+import { OfficerName } from './OfficerName'
 import { TextLink } from './TextLink'
 import { ThemeToggle } from './theme/ThemeToggle'
 
@@ -41,6 +42,7 @@ export function PageHeader({
       bg="page"
       borderBottom="1px solid"
       borderColor="rule"
+      _print={{ display: 'none' }}
     >
       <Brand href="/">
         <BalanceMark mark="supported" height={20} />
@@ -86,6 +88,7 @@ export function PageHeader({
         ))}
       </Flex>
       {children}
+      <OfficerName />
       <ThemeToggle />
     </Flex>
   )

@@ -1,14 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { type CaseState, type CaseWords as Words, caseWordsOf } from '@/core/case/caseWords'
 import { formatCount } from '@/core/wording/figures'
-import type { FindingOutcome } from '@/core/claim/finding'
-import type { ClaimWords } from '@/core/wording/claimTitle'
 import type { SampleKind } from '@/core/sample/sampleDraft'
-import { Button, QuietButton } from '@/ui/Button'
-import { ClaimMark } from '@/ui/ClaimMark'
+import { ActionButton } from '@/ui/ActionButton'
 import { TextLink } from '@/ui/TextLink'
-import { addNewClaim, addNewSample } from './actions'
-import { type CaseText, CaseWords } from './CaseWords'
+import { addNewClaim, addNewSample, openAfterPattern, putInState } from './actions'
+import { CaseWords } from './CaseWords'
+import { type CaseClaim, ClaimList } from './ClaimList'
 
 type SampleWords = Readonly<{
   id: string
@@ -25,44 +24,61 @@ const KIND_WORDS: Readonly<Record<SampleKind, string>> = {
   count: 'a count',
 }
 
-/** One case: what it is about, who makes its claims, and the claims with their findings. */
+/**
+ * One case: what it is about, who makes its claims, and the claims with their findings.
+ *
+ * @param together - what the claims come to together, which takes longer to compute than the rest
+ */
 export function CaseView({
   id,
+  state,
   words,
   claims,
   samples,
+  together,
 }: Readonly<{
   id: string
-  words: CaseText
-  claims: readonly (ClaimWords & Readonly<{ id: string; outcome: FindingOutcome | null }>)[]
+  state: CaseState
+  words: Words
+  claims: readonly CaseClaim[]
   samples: readonly SampleWords[]
+  together: ReactNode
 }>) {
   return (
     <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
-      <CaseWords id={id} words={words} />
+      <CaseWords key={`${state} ${words.closedOn}`} id={id} state={state} words={caseWordsOf(words)} />
+      <Flex gap="10px 18px" wrap="wrap" align="baseline" marginTop="14px">
+        <TextLink href={`/cases/${id}/report`} color="accent" fontWeight="600">
+          Report
+        </TextLink>
+        <TextLink href={`/cases/${id}/trail`} color="accent">
+          Trail
+        </TextLink>
+        <TextLink href={`/api/cases/${id}/file`} color="accent" prefetch={false} download>
+          Case file (ZIP)
+        </TextLink>
+        <Flex gap="10px" marginInlineStart="auto" wrap="wrap">
+          <ActionButton action={openAfterPattern.bind(null, id)}>Duplicate as a template</ActionButton>
+          {state === 'open' && (
+            <ActionButton action={putInState.bind(null, id, 'closed')}>Close the case</ActionButton>
+          )}
+          {state !== 'open' && (
+            <ActionButton action={putInState.bind(null, id, 'open')}>Open it again</ActionButton>
+          )}
+          {state === 'closed' && (
+            <ActionButton action={putInState.bind(null, id, 'archived')}>Archive it</ActionButton>
+          )}
+        </Flex>
+      </Flex>
       <ListHeading title="Claims">
-        <form action={addNewClaim.bind(null, id)}>
-          <Button type="submit">Add a claim</Button>
-        </form>
+        <ActionButton action={addNewClaim.bind(null, id)} isMain>
+          Add a claim
+        </ActionButton>
       </ListHeading>
-      <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Claims">
-        {claims.map((claim) => (
-          <Box as="li" key={claim.id} borderTop="1px solid" borderColor="rule">
-            <TextLink
-              href={`/cases/${id}/claims/${claim.id}`}
-              display="block"
-              paddingBlock="10px"
-              fontSize="16px"
-            >
-              <ClaimMark claim={claim} />
-            </TextLink>
-          </Box>
-        ))}
-      </Box>
+      <ClaimList caseId={id} claims={claims} />
+      {together}
       <ListHeading title="Samples">
-        <form action={addNewSample.bind(null, id)}>
-          <QuietButton type="submit">Add a sample</QuietButton>
-        </form>
+        <ActionButton action={addNewSample.bind(null, id)}>Add a sample</ActionButton>
       </ListHeading>
       <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Samples">
         {samples.map((sample, at) => (

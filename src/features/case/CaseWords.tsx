@@ -1,23 +1,70 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { useCallback, useState } from 'react'
+import { useCallback, useRef, useState } from 'react'
+import type { CaseState, CaseWords as Words } from '@/core/case/caseWords'
 import { InlineText } from '@/ui/inline/InlineText'
+import { officerHere } from '@/ui/officer'
 import { putOutcome } from '@/ui/saving/fetchOutcome'
 import { SaveLine } from '@/ui/saving/SaveLine'
 import type { Saved } from '@/ui/saving/Keeper'
 import { useKeeper } from '@/ui/saving/useKeeper'
 
-export type CaseText = Readonly<{ reference: string; subject: string; party: string }>
+const Area = chakra('textarea', {
+  base: {
+    display: 'block',
+    width: '100%',
+    minHeight: '54px',
+    color: 'ink',
+    padding: '6px 8px',
+    border: '1px solid',
+    borderColor: 'edge',
+    borderRadius: 'md',
+    bg: 'surface',
+    resize: 'vertical',
+    fieldSizing: 'content',
+  },
+})
+const Label = chakra('label', { base: { display: 'block', marginTop: '12px', color: 'quiet' } })
+
+const STATE_SENTENCE: Readonly<Record<CaseState, string>> = {
+  open: 'The case is open, since',
+  closed: 'The case is closed; it was opened on',
+  archived: 'The case is archived; it was opened on',
+}
 
 /** What a case is called, edited in place and stored as it changes. */
-export function CaseWords({ id, words: first }: Readonly<{ id: string; words: CaseText }>) {
+export function CaseWords({
+  id,
+  state,
+  words: first,
+}: Readonly<{ id: string; state: CaseState; words: Words }>) {
   const [words, setWords] = useState(first)
-  const send = useCallback((changed: CaseText) => putOutcome<Saved>(`/api/cases/${id}`, changed), [id])
-  const { state } = useKeeper(words, send)
-  const field = (name: keyof CaseText) => ({
+  const stored = useRef(first)
+  const send = useCallback(
+    async (words: Words) => {
+      // Only what changed here is sent, so that what another window changed stays.
+      const names = Object.keys(words) as (keyof Words)[]
+      const changed = names.filter((name) => words[name] !== stored.current[name])
+      const change = {
+        words: Object.fromEntries(changed.map((name) => [name, words[name]])),
+        by: officerHere(),
+      }
+      const answer = await putOutcome<Saved>(`/api/cases/${id}`, change)
+      if (answer?.ok) stored.current = words
+      return answer
+    },
+    [id],
+  )
+  const { state: saving } = useKeeper(words, send)
+  const field = (name: keyof Words) => ({
     value: words[name],
     onChange: (value: string) => setWords((known) => ({ ...known, [name]: value })),
+  })
+  const area = (name: keyof Words) => ({
+    value: words[name],
+    onChange: (event: Readonly<{ target: Readonly<{ value: string }> }>) =>
+      field(name).onChange(event.target.value),
   })
   return (
     <Box>
@@ -27,10 +74,27 @@ export function CaseWords({ id, words: first }: Readonly<{ id: string; words: Ca
       <chakra.h1 fontFamily="heading" fontSize="28px" fontWeight="600" marginBlock="6px">
         <InlineText label="Subject" placeholder="what is being checked" {...field('subject')} />
       </chakra.h1>
-      <Box>
-        Claims made by <InlineText label="Party" placeholder="who makes them" {...field('party')} />
+      <Box lineHeight="1.9">
+        Claims made by <InlineText label="Party" placeholder="who makes them" {...field('party')} />.{' '}
+        {STATE_SENTENCE[state]}{' '}
+        <InlineText label="Opened on" placeholder="day of opening" {...field('openedOn')} />, due{' '}
+        <InlineText label="Due on" placeholder="day" {...field('dueOn')} />
+        {(state !== 'open' || words.closedOn !== '') && (
+          <>
+            , closed on <InlineText label="Closed on" placeholder="day" {...field('closedOn')} />
+          </>
+        )}
+        .
       </Box>
-      <SaveLine state={state} />
+      <Label>
+        People
+        <Area maxLength={20_000} {...area('people')} />
+      </Label>
+      <Label>
+        Notes
+        <Area maxLength={20_000} {...area('notes')} />
+      </Label>
+      <SaveLine state={saving} />
     </Box>
   )
 }

@@ -1,16 +1,43 @@
 'use server'
 
 import { redirect } from 'next/navigation'
-import { addClaim, addEmptySample } from '@/server/changeCase'
+import { revalidatePath } from 'next/cache'
+import type { CaseState } from '@/core/case/caseWords'
+import type { Outcome } from '@/core/outcome'
+import { addClaim, addEmptySample, changeState, reorderClaims } from '@/server/changeCase'
+import { duplicateCase } from '@/server/duplicateCase'
 
 /** Adds an empty claim to a case and shows it; a case that is gone shows as such. */
-export async function addNewClaim(caseId: string): Promise<void> {
-  const added = await addClaim(caseId, new Date())
+export async function addNewClaim(caseId: string, by: string): Promise<void> {
+  const added = await addClaim(caseId, { by, now: new Date() })
   redirect(added.ok ? `/cases/${caseId}/claims/${added.value.claimId}` : `/cases/${caseId}`)
 }
 
 /** Adds an empty sample to a case and shows it. */
-export async function addNewSample(caseId: string): Promise<void> {
-  const added = await addEmptySample(caseId, new Date())
+export async function addNewSample(caseId: string, by: string): Promise<void> {
+  const added = await addEmptySample(caseId, { by, now: new Date() })
   redirect(added.ok ? `/cases/${caseId}/samples/${added.value.sampleId}` : `/cases/${caseId}`)
+}
+
+/** Closes a case, opens it again, or archives it. */
+export async function putInState(caseId: string, state: CaseState, by: string): Promise<void> {
+  await changeState(caseId, state, { by, now: new Date() })
+  revalidatePath(`/cases/${caseId}`)
+}
+
+/** Opens a case after the pattern of this one and shows it. */
+export async function openAfterPattern(caseId: string, by: string): Promise<void> {
+  const opened = await duplicateCase(caseId, { by, now: new Date() })
+  redirect(`/cases/${opened.ok ? opened.value.caseId : caseId}`)
+}
+
+/** Stores a new order of a case's claims. */
+export async function storeOrder(
+  caseId: string,
+  claimIds: readonly string[],
+  by: string,
+): Promise<Outcome<null>> {
+  const stored = await reorderClaims(caseId, { claimIds, by }, new Date())
+  revalidatePath(`/cases/${caseId}`)
+  return stored
 }

@@ -4,12 +4,11 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
 import type { Condition } from '@/core/conditions/condition'
 import {
-  CONDITION_FIGURES,
+  conditionLines,
   CONDITION_NAMES,
   CONDITION_STATES,
   SOURCE_WORDS,
 } from '@/core/wording/conditionWords'
-import { formatFull, formatPValue } from '@/core/wording/figures'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -39,8 +38,6 @@ const State = chakra('span', {
     '&[data-state=not-met]': { color: 'finding.contradicted' },
   },
 })
-/** Of most conditions: common practice, no source. */
-const TOLD_AT = 0.05
 
 /** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
@@ -65,7 +62,7 @@ export function ConditionsSection({ number }: Readonly<{ number: number }>) {
 function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
   const { first, second } = useWorkbench()
   const { plain } = useFormats()
-  const { name, of, state, sentence, figures } = condition
+  const { name, of, state, sentence } = condition
   const source = of === 'second' ? second : first
   const evidence = useDeferredValue(source?.evidence)
   return (
@@ -78,15 +75,10 @@ function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
       <div>
         <Box color="quiet">{sentence}</Box>
         <Box fontSize="13px" color="quiet" marginTop="2px">
-          {Object.entries(figures).map(([key, value], at) => (
-            <span key={key}>
+          {conditionLines(condition, plain).map((line, at) => (
+            <span key={line.name}>
               {at > 0 && ' · '}
-              {CONDITION_FIGURES[key] ?? key}{' '}
-              <Figure
-                name={CONDITION_FIGURES[key] ?? key}
-                shown={shownFigure(key, value, plain)}
-                full={formatFull(value)}
-              />
+              {line.name} <Figure {...line} />
             </span>
           ))}
         </Box>
@@ -94,10 +86,4 @@ function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
       </div>
     </Row>
   )
-}
-
-/** A p-value is not rounded onto the level that its condition is told by. */
-function shownFigure(key: string, value: number, plain: (value: number) => string): string {
-  if (key === 'p') return formatPValue(value, TOLD_AT)
-  return Number.isInteger(value) ? formatFull(value) : plain(value)
 }

@@ -1,31 +1,52 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
+import type { CaseState } from '@/core/case/caseWords'
+import type { FindingOutcome } from '@/core/claim/finding'
 import type { ClaimWords } from '@/core/wording/claimTitle'
-import type { Mark } from '@/ui/BalanceMark'
-import { Button } from '@/ui/Button'
+import { formatCount } from '@/core/wording/figures'
+import { ActionButton } from '@/ui/ActionButton'
 import { ClaimMark } from '@/ui/ClaimMark'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
 import { openNewCase } from './actions'
+import { CaseFileButton } from './CaseFileButton'
+import { DocketChooser } from './DocketChooser'
+import { addressOf, type DocketChoice, STATE_WORDS } from './docketView'
 
 export type DocketEntry = Readonly<{
   id: string
   reference: string
   subject: string
   party: string
-  claims: readonly (ClaimWords & Readonly<{ id: string; outcome: Exclude<Mark, 'open'> | null }>)[]
+  state: CaseState
+  openedOn: string
+  dueOn: string
+  closedOn: string
+  updatedAt: Date
+  claims: readonly (ClaimWords & Readonly<{ id: string; outcome: FindingOutcome | null }>)[]
+}>
+
+type Page = Readonly<{
+  cases: readonly DocketEntry[]
+  /** How many answer the choice, on all its pages. */
+  total: number
+  pageSize: number
+  choice: DocketChoice
 }>
 
 /** Every case, with the finding of each of its claims at a glance. */
-export function Docket({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
+export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolean }>) {
   return (
     <Box as="main" maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
-      <Flex justify="space-between" align="baseline" marginBottom="18px">
+      <Flex justify="space-between" align="baseline" marginBottom="14px" gap="12px" wrap="wrap">
         <PageTitle>Docket</PageTitle>
-        <form action={openNewCase}>
-          <Button type="submit">Open a case</Button>
-        </form>
+        <Flex gap="12px">
+          <CaseFileButton />
+          <ActionButton action={openNewCase} isMain>
+            Open a case
+          </ActionButton>
+        </Flex>
       </Flex>
-      {cases.length === 0 ? <EmptyDocket /> : <CaseList cases={cases} />}
+      {isEmpty ? <EmptyDocket /> : <Found {...page} />}
     </Box>
   )
 }
@@ -44,6 +65,16 @@ function EmptyDocket() {
   )
 }
 
+function Found({ cases, total, pageSize, choice }: Page) {
+  return (
+    <>
+      <DocketChooser choice={choice} found={total === 1 ? '1 case' : `${formatCount(total)} cases`} />
+      <CaseList cases={cases} />
+      <Pages choice={choice} count={Math.ceil(total / pageSize)} />
+    </>
+  )
+}
+
 function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
   return (
     <Box as="ul" borderBottom="1px solid" borderColor="rule" aria-label="Cases">
@@ -51,15 +82,20 @@ function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
         <Grid
           as="li"
           key={entry.id}
-          templateColumns={{ base: '1fr', md: '110px 1fr 1.6fr' }}
+          templateColumns={{ base: '1fr', md: '150px 1fr 1.6fr' }}
           gap="4px 24px"
           alignItems="start"
           paddingBlock="14px"
           borderTop="1px solid"
           borderColor="rule"
         >
-          <Box fontFamily="mono" color="quiet" lineHeight="26px">
-            {entry.reference || 'No reference'}
+          <Box color="quiet">
+            <Box fontFamily="mono" lineHeight="26px">
+              {entry.reference || 'No reference'}
+            </Box>
+            <Box fontSize="13px" whiteSpace="nowrap">
+              {datesOf(entry)}
+            </Box>
           </Box>
           <div>
             <TextLink href={`/cases/${entry.id}`} fontFamily="heading" fontSize="18px">
@@ -77,5 +113,34 @@ function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
         </Grid>
       ))}
     </Box>
+  )
+}
+
+/** The state and the day that goes with it. */
+function datesOf({ state, openedOn, dueOn, closedOn }: DocketEntry): string {
+  if (state !== 'open') return closedOn ? `${STATE_WORDS[state]}, ${closedOn}` : STATE_WORDS[state]
+  if (dueOn) return `open, due ${dueOn}`
+  return openedOn ? `open, ${openedOn}` : 'open'
+}
+
+function Pages({ choice, count }: Readonly<{ choice: DocketChoice; count: number }>) {
+  if (count < 2) return null
+  const { page } = choice
+  return (
+    <Flex as="nav" aria-label="Pages of the docket" gap="18px" marginTop="14px" align="baseline">
+      {page > 0 && (
+        <TextLink href={addressOf({ ...choice, page: page - 1 })} color="accent">
+          Earlier page
+        </TextLink>
+      )}
+      <span>
+        Page {page + 1} of {formatCount(count)}
+      </span>
+      {page + 1 < count && (
+        <TextLink href={addressOf({ ...choice, page: page + 1 })} color="accent">
+          Next page
+        </TextLink>
+      )}
+    </Flex>
   )
 }

@@ -4,7 +4,7 @@ import { redirect } from 'next/navigation'
 import { openCase } from '@/server/changeCase'
 
 /** Opens an empty case and shows it. */
-export async function openNewCase(): Promise<void> {
-  const { caseId } = await openCase(new Date())
+export async function openNewCase(by: string): Promise<void> {
+  const { caseId } = await openCase({ by, now: new Date() })
   redirect(`/cases/${caseId}`)
 }

@@ -2,23 +2,12 @@
 
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
+import type { ChainedEntry } from '@/core/trail/chain'
+import { ACTION_WORDS, instantWords, NOBODY_NAMED } from '@/core/wording/trailWords'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { fetchOutcome } from '@/ui/saving/fetchOutcome'
 
-export type TrailLine = Readonly<{
-  id: string
-  at: Date | string
-  who: string
-  action: string
-  detail: string
-}>
-
-const ACTION_WORDS: Readonly<Record<string, string>> = {
-  'brought-in': 'brought in',
-  'set-aside': 'set aside',
-  'brought-back': 'brought back',
-}
-const time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' })
+export type TrailLine = Pick<ChainedEntry, 'id' | 'at' | 'who' | 'action' | 'detail'>
 
 /** What was done with the sample, by whom and when. */
 export function History({ trail: first }: Readonly<{ trail: readonly TrailLine[] }>) {
@@ -28,14 +17,12 @@ export function History({ trail: first }: Readonly<{ trail: readonly TrailLine[]
     <ol aria-label="What was done with the sample">
       {trail.map(({ id, at, who, action, detail }) => (
         <li key={id}>
-          {time.format(new Date(at))} UTC: {ACTION_WORDS[action]}
-          {who && ` by ${who}`}. {detail}
+          {instantWords(at)}: {who || NOBODY_NAMED} {ACTION_WORDS[action]}. {detail}
         </li>
       ))}
     </ol>
   )
 }
-
 /** The trail as it is stored, read again once something was set aside or brought back. */
 function useTrail(first: readonly TrailLine[]): readonly TrailLine[] {
   const { id, draft, saving } = useSample()

@@ -2,7 +2,7 @@
 
 import { chakra } from '@chakra-ui/react'
 import { formatCount } from '@/core/wording/figures'
-import type { SampleDraft } from '@/core/sample/sampleDraft'
+import { PROVENANCE_FIELDS, type ProvenanceField } from '@/core/wording/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -21,30 +21,17 @@ const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
 
-type TextField = Extract<
-  keyof SampleDraft,
-  | 'drawnHow'
-  | 'drawnWhen'
-  | 'drawnWhere'
-  | 'drawnBy'
-  | 'lot'
-  | 'lotSize'
-  | 'instrument'
-  | 'resolution'
-  | 'calibratedOn'
->
-
-const FIELDS: readonly (readonly [TextField, string, string])[] = [
-  ['drawnHow', 'How it was drawn', 'such as two sacks from each pallet'],
-  ['drawnWhen', 'When', 'day'],
-  ['drawnWhere', 'Where', 'place'],
-  ['drawnBy', 'By whom', 'name'],
-  ['lot', 'Lot', 'number or name'],
-  ['lotSize', 'Size of the lot', 'number of units'],
-  ['instrument', 'Instrument', 'such as bench scale 3'],
-  ['resolution', 'Its resolution', 'smallest step, with its unit'],
-  ['calibratedOn', 'Last calibrated', 'day'],
-]
+const EXAMPLES: Readonly<Record<ProvenanceField, string>> = {
+  drawnHow: 'such as two sacks from each pallet',
+  drawnWhen: 'day',
+  drawnWhere: 'place',
+  drawnBy: 'name',
+  lot: 'number or name',
+  lotSize: 'number of units',
+  instrument: 'such as bench scale 3',
+  resolution: 'smallest step, with its unit',
+  calibratedOn: 'day',
+}
 
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
@@ -81,12 +68,12 @@ export function Provenance() {
           onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
         />
       </dd>
-      {FIELDS.map(([field, name, placeholder]) => (
+      {PROVENANCE_FIELDS.map(([field, name]) => (
         <Entry key={field} name={name}>
           <InlineText
             label={name}
             value={draft[field]}
-            placeholder={placeholder}
+            placeholder={EXAMPLES[field]}
             isInvalid={field === 'lotSize' && !/^\d*$/.test(draft.lotSize.trim())}
             onChange={(value) => setField(field, value)}
           />

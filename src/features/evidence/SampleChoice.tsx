@@ -5,6 +5,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { useSource } from '@/ui/workbench/SourceContext'
+import { officerHere } from '@/ui/officer'
 import { beginSample } from './actions'
 
 export type SampleName = Readonly<{ id: string; name: string; fileName: string | null }>
@@ -28,7 +29,7 @@ export function SampleChoice({
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
   )
   const choose = async (id: string) => {
-    const added = id === NEW ? await beginSample(caseId) : id
+    const added = id === NEW ? await beginSample(caseId, officerHere()) : id
     if (added !== undefined) holdAgainst(added)
   }
   return (

@@ -75,9 +75,10 @@ function TakeOut({ id }: Readonly<{ id: string }>) {
     ['sheet', 'The sheet as CSV'],
     ['codes', 'Its columns and codes as CSV'],
     ['set-aside', 'What is set aside as CSV'],
+    ['workbook', 'All of it as XLSX'],
   ] as const
   return (
-    <Box display="flex" gap="18px">
+    <Box display="flex" gap="4px 18px" flexWrap="wrap">
       {parts.map(([part, words]) => (
         <TextLink key={part} href={`/api/samples/${id}/export?part=${part}`} color="accent" download>
           {words}

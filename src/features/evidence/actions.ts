@@ -3,7 +3,7 @@
 import { addEmptySample } from '@/server/changeCase'
 
 /** Begins a sample of a case; undefined where there is no such case. */
-export async function beginSample(caseId: string): Promise<string | undefined> {
-  const added = await addEmptySample(caseId, new Date())
+export async function beginSample(caseId: string, by: string): Promise<string | undefined> {
+  const added = await addEmptySample(caseId, { by, now: new Date() })
   return added.ok ? added.value.sampleId : undefined
 }

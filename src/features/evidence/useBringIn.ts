@@ -3,7 +3,7 @@
 import { useCallback, useRef, useState } from 'react'
 import type { Outcome, Problem } from '@/core/outcome'
 import type { SheetFormat } from '@/intake/sheet/format'
-import { officerHere } from '@/ui/sample/useOfficer'
+import { officerHere } from '@/ui/officer'
 import type { FilePreview } from '@/workers/sheetWorker'
 import { sheets } from '@/workers/sheets'
 

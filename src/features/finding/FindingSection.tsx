@@ -2,7 +2,7 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { CheckResult } from '@/core/check/result'
-import { CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/core/wording/conditionWords'
+import { openConditions, unanswered } from '@/core/wording/conditionWords'
 import { CopyButton } from '@/ui/CopyButton'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -68,35 +68,14 @@ function Words() {
 /** Conditions that are not met, and what nobody has answered. */
 function InDoubt({ result }: Readonly<{ result: CheckResult }>) {
   const { first, second } = useWorkbench()
-  const open = result.conditions.filter(({ state }) => state !== 'met')
-  const unanswered = [first, second].flatMap((source) =>
-    source ? unansweredOf(source.sample.draft, second ? ` (${SOURCE_WORDS[source.which]})` : '') : [],
+  const open = openConditions(result.conditions)
+  const questions = [first, second].flatMap((source) =>
+    source ? unanswered(source.sample.draft, second ? source.which : undefined) : [],
   )
   return (
     <>
-      {open.length > 0 && (
-        <Note>
-          Conditions that are open:{' '}
-          {open
-            .map(
-              ({ name, state, of }) =>
-                `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''} (${CONDITION_STATES[state].toLowerCase()})`,
-            )
-            .join(', ')}
-          .
-        </Note>
-      )}
-      {unanswered.length > 0 && <Note>Not answered: {[...new Set(unanswered)].join(' ')}</Note>}
+      {open && <Note>Conditions that are open: {open}.</Note>}
+      {questions.length > 0 && <Note>Not answered: {[...new Set(questions)].join(' ')}</Note>}
     </>
   )
-}
-
-function unansweredOf(
-  { drawnAtRandom, takenIndependently }: Readonly<{ drawnAtRandom: string; takenIndependently: string }>,
-  of: string,
-): readonly string[] {
-  return [
-    ...(drawnAtRandom === 'unknown' ? [`Was the sample drawn at random${of}?`] : []),
-    ...(takenIndependently === 'unknown' ? [`Were the units taken independently of one another${of}?`] : []),
-  ]
 }

@@ -2,7 +2,8 @@
 
 import { chakra } from '@chakra-ui/react'
 import { distributionWords, FORMULAS, METHOD_REASONS } from '@/core/wording/methodWords'
-import { FigureTable } from '@/ui/figures/FigureTable'
+import { testLines } from '@/core/wording/testLines'
+import { FigureLines } from '@/ui/figures/FigureLines'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
@@ -10,7 +11,6 @@ import type { Checked } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { MethodChoice } from './MethodChoice'
 import { SamplingFigure } from './SamplingFigure'
-import { testRows } from './testRows'
 import { Working } from './Working'
 
 const Formula = chakra('p', { base: { fontFamily: 'heading', fontSize: '18px', marginBlock: '8px 12px' } })
@@ -35,7 +35,7 @@ function TestFigures({ document, result }: Checked) {
         {FORMULAS[test.method]}, {distributionWords(test.distribution)}
       </Formula>
       <SamplingFigure document={document} result={result} />
-      <FigureTable label="Figures of the test" rows={testRows(result, formats)} />
+      <FigureLines label="Figures of the test" lines={testLines(result, formats)} />
       <Ways result={result} arrangement="beside" />
       <Working steps={working} />
     </>

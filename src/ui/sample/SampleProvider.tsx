@@ -7,7 +7,7 @@ import { readTypedSheet, typedCells, type TypedSheet } from '@/intake/sheet/type
 import { useTracked } from '../history/useTracked'
 import { type Saving, useSaving } from '../saving/useSaving'
 import { sampleVersion } from './sampleVersion'
-import { officerHere } from './useOfficer'
+import { officerHere } from '../officer'
 
 export type StoredFile = Readonly<{
   fileName: string
@@ -81,7 +81,6 @@ export function useLabel(): (name: string) => string {
 function useSampleState(sample: SampleState): Sample {
   const { id, file, revision } = sample
   const [draft, change] = useTracked(id, sample.draft)
-  const more = useCallback(() => ({ by: officerHere() }), [])
   const adopt = useCallback((stored: SampleDraft) => change('', () => stored), [change])
   const saving = useSaving({
     address: `/api/samples/${id}`,
@@ -89,7 +88,6 @@ function useSampleState(sample: SampleState): Sample {
     draft,
     revision,
     setDraft: adopt,
-    more,
   })
   const setFields = useCallback(
     (fields: Partial<SampleDraft>) =>

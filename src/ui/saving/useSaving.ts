@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type Difference, differencesBetween, type VersionLine } from './versions'
+import { officerHere } from '../officer'
 import { fetchOutcome, putOutcome } from './fetchOutcome'
 import type { Saved, SaveState } from './Keeper'
 import { useKeeper } from './useKeeper'
@@ -24,7 +25,6 @@ type Stored<T> = Readonly<{ draft: T; revision: number }>
  * @param input.address - where it is read and stored
  * @param input.words - a draft in words, so that two versions of it can be shown side by side
  * @param input.setDraft - takes a draft in place of the one on the page, so that it can be undone
- * @param input.more - what is sent beside it; the first one given is kept
  */
 export function useSaving<T>(
   input: Stored<T> &
@@ -32,18 +32,16 @@ export function useSaving<T>(
       address: string
       words: (draft: T) => readonly VersionLine[]
       setDraft: (draft: T) => void
-      more?: () => Readonly<Record<string, unknown>>
     }>,
 ): Saving {
   const { draft, setDraft, address, words } = input
-  const more = useRef(input.more)
   const revision = useRef(input.revision)
   const send = useCallback(
     async (changed: T) => {
       const answer = await putOutcome<Saved & { revision: number }>(address, {
         draft: changed,
         revision: revision.current,
-        ...more.current?.(),
+        by: officerHere(),
       })
       if (answer?.ok) revision.current = answer.value.revision
       return answer

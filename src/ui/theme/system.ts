@@ -54,6 +54,8 @@ const config = defineConfig({
           undecided: both('#5B5A8A', '#AFAEE0'),
           open: both('#5B676B', '#A3ADAE'),
         },
+        /** What is printed stays as it will be on paper, by day and by night. */
+        paper: { ground: both('#FFFFFF', '#FFFFFF'), quiet: both('#5B676B', '#5B676B') },
         warning: both('#8A6100', '#E0B04C'),
       },
     },

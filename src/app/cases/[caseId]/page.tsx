@@ -1,8 +1,11 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { Suspense } from 'react'
 import { CaseView } from '@/features/case/CaseView'
-import { readCase } from '@/server/docket'
+import { Together } from '@/features/case/Together'
+import { type CaseWithClaims, readCase } from '@/server/docket'
 import { readSamplesOf } from '@/server/readSample'
+import { readTogether } from '@/server/readTogether'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
@@ -16,16 +19,29 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function CasePage({ params }: Props) {
   const found = await readCase((await params).caseId)
   if (!found) notFound()
-  const { id, reference, subject, party, claims } = found
+  const { id, state, claims } = found
   return (
     <>
       <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: caseTitle(found) }]} />
       <CaseView
         id={id}
-        words={{ reference, subject, party }}
+        state={state}
+        words={found}
         claims={claims}
         samples={await readSamplesOf(id)}
+        together={
+          <Suspense>
+            <TogetherOf caseId={id} claims={claims} />
+          </Suspense>
+        }
       />
     </>
   )
+}
+
+async function TogetherOf({
+  caseId,
+  claims,
+}: Readonly<{ caseId: string; claims: CaseWithClaims['claims'] }>) {
+  return <Together claims={claims} tested={await readTogether(caseId)} />
 }

@@ -6,7 +6,7 @@ import { QuietButton } from '@/ui/Button'
 import { InlineText } from '@/ui/inline/InlineText'
 import { TextBox } from '@/ui/TextBox'
 import { useSample } from '@/ui/sample/SampleProvider'
-import { useOfficer } from '@/ui/sample/useOfficer'
+import { useOfficer } from '@/ui/officer'
 
 /** What can be done with one reading: kept out of every test, with a reason, or brought back. */
 export function RowToolbar({ row, shown }: Readonly<{ row: number; shown: string }>) {

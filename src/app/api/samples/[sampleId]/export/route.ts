@@ -1,30 +1,29 @@
-import { answerWith } from '@/server/answer'
+import { answerWith, download } from '@/server/answer'
 import { EXPORT_PARTS, exportSample } from '@/server/exportSample'
+import { exportWorkbook } from '@/server/exportWorkbook'
 
-/** A part of a sample as a CSV file: `?part=sheet`, `codes` or `set-aside`. */
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
+
+/** A part of a sample as a CSV file: `?part=sheet`, `codes` or `set-aside`; or all of it as an XLSX file: `workbook`. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ sampleId: string }> }>) {
   const { sampleId } = await params
   const wanted = new URL(request.url).searchParams.get('part')
+  if (wanted === 'workbook') return workbookOf(sampleId)
   const part = EXPORT_PARTS.find((one) => one === wanted) ?? 'sheet'
   const made = await exportSample(sampleId, part)
   if (!made.ok) return answerWith(made)
   const { name, lines } = made.value
-  const headers = {
-    'Content-Type': 'text/csv; charset=utf-8',
-    'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}.csv`,
-    'Cache-Control': 'no-store',
-  }
-  return new Response(streamOf(lines), { headers })
+  return download({ name: `${name}.csv`, type: 'text/csv; charset=utf-8', body: bytesOf(lines) })
 }
 
-function streamOf(lines: Iterable<string>): ReadableStream<Uint8Array> {
+function* bytesOf(lines: Iterable<string>): Generator<Uint8Array> {
   const encoder = new TextEncoder()
-  const rest = lines[Symbol.iterator]()
-  return new ReadableStream({
-    pull(controller) {
-      const { done, value } = rest.next()
-      if (done) controller.close()
-      else controller.enqueue(encoder.encode(value))
-    },
-  })
+  for (const line of lines) yield encoder.encode(line)
+}
+
+async function workbookOf(sampleId: string): Promise<Response> {
+  const made = await exportWorkbook(sampleId)
+  if (!made.ok) return answerWith(made)
+  const { name, bytes } = made.value
+  return download({ name, type: XLSX, body: [bytes] })
 }

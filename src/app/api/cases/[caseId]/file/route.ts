@@ -1,0 +1,10 @@
+import { answerWith, download } from '@/server/answer'
+import { exportCase } from '@/server/caseFile'
+
+/** The case as one ZIP file. */
+export async function GET(_: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
+  const exported = await exportCase((await params).caseId)
+  if (!exported.ok) return answerWith(exported)
+  const { name, bytes } = exported.value
+  return download({ name: `${name}.zip`, type: 'application/zip', body: bytes })
+}

@@ -1,0 +1,12 @@
+import { answerWith, download } from '@/server/answer'
+import { makeReport, readReportQuestion } from '@/server/readReport'
+
+/** The report of a case as a file: `?format=pdf`, `docx`, `html` or `md`, with the options of the page that shows it. */
+export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
+  const { caseId } = await params
+  const { options, format } = readReportQuestion(new URL(request.url).searchParams)
+  const made = await makeReport(caseId, options, format)
+  if (!made.ok) return answerWith(made)
+  const { name, type, bytes } = made.value
+  return download({ name, type, body: [bytes] })
+}

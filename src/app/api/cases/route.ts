@@ -1,0 +1,18 @@
+import { refusalOf } from '@/ownSite'
+import { answerWith } from '@/server/answer'
+import { wholeBody } from '@/server/body'
+import { importCase } from '@/server/caseFile'
+
+const MOST_BYTES = 512 * 1024 * 1024
+const LONGEST_NAME = 500
+
+/** Brings a case in from its file, which is the body; `by` says who does it and `name` what the file is called. */
+export async function POST(request: Request) {
+  const refusal = refusalOf(request)
+  if (refusal) return new Response(refusal, { status: 403 })
+  const parameters = new URL(request.url).searchParams
+  const said = (name: string) => (parameters.get(name) ?? '').replaceAll('\0', '').slice(0, LONGEST_NAME)
+  const body = await wholeBody(request, MOST_BYTES)
+  if (!body.ok) return answerWith(body)
+  return answerWith(await importCase(body.value, said('name'), { by: said('by'), now: new Date() }))
+}

@@ -1,0 +1,5 @@
+import { apiCase, bare } from '@/server/api'
+
+export async function GET(_: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
+  return bare(await apiCase((await params).caseId))
+}

@@ -1,0 +1,3 @@
+import { apiCases, bare } from '@/server/api'
+
+export const GET = async (request: Request) => bare(await apiCases(new URL(request.url).searchParams))

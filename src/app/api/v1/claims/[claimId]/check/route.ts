@@ -1,0 +1,5 @@
+import { apiCheck, bare } from '@/server/api'
+
+export async function GET(_: Request, { params }: Readonly<{ params: Promise<{ claimId: string }> }>) {
+  return bare(await apiCheck((await params).claimId))
+}

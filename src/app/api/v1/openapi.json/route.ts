@@ -1,0 +1,3 @@
+import { openApi } from '@/server/openApi'
+
+export const GET = () => Response.json(openApi())

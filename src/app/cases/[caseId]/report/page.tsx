@@ -1,0 +1,32 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { ReportView } from '@/features/report/ReportView'
+import { optionsOf, readReport } from '@/server/readReport'
+import { caseTitle } from '@/ui/caseTitle'
+import { PageHeader } from '@/ui/PageHeader'
+
+export const metadata: Metadata = { title: 'Report' }
+
+type Props = Readonly<{
+  params: Promise<{ caseId: string }>
+  searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>
+}>
+
+export default async function ReportPage({ params, searchParams }: Props) {
+  const { caseId } = await params
+  const options = optionsOf(await searchParams)
+  const found = await readReport(caseId, options)
+  if (!found) notFound()
+  return (
+    <>
+      <PageHeader
+        crumbs={[
+          { text: 'Docket', href: '/' },
+          { text: caseTitle(found.ownCase), href: `/cases/${caseId}` },
+          { text: 'Report' },
+        ]}
+      />
+      <ReportView caseId={caseId} options={options} parts={found.parts} css={found.css} />
+    </>
+  )
+}

@@ -1,0 +1,46 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { subjectsOf } from '@/features/trail/subjects'
+import { readTrailChoice } from '@/features/trail/trailView'
+import { TrailView } from '@/features/trail/TrailView'
+import { readSamplesOf } from '@/server/readSample'
+import { readTrail } from '@/server/readTrail'
+import { caseTitle } from '@/ui/caseTitle'
+import { PageHeader } from '@/ui/PageHeader'
+
+export const metadata: Metadata = { title: 'Trail' }
+
+const PAGE_SIZE = 100
+
+type Props = Readonly<{
+  params: Promise<{ caseId: string }>
+  searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>
+}>
+
+export default async function TrailPage({ params, searchParams }: Props) {
+  const { caseId } = await params
+  const choice = readTrailChoice(await searchParams)
+  const { text, action, about, page } = choice
+  const question = { ...(text ? { text } : {}), ...(action ? { action } : {}), ...(about ? { about } : {}) }
+  const found = await readTrail(caseId, { ...question, page, pageSize: PAGE_SIZE })
+  if (!found) notFound()
+  const { ownCase, ...trail } = found
+  return (
+    <>
+      <PageHeader
+        crumbs={[
+          { text: 'Docket', href: '/' },
+          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          { text: 'Trail' },
+        ]}
+      />
+      <TrailView
+        {...trail}
+        caseId={caseId}
+        choice={choice}
+        pageSize={PAGE_SIZE}
+        subjects={subjectsOf(ownCase.claims, await readSamplesOf(caseId))}
+      />
+    </>
+  )
+}

@@ -1,0 +1,57 @@
+import { Box } from '@chakra-ui/react'
+import type { FindingOutcome } from '@/core/claim/finding'
+import { claimTitle, type ClaimWords } from '@/core/wording/claimTitle'
+import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/core/wording/figures'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { togetherWords } from '@/core/wording/togetherWords'
+import { Figure } from '@/ui/figures/Figure'
+import { DataTable } from '@/ui/figures/DataTable'
+
+export type ClaimTogether = Readonly<{
+  claimId: string
+  pValue?: number
+  significanceLevel: number
+  outcome: FindingOutcome
+  adjusted: Readonly<{ pValue: number; outcome: FindingOutcome }>
+}>
+
+/** The p-values of a case's claims, and what they come to where all of them are taken together. */
+export function Together({
+  claims,
+  tested,
+}: Readonly<{
+  claims: readonly (ClaimWords & Readonly<{ id: string }>)[]
+  tested: readonly ClaimTogether[]
+}>) {
+  if (tested.length < 2) return null
+  return (
+    <Box as="section" aria-labelledby="together" marginTop="36px">
+      <Box as="h2" id="together" fontSize="14px" fontWeight="600" color="quiet" marginBottom="8px">
+        The claims taken together
+      </Box>
+      <p>{togetherWords(tested)}</p>
+      <DataTable
+        label="Adjusted p-values"
+        heads={['Claim', 'Level', 'p-value', 'Adjusted', 'Finding by itself', 'Taken together']}
+        rows={tested.map(({ claimId, pValue, significanceLevel, outcome, adjusted }) => [
+          claimTitle(claims.find(({ id }) => id === claimId)!),
+          formatPercent(significanceLevel),
+          <Figure
+            key="plain"
+            name="p-value"
+            shown={formatPValue(pValue, significanceLevel)}
+            full={formatFullPValue(pValue === undefined ? {} : { pValue })}
+          />,
+          <Figure
+            key="adjusted"
+            name="Adjusted p-value"
+            shown={formatPValue(adjusted.pValue, significanceLevel)}
+            full={formatFull(adjusted.pValue)}
+          />,
+          OUTCOME_WORDS[outcome],
+          adjusted.outcome === outcome ? 'the same' : OUTCOME_WORDS[adjusted.outcome],
+        ])}
+      />
+    </Box>
+  )
+}

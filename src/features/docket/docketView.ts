@@ -1,0 +1,80 @@
+import type { CaseState } from '@/core/case/caseWords'
+import { type FindingOutcome, OUTCOMES } from '@/core/claim/finding'
+import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+
+export const STATE_WORDS: Readonly<Record<'current' | CaseState | 'any', string>> = {
+  current: 'not archived',
+  open: 'open',
+  closed: 'closed',
+  archived: 'archived',
+  any: 'in any state',
+}
+export const FINDING_WORDS: Readonly<Record<'any' | FindingOutcome | 'none', string>> = {
+  any: 'any finding',
+  ...(Object.fromEntries(
+    OUTCOMES.map((one) => [one, `a finding “${OUTCOME_WORDS[one].toLowerCase()}”`]),
+  ) as Record<FindingOutcome, string>),
+  none: 'a claim still open',
+}
+export const ORDER_WORDS = {
+  changed: 'last change',
+  opened: 'day of opening',
+  reference: 'reference',
+  subject: 'subject',
+  party: 'party',
+} as const
+export const DIRECTION_WORDS = { falling: 'last first', rising: 'first first' } as const
+
+/** Which cases are shown and how, as the page's address holds it. */
+export type DocketChoice = Readonly<{
+  text: string
+  state: keyof typeof STATE_WORDS
+  outcome: keyof typeof FINDING_WORDS
+  order: keyof typeof ORDER_WORDS
+  direction: keyof typeof DIRECTION_WORDS
+  /** From 0. */
+  page: number
+}>
+
+const USUAL: DocketChoice = {
+  text: '',
+  state: 'current',
+  outcome: 'any',
+  order: 'changed',
+  direction: 'falling',
+  page: 0,
+}
+const LONGEST_TEXT = 200
+const MOST_PAGES = 100_000
+
+type Parameters = Readonly<Record<string, string | readonly string[] | undefined>>
+
+/** Reads an address's parameters; what can't be one of the choices is the usual one. */
+export function readChoice(parameters: Parameters): DocketChoice {
+  const textOf = (name: string) => {
+    const value = parameters[name]
+    return typeof value === 'string' ? value : ''
+  }
+  const oneOf = <T extends string>(name: keyof DocketChoice & string, words: Readonly<Record<T, string>>) => {
+    const text = textOf(name)
+    return (Object.hasOwn(words, text) ? text : USUAL[name]) as T
+  }
+  const page = Number(textOf('page'))
+  return {
+    text: textOf('text').replaceAll('\0', '').slice(0, LONGEST_TEXT),
+    state: oneOf('state', STATE_WORDS),
+    outcome: oneOf('outcome', FINDING_WORDS),
+    order: oneOf('order', ORDER_WORDS),
+    direction: oneOf('direction', DIRECTION_WORDS),
+    page: Number.isInteger(page) && page > 0 && page < MOST_PAGES ? page : 0,
+  }
+}
+
+/** The address of a choice: only what is not the usual one. */
+export function addressOf(choice: DocketChoice): string {
+  const unusual = Object.entries(choice).filter(
+    ([name, value]) => value !== USUAL[name as keyof DocketChoice],
+  )
+  const query = new URLSearchParams(unusual.map(([name, value]) => [name, String(value)])).toString()
+  return query === '' ? '/' : `/?${query}`
+}

@@ -1,0 +1,39 @@
+import '@/ui/report.css'
+import { Box } from '@chakra-ui/react'
+import type { ReportOptions } from '@/core/report/options'
+import { ReportChooser } from './ReportChooser'
+import { ReportPart, type ShownPart } from './ReportPart'
+
+/**
+ * The report of a case as it will print.
+ *
+ * @param css - how it looks, for pictures of its parts
+ */
+export function ReportView({
+  caseId,
+  options,
+  parts,
+  css,
+}: Readonly<{
+  caseId: string
+  options: ReportOptions
+  parts: readonly ShownPart[]
+  css: string
+}>) {
+  return (
+    <Box as="main" maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
+      <ReportChooser caseId={caseId} options={options} />
+      <Box
+        className="report"
+        marginTop="18px !important"
+        border="1px solid"
+        borderColor="rule"
+        _print={{ border: 0 }}
+      >
+        {parts.map((part) => (
+          <ReportPart key={part.id} part={part} css={css} />
+        ))}
+      </Box>
+    </Box>
+  )
+}
