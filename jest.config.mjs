@@ -5,6 +5,8 @@ const createConfig = nextJest({ dir: './' })
 export default createConfig({
   testEnvironment: 'node',
   testTimeout: 180_000,
+  // Most of a run is computing, so every processor is worth having.
+  maxWorkers: '100%',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: {

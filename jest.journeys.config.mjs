@@ -2,12 +2,12 @@ import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
 
-/** Journeys through the production build in a real browser: one after the other, since each starts a server. */
+/** Journeys through the production build in a real browser, two at a time: each has a server and a browser of its own. */
 export default createConfig({
   testEnvironment: 'node',
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
   testTimeout: 300_000,
-  maxWorkers: 1,
+  maxWorkers: 2,
 })

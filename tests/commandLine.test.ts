@@ -1,7 +1,10 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { writeCaseFile } from '@/casefile/write'
+import { DELIVERIES as SHARE, exampleCase, SACKS } from '@tests/exampleCase'
 
 const BINARY = path.join(process.cwd(), 'bin/true-weight')
 const claim = { parameter: 'mean', relation: 'at-least', value: 15 }
@@ -217,4 +220,72 @@ test('answers every kind of request, and sums each up for people', () => {
   expect(results.join('\n')).toMatch(
     /mean 22.*Adjusted p-values: 0.02, 0.04.*at x = 1\.9599639845400.*with n = 12 a difference of 0.1 is found/s,
   )
+})
+
+describe('case files', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-case-'))
+  const file = path.join(folder, 'case.zip')
+  beforeAll(async () => {
+    const pieces = []
+    for await (const piece of writeCaseFile(exampleCase([SACKS, SHARE]))) pieces.push(piece)
+    writeFileSync(file, Buffer.concat(pieces))
+  })
+
+  test('verify says whether one holds, and what is wrong with one that does not', () => {
+    expect(run(['verify', file])).toMatchObject({
+      status: 0,
+      results: [
+        expect.stringContaining('The chain holds: the one entry is as written'),
+        'Every file has the hash that its manifest states (2 claims, 0 signed findings).',
+      ],
+    })
+    const entries = unzipSync(readFileSync(file))
+    const altered = path.join(folder, 'altered.zip')
+    const claim = strFromU8(entries['claims/01.json']!).replace('15 kg net', '14 kg net')
+    writeFileSync(altered, zipSync({ ...entries, 'claims/01.json': strToU8(claim) }))
+    const { status, results } = run(['verify', altered])
+    expect([status, results[0]]).toEqual([1, expect.stringContaining('claims/01.json was altered')])
+  })
+
+  test('verify reads a trail by itself', () => {
+    const trail = path.join(folder, 'trail.ndjson')
+    const lines = strFromU8(unzipSync(readFileSync(file))['trail.ndjson']!)
+    writeFileSync(trail, lines)
+    expect(run(['verify', trail])).toMatchObject({ status: 0 })
+    writeFileSync(trail, lines.replace('A. Officer', 'B. Other'))
+    expect(run(['verify', trail]).results[0]).toContain('broken at entry 1: it is not what was written')
+    writeFileSync(trail, 'hello')
+    expect(run(['verify', trail])).toMatchObject({
+      status: 1,
+      results: [expect.stringContaining('Line 1 is no entry')],
+    })
+  })
+
+  test('report writes one beside it, or where it is told to, as the name of that says', () => {
+    expect(run(['report', file, '--format', 'md'])).toMatchObject({
+      status: 0,
+      results: [path.join(folder, 'case.md')],
+    })
+    const output = path.join(folder, 'other.pdf')
+    expect(run(['report', file, '--output', output])).toMatchObject({ status: 0, results: [output] })
+    expect(readFileSync(output).toString('latin1', 0, 8)).toBe('%PDF-1.7')
+    expect(readFileSync(path.join(folder, 'case.md'), 'utf8')).toMatch(/^# WH-099 Pellet sacks/)
+  })
+
+  test.each([
+    [['--format', 'odt'], 'There is no report in the format “odt”'],
+    [['--parts', 'cover,colours'], '--parts takes some of these'],
+    [['--decimals', '99'], '--decimals takes a whole number from 0 to 12'],
+    [['--numbers', 'roman'], '--numbers takes'],
+  ])('report %j is refused, and why', (options, message) => {
+    const { status, stderr } = run(['report', file, ...options])
+    expect([status, stderr]).toEqual([1, expect.stringContaining(message)])
+  })
+
+  test('a file that is not there is said not to be', () => {
+    expect(run(['verify', path.join(folder, 'none.zip')])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('no such file'),
+    })
+  })
 })

@@ -154,7 +154,7 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
     async () => (await journey.driver.findElements(By.css('[role=row][data-aside]'))).length === 0,
     40_000,
   )
-  await see(journey.driver, 'set aside by A. Officer. Row 18: the sack was torn', '#history')
+  await see(journey.driver, 'A. Officer set a reading aside. Row 18: the sack was torn', '#history')
   await (await grid()).click()
   await command(Key.END)
   await journey.driver.wait(
@@ -164,12 +164,12 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
   await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#set-aside')
   await journey.driver.findElement(By.css('#set-aside button')).click()
   await see(journey.driver, 'Nothing is set aside.', '#set-aside')
-  await see(journey.driver, 'brought back by A. Officer', '#history')
+  await see(journey.driver, 'A. Officer brought a reading back', '#history')
   await (await grid()).click()
   await command(Key.HOME)
   await type(journey.driver, 'Why it is set aside', 'weighed twice')
   await press('Set it aside')
-  await see(journey.driver, /set aside by A\. Officer\. Row \d+: weighed twice/, '#history')
+  await see(journey.driver, /A\. Officer set a reading aside\. Row \d+: weighed twice/, '#history')
   await journey.driver.findElement(By.css('#set-aside button')).click()
   await see(journey.driver, 'which had been set aside: weighed twice', '#history')
   await untilSaved(journey.driver)

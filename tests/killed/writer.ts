@@ -1,0 +1,57 @@
+// Opens the database of a folder, says what is in it, and then writes without end until it is killed: `killed.test.ts`.
+import { sha256 } from '@/casefile/content'
+import { verifyChain } from '@/core/trail/chain'
+import { listClaims } from '@/data/claimRepository'
+import { listSamples } from '@/data/sampleRepository'
+import { findColumnHeads } from '@/data/sheetRepository'
+import { listWholeTrail } from '@/data/trailRepository'
+import { findCase } from '@/data/caseRepository'
+import { openCase, saveCase } from '@/server/changeCase'
+import { database } from '@/server/database'
+import { importSheet } from '@/server/importSheet'
+import { saveClaim } from '@/server/saveClaim'
+
+const by = 'A. Writer'
+const say = (line: object) => process.stdout.write(`${JSON.stringify(line)}\n`)
+
+async function write(): Promise<void> {
+  const db = await database()
+  const first = await db.query.cases.findFirst()
+  const caseId = first?.id ?? (await openCase({ by, now: new Date() })).caseId
+  const known = (await findCase(db, caseId))!
+  const head = { length: known.trailLength, hash: known.trailHash }
+  const { holds } = verifyChain(await listWholeTrail(db, caseId), sha256, head)
+  let [claim] = await listClaims(db, caseId)
+  const samples = await listSamples(db, caseId)
+  const sheets = samples.filter(({ kind }) => kind === 'file')
+  const whole = await Promise.all(sheets.map(async ({ id }) => (await findColumnHeads(db, id)).length === 2))
+  say({
+    opened: {
+      notes: known.notes,
+      value: claim!.draft.claimedValue,
+      sheets: sheets.length,
+      areWhole: !whole.includes(false),
+      holds,
+    },
+  })
+  for (let count = Number(known.notes || 0) + 1; ; count += 1) {
+    const now = new Date()
+    await saveCase(caseId, { words: { notes: String(count) }, by }, now)
+    say({ notes: count })
+    const draft = { ...claim!.draft, claimedValue: String(count) }
+    await saveClaim(claim!.id, { draft, revision: claim!.revision, by }, now)
+    say({ value: count })
+    ;[claim] = await listClaims(db, caseId)
+    if (count % 5 > 0) continue
+    const body = (async function* () {
+      yield new TextEncoder().encode(
+        `mass,line\n${Array.from({ length: 500 }, (_, at) => `${at}.5,2`).join('\n')}\n`,
+      )
+    })()
+    await importSheet(db, { caseId, fileName: 'log.csv', by, body }, now)
+    say({ sheets: sheets.length + 1 })
+    sheets.push(samples[0]!)
+  }
+}
+
+void write()
