@@ -1,5 +1,6 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|drop|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|desk|drop|start|keystroke|size` for one.
 import { measureCore } from './core.mjs'
+import { measureDesk } from './desk.mjs'
 import { measureDrop } from './drop.mjs'
 import { measureExamination } from './examination.mjs'
 import { measureKeystroke } from './keystroke.mjs'
@@ -13,6 +14,7 @@ const BENCHES = {
   examination: measureExamination,
   sheet: measureSheet,
   stored: measureStored,
+  desk: measureDesk,
   drop: measureDrop,
   start: measureStart,
   keystroke: measureKeystroke,

@@ -18,13 +18,13 @@ export async function measureStored() {
   const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
   await bundle('bench/storedServer.ts', outfile, {
     conditions: ['react-server'],
-    external: ['@electric-sql/pglite'],
+    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
   })
   const server = await import(pathToFileURL(outfile).href)
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
   process.env.TRUE_WEIGHT_DATA = folder
   const file = await writeLog(path.join(folder, 'log.csv'), LOG_ROWS)
-  const db = await server.openDatabase(path.join(folder, 'data'))
+  const db = await server.openDatabase({ folder: path.join(folder, 'data') })
   try {
     const caseId = randomUUID()
     const now = new Date()
@@ -52,7 +52,7 @@ export async function measureStored() {
       `Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside(second, GOALS.again)}`,
     )
   } finally {
-    await db.$client.close()
+    await db.close()
     rmSync(folder, { recursive: true })
   }
 }

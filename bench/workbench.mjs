@@ -15,22 +15,12 @@ export const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-benc
 /** Runs `measure` with a browser that shows the workbench, then ends the browser and the server. */
 export async function withWorkbench(measure) {
   await build()
-  ensureBrowser()
   const server = spawn(process.execPath, ['scripts/serve.mjs', '--demo', '--data', newFolder()], {
     cwd: ROOT,
   })
   try {
     const address = await addressOf(server)
-    const options = new Options()
-    options.setChromeBinaryPath(CHROMIUM.binary)
-    options.addArguments(...CHROMIUM.arguments, `--user-data-dir=${newFolder()}`)
-    const service = new ServiceBuilder(CHROMIUM.driver)
-    const driver = await new Builder()
-      .forBrowser('chrome')
-      .setChromeOptions(options)
-      .setChromeService(service)
-      .build()
-    try {
+    await withBrowser(async (driver) => {
       await driver.get(address)
       const follow = async (words) =>
         (await driver.wait(until.elementLocated(By.partialLinkText(words)), 9000)).click()
@@ -40,11 +30,27 @@ export async function withWorkbench(measure) {
       await driver.navigate().refresh()
       await driver.wait(until.elementLocated(By.css('[data-testid=claim-line]')), 9000)
       await measure(driver)
-    } finally {
-      await driver.quit()
-    }
+    })
   } finally {
     server.kill('SIGKILL')
+  }
+}
+
+/** Runs `work` with a browser of its own, and ends it. */
+export async function withBrowser(work) {
+  ensureBrowser()
+  const options = new Options()
+  options.setChromeBinaryPath(CHROMIUM.binary)
+  options.addArguments(...CHROMIUM.arguments, `--user-data-dir=${newFolder()}`)
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder(CHROMIUM.driver))
+    .build()
+  try {
+    await work(driver)
+  } finally {
+    await driver.quit()
   }
 }
 
