@@ -47,6 +47,8 @@ const config: NextConfig = {
   ],
   // Browsers ask for it where a page has not named its icon yet.
   rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
+  // Whoever comes to a page by a link is given its title with it, not a moment after.
+  htmlLimitedBots: /.*/,
   poweredByHeader: false,
   reactStrictMode: true,
   // A keystroke then renders again only what it changes.

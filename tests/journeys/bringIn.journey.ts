@@ -2,13 +2,12 @@ import { strToU8, zipSync } from 'fflate'
 import { mkdtempSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { By } from 'selenium-webdriver'
 import writeXlsxFile from 'write-excel-file/node'
 import {
   choose,
   complaints,
   control,
-  figure,
+  seeFigure,
   follow,
   paste,
   plain,
@@ -36,9 +35,8 @@ const DELIVERIES =
 
 const evidence = async () => plain(await textOf(journey.driver, '#evidence'))
 const press = (words: string) => pressButton(journey.driver, words)
-const hand = async (file: string) =>
-  (await journey.driver.findElement(By.css('input[aria-label="File to bring in"]'))).sendKeys(file)
-const tested = () => figure(journey.driver, 'Key figures', 'Readings tested')
+const hand = async (file: string) => (await control(journey.driver, 'File to bring in')).sendKeys(file)
+const seeTested = (count: string) => seeFigure(journey.driver, 'Key figures', 'Readings tested', count)
 
 async function toSacks() {
   await journey.driver.get(journey.server.address)
@@ -55,7 +53,7 @@ test('a file is shown as it will be read before it is taken in', async () => {
   expect(await chosen(journey.driver, 'Separator')).toBe('semicolons')
   expect(await chosen(journey.driver, 'Decimal mark of the file')).toBe('decimal comma')
   expect(shown).toContain('14.93')
-  expect(await tested()).toBe('24')
+  await seeTested('24')
   expect(await violations(journey.driver)).toEqual([])
   await choose(journey.driver, 'Separator', 'bars')
   await see(journey.driver, 'depot;mass;carrier', '#evidence')
@@ -68,8 +66,8 @@ test('words among numbers are asked about once, then counted as missing', async 
   await see(journey.driver, '“n/a” stands once among the numbers of “mass”.', '#evidence')
   await press('Yes: count them as missing')
   await see(journey.driver, '6 of 6 rows, 1 of them without a reading', '#evidence')
-  expect(await tested()).toBe('5')
-  expect(await figure(journey.driver, 'Key figures', 'Mean')).toBe('14.942 kg')
+  await seeTested('5')
+  await seeFigure(journey.driver, 'Key figures', 'Mean', '14.942 kg')
 })
 
 test('rows are kept by a sentence, which is stored with the claim', async () => {
@@ -77,7 +75,7 @@ test('rows are kept by a sentence, which is stored with the claim', async () => 
   await see(journey.driver, 'has no value yet', '#evidence')
   await type(journey.driver, 'Value of condition 1', 'north')
   await see(journey.driver, '4 of 6 rows', '#evidence')
-  expect(await tested()).toBe('4')
+  await seeTested('4')
   await press('and')
   await choose(journey.driver, 'Column of condition 2', 'depot')
   await type(journey.driver, 'Value of condition 2', '7')
@@ -90,7 +88,7 @@ test('rows are kept by a sentence, which is stored with the claim', async () => 
   await journey.driver.wait(async () => (await textOf(journey.driver, 'header')).includes('Saved'), 40_000)
   await journey.driver.navigate().refresh()
   await see(journey.driver, '3 of 6 rows', '#evidence')
-  expect(await tested()).toBe('3')
+  await seeTested('3')
 })
 
 test('the sample that the claim was held against before is still there', async () => {
@@ -106,7 +104,7 @@ test('rows of a spreadsheet are pasted, and taken in as a sample of their own', 
   await see(journey.driver, 'The first rows of pasted rows.tsv', '#evidence')
   await press('Take it in')
   await see(journey.driver, '3 of 3 rows', '#evidence')
-  expect(await figure(journey.driver, 'Key figures', 'Mean')).toBe('15.000 kg')
+  await seeFigure(journey.driver, 'Key figures', 'Mean', '15.000 kg')
 })
 
 test('a sheet of a workbook is chosen and taken in', async () => {
@@ -132,7 +130,7 @@ test('a sheet of a workbook is chosen and taken in', async () => {
   await see(journey.driver, '14.97', '#evidence')
   await press('Take it in')
   await see(journey.driver, '4 of 4 rows', '#evidence')
-  expect(await figure(journey.driver, 'Key figures', 'Mean')).toBe('14.953 kg')
+  await seeFigure(journey.driver, 'Key figures', 'Mean', '14.953 kg')
 })
 
 const formula =
@@ -163,7 +161,7 @@ test.each([
 ])('%s is refused with the place, and changes nothing', async (name, content, words) => {
   await hand(written(name, content))
   await see(journey.driver, words, '#evidence')
-  expect(await tested()).toBe('4')
+  await seeTested('4')
 })
 
 test('a file of 300 MB is refused at once', async () => {

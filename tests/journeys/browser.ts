@@ -3,15 +3,7 @@ import AxeBuilder from '@axe-core/webdriverjs'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import {
-  Builder,
-  By,
-  Key,
-  logging,
-  until as conditions,
-  type WebDriver,
-  type WebElement,
-} from 'selenium-webdriver'
+import { Builder, By, error, Key, logging, type WebDriver, type WebElement } from 'selenium-webdriver'
 import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
 /** Far longer than anything takes, on a machine that is busy with something else too. */
@@ -36,57 +28,78 @@ export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<
   return driver
 }
 
+/** Does something with an element once it is there, and with the one in its place where it was drawn anew. */
+async function using<Found>(
+  driver: WebDriver,
+  where: By,
+  act: (element: WebElement) => Promise<Found>,
+): Promise<Found> {
+  let outcome: { readonly found: Found } | undefined
+  const attempt = async () => {
+    const [element] = await driver.findElements(where)
+    if (!element) return false
+    outcome = await act(element).then(
+      (found) => ({ found }),
+      (problem: unknown) => {
+        if (problem instanceof error.StaleElementReferenceError) return undefined
+        throw problem
+      },
+    )
+    return outcome !== undefined
+  }
+  await driver.wait(attempt, PATIENCE_MS, `There is no ${where.toString()}`)
+  return outcome!.found
+}
+
+const named = (name: string) => By.css(`main [aria-label="${name}"]`)
+
 /** The one visible control with this name. */
 export function control(driver: WebDriver, name: string): Promise<WebElement> {
-  return driver.wait(
-    async () => {
-      const [found] = await driver.findElements(By.css(`main [aria-label="${name}"]`))
-      return found ?? null
-    },
-    PATIENCE_MS,
-    `There is no control named ${name}`,
-  ) as Promise<WebElement>
+  return using(driver, named(name), async (element) => element)
 }
 
-/** Clicks the link whose words begin so, once it is there. */
-export async function follow(driver: WebDriver, words: string): Promise<void> {
-  const link = await driver.wait(conditions.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
-  await toMiddle(driver, link)
-  await link.click()
+/** What an attribute of a control holds; of a field, unless another is asked for, what is typed in it. */
+export function attribute(driver: WebDriver, name: string, wanted = 'value'): Promise<string> {
+  return using(driver, named(name), async (element) => (await element.getAttribute(wanted)) ?? '')
 }
 
-/** Clicks the button whose words hold these, once it is there. */
-export async function press(driver: WebDriver, words: string): Promise<void> {
-  const button = await driver.wait(
-    conditions.elementLocated(By.xpath(`//main//button[contains(., "${words}")]`)),
-    PATIENCE_MS,
-    `There is no button ${words}`,
-  )
-  await toMiddle(driver, button)
-  await button.click()
+/** Clicks what is found so, once it is there, where nothing that stays in view lies over it. */
+export function click(driver: WebDriver, where: By): Promise<void> {
+  return using(driver, where, async (element) => {
+    await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+    await element.click()
+  })
 }
 
-/** Where nothing that stays in view lies over it. */
-async function toMiddle(driver: WebDriver, element: WebElement): Promise<void> {
-  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+/** Clicks the link whose words begin so. */
+export function follow(driver: WebDriver, words: string): Promise<void> {
+  return click(driver, By.partialLinkText(words))
+}
+
+/** Clicks the button whose words hold these. */
+export function press(driver: WebDriver, words: string): Promise<void> {
+  return click(driver, By.xpath(`//main//button[contains(., "${words}")]`))
 }
 
 /** The word that is chosen in a list. */
-export async function chosen(driver: WebDriver, name: string): Promise<string> {
-  const list = await control(driver, name)
-  return driver.executeScript('return arguments[0].selectedOptions[0].textContent', list)
+export function chosen(driver: WebDriver, name: string): Promise<string> {
+  return using(driver, named(name), (list) =>
+    driver.executeScript<string>('return arguments[0].selectedOptions[0].textContent', list),
+  )
 }
 
 /** Types a text in place of the one that a control holds. */
-export async function type(driver: WebDriver, name: string, text: string): Promise<void> {
-  const field = await control(driver, name)
-  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
-  if (text !== '') await field.sendKeys(text)
+export function type(driver: WebDriver, name: string, text: string): Promise<void> {
+  return using(driver, named(name), async (field) => {
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
+    if (text !== '') await field.sendKeys(text)
+  })
 }
 
-export async function choose(driver: WebDriver, name: string, words: string): Promise<void> {
-  const list = await control(driver, name)
-  await list.findElement(By.xpath(`./option[normalize-space()="${words}"]`)).click()
+export function choose(driver: WebDriver, name: string, words: string): Promise<void> {
+  return using(driver, named(name), (list) =>
+    list.findElement(By.xpath(`./option[normalize-space()="${words}"]`)).click(),
+  )
 }
 
 /** Puts a text into a control at once, as pasting does. */
@@ -97,16 +110,46 @@ export async function paste(driver: WebDriver, name: string, text: string): Prom
 }
 
 /** Waits until a text stands on the page, and fails with what stood there instead. */
-export async function see(driver: WebDriver, text: string | RegExp, within = 'body'): Promise<void> {
+export function see(driver: WebDriver, text: string | RegExp, within = 'body'): Promise<void> {
+  const isRight = (shown: string) => (typeof text === 'string' ? shown.includes(text) : text.test(shown))
+  return until(driver, () => textOf(driver, within), isRight, `“${text}” did not appear within ${within}`)
+}
+
+/** Waits until a figure of a table, by its name, is what it should be, and fails with what it was instead. */
+export function seeFigure(
+  driver: WebDriver,
+  table: string,
+  name: string,
+  value: string | RegExp,
+): Promise<void> {
+  const cell = By.xpath(`${rowOf(table, name)}/td`)
+  const isRight = (shown: string) => (typeof value === 'string' ? shown === value : value.test(shown))
+  return until(
+    driver,
+    () => using(driver, cell, (found) => found.getText()),
+    isRight,
+    `${name} is not ${value}`,
+  )
+}
+
+async function until(
+  driver: WebDriver,
+  read: () => Promise<string>,
+  isRight: (shown: string) => boolean,
+  problem: string,
+): Promise<void> {
   let shown = ''
   const isShown = async () => {
-    shown = plain(await textOf(driver, within))
-    return typeof text === 'string' ? shown.includes(text) : text.test(shown)
+    shown = plain(await read())
+    return isRight(shown)
   }
   await driver.wait(isShown, PATIENCE_MS).catch(() => {
-    throw new Error(`“${text}” did not appear within ${within}. What stood there:\n${shown}`)
+    throw new Error(`${problem}. What stood there:\n${shown}`)
   })
 }
+
+const rowOf = (table: string, name: string) =>
+  `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]`
 
 export async function textOf(driver: WebDriver, selector: string): Promise<string> {
   const [found] = await driver.findElements(By.css(selector))
@@ -116,17 +159,6 @@ export async function textOf(driver: WebDriver, selector: string): Promise<strin
 /** Thin and unbreakable spaces as plain ones. */
 export function plain(text: string): string {
   return text.replace(/[\u00a0\u2002\u2009\u202f]/g, ' ')
-}
-
-/** A figure of a table, by its name, once it is there. */
-export async function figure(driver: WebDriver, table: string, name: string): Promise<string> {
-  const path = `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]/td`
-  const cell = await driver.wait(
-    conditions.elementLocated(By.xpath(path)),
-    PATIENCE_MS,
-    `There is no ${name}`,
-  )
-  return plain(await cell.getText())
 }
 
 /** The formulas within a part of the page, in plain text. */
@@ -143,9 +175,8 @@ export async function fullFigure(
   isRight: (value: number) => boolean,
 ): Promise<number> {
   let seen = Number.NaN
-  const path = `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]//button`
   const read = async () => {
-    const [button] = await driver.findElements(By.xpath(path))
+    const [button] = await driver.findElements(By.xpath(`${rowOf(table, name)}//button`))
     const full = await button?.getAttribute('data-full').catch(() => null)
     seen = Number((full ?? 'NaN').replace('\u2212', '-'))
     return isRight(seen)

@@ -1,11 +1,14 @@
 import { By, Key } from 'selenium-webdriver'
 import { readReference } from '@tests/reference/reference'
 import {
+  attribute,
   choose,
+  click,
   follow,
+  fullFigure,
   complaints,
   control,
-  figure,
+  seeFigure,
   formulas,
   openBrowser,
   paste,
@@ -29,7 +32,7 @@ test('from the docket to the workbench of a claim', async () => {
   await see(journey.driver, 'Claims made by')
   await follow(journey.driver, 'Mean net mass at least')
   await see(journey.driver, 'says the', 'main h1')
-  expect(await (await control(journey.driver, 'Quantity')).getAttribute('value')).toBe('net mass')
+  expect(await attribute(journey.driver, 'Quantity')).toBe('net mass')
 })
 
 test('the hypotheses stand under the claim, with the reason', async () => {
@@ -41,19 +44,19 @@ test('the hypotheses stand under the claim, with the reason', async () => {
 // The demo's 24 readings: figures computed from them in exact rational arithmetic and with mpmath 1.2.1 at 50 digits.
 test('the figures of the demo are right to the last digit shown', async () => {
   await see(journey.driver, 'Contradicted', 'aside')
-  const key = (name: string) => figure(journey.driver, 'Key figures', name)
-  const test = (name: string) => figure(journey.driver, 'Figures of the test', name)
-  expect(await key('Readings tested')).toBe('24')
-  expect(await key('Mean')).toBe('14.929 kg')
-  expect(await key('Standard deviation')).toBe('0.107 kg')
-  expect(await key('Standard error')).toBe('0.022 kg')
-  expect(await test('Test statistic t')).toBe('−3.245')
-  expect(await test('Degrees of freedom')).toBe('23')
-  expect(await test('p-value')).toBe('0.0018')
-  expect(await test('Critical value of t')).toBe('−1.714')
-  expect(await test('Critical value of the mean')).toBe('14.963 kg')
-  expect(await test('95 % interval, lower end')).toBe('14.884 kg')
-  expect(await test('95 % interval, upper end')).toBe('14.974 kg')
+  const key = (name: string, value: string) => seeFigure(journey.driver, 'Key figures', name, value)
+  const test = (name: string, value: string) => seeFigure(journey.driver, 'Figures of the test', name, value)
+  await key('Readings tested', '24')
+  await key('Mean', '14.929 kg')
+  await key('Standard deviation', '0.107 kg')
+  await key('Standard error', '0.022 kg')
+  await test('Test statistic t', '−3.245')
+  await test('Degrees of freedom', '23')
+  await test('p-value', '0.0018')
+  await test('Critical value of t', '−1.714')
+  await test('Critical value of the mean', '14.963 kg')
+  await test('95 % interval, lower end', '14.884 kg')
+  await test('95 % interval, upper end', '14.974 kg')
   await see(journey.driver, 'All three ways agree', 'aside')
   await see(journey.driver, 'At the 5 % significance level the sample contradicts the claim', 'aside')
 })
@@ -92,7 +95,7 @@ test('Escape puts back what stood there before', async () => {
   const field = await control(journey.driver, 'Claimed value')
   await field.click()
   await field.sendKeys('99', Key.ESCAPE)
-  expect(await (await control(journey.driver, 'Claimed value')).getAttribute('value')).toBe('14.9')
+  expect(await attribute(journey.driver, 'Claimed value')).toBe('14.9')
 })
 
 test('a known standard deviation makes it a z test', async () => {
@@ -125,9 +128,7 @@ test('without a claimed value nothing is computed, and the page says what is mis
 test('a level of 1 is refused with what would do, beside the level', async () => {
   await type(journey.driver, 'Significance level', '1')
   await see(journey.driver, 'The significance level is “1”; it has to lie between 0 and 1', 'main')
-  expect(await (await control(journey.driver, 'Significance level')).getAttribute('aria-invalid')).toBe(
-    'true',
-  )
+  expect(await attribute(journey.driver, 'Significance level', 'aria-invalid')).toBe('true')
   await type(journey.driver, 'Significance level', '0.05')
 })
 
@@ -137,7 +138,7 @@ test('a pasted column is read whatever stands between the readings, and what is 
   await see(journey.driver, '2 entries are no number and not counted', 'main')
   await see(journey.driver, 'Line 3: “n/a” is no number', 'main')
   await see(journey.driver, 'Line 4: “14,97” is no number; the decimal mark is set to the point', 'main')
-  await journey.driver.findElement(By.xpath('//button[.="Line 3"]')).click()
+  await click(journey.driver, By.xpath('//button[.="Line 3"]'))
   expect(await journey.driver.executeScript('return getSelection().toString()')).toBe('n/a')
   await paste(journey.driver, 'Readings', '14.93')
   await see(journey.driver, 'Enter at least two readings; there is one so far.', 'aside')
@@ -153,17 +154,12 @@ test('a reference sample gives the reference figures on the screen', async () =>
   await paste(journey.driver, 'Readings', row.input.data.join('\n'))
   await choose(journey.driver, 'Relation', 'equal to')
   await type(journey.driver, 'Claimed value', row.input.mu0)
-  const full = async (name: string) => {
-    const cell = await journey.driver.findElement(
-      By.xpath(`//table[@aria-label="Figures of the test"]//tr[th="${name}"]//button`),
-    )
-    return Number((await cell.getAttribute('data-full'))!.replace('−', '-'))
+  const near = async (name: string, value: string, error: number) => {
+    const isNear = (shown: number) => Math.abs(shown / Number(value) - 1) < error
+    expect(isNear(await fullFigure(journey.driver, 'Figures of the test', name, isNear))).toBe(true)
   }
-  await journey.driver.wait(
-    async () => Math.abs((await full('Test statistic t')) / Number(row.statistic) - 1) < 1e-13,
-    40_000,
-  )
-  expect(Math.abs((await full('p-value')) / Number(row.p_two_sided) - 1)).toBeLessThan(1e-11)
+  await near('Test statistic t', row.statistic, 1e-13)
+  await near('p-value', row.p_two_sided, 1e-11)
 })
 
 test('a figure is copied with every digit, and with a minus that a spreadsheet reads', async () => {
@@ -187,7 +183,7 @@ test('the claim line takes on the colours that are chosen', async () => {
       'return document.querySelector("[data-testid=claim-line]").toDataURL()',
     )
   const choose = async (words: string) => {
-    await journey.driver.findElement(By.xpath(`//button[.="${words}"]`)).click()
+    await click(journey.driver, By.xpath(`//button[.="${words}"]`))
     await journey.driver.sleep(500)
     return drawn()
   }

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By, Key, until } from 'selenium-webdriver'
-import { choose, complaints, control, follow, press, see, textOf, type, violations } from './browser'
+import { attribute, choose, click, complaints, follow, press, see, textOf, type, violations } from './browser'
 import { startJourney } from './journey'
 import { serve } from './server'
 
@@ -105,7 +105,7 @@ test('the report shows what is chosen, and its files are those that the command 
   await follow(driver, 'Report')
   await see(driver, 'Summary of findings')
   expect(await violations(driver)).toEqual([])
-  await driver.findElement(By.xpath('//label[contains(., "cross-examination")]/input')).click()
+  await click(driver, By.xpath('//label[contains(., "cross-examination")]/input'))
   await driver.wait(
     async () => !(await textOf(driver, '.report')).includes('Would the finding stand'),
     PATIENCE_MS,
@@ -192,7 +192,7 @@ test('a case is closed, archived, found again, opened again and duplicated', asy
   await press(driver, 'Duplicate as a template')
   await driver.wait(async () => (await driver.getCurrentUrl()) !== pattern, PATIENCE_MS)
   await claimsAre('Mean roo', 'Standard')
-  expect(await (await control(driver, 'Reference')).getAttribute('value')).toBe('')
+  expect(await attribute(driver, 'Reference')).toBe('')
   await see(driver, 'Open', 'ol[aria-label=Claims]')
 })
 

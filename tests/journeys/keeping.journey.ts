@@ -1,7 +1,19 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { By } from 'selenium-webdriver'
-import { choose, follow, complaints, control, paste, see, textOf, type, untilSaved } from './browser'
+import {
+  attribute,
+  choose,
+  click,
+  follow,
+  complaints,
+  control,
+  paste,
+  see,
+  textOf,
+  type,
+  untilSaved,
+} from './browser'
 import { kill, launch, serve, STARTING_MS, until } from './server'
 import { startJourney } from './journey'
 
@@ -26,10 +38,8 @@ test('what is stored survives SIGKILL, and the finding with it', async () => {
   journey.server = await serve(['--demo'], journey.server.data)
   await journey.driver.get(claim.replace(/^https?:\/\/[^/]+/, journey.server.address))
   await see(journey.driver, 'half a reading', 'main')
-  expect(await (await control(journey.driver, 'Claimed value')).getAttribute('value')).toBe('12.5')
-  expect(await (await control(journey.driver, 'Readings')).getAttribute('value')).toBe(
-    '12.1\n13.9\nhalf a reading\n14.0',
-  )
+  expect(await attribute(journey.driver, 'Claimed value')).toBe('12.5')
+  expect(await attribute(journey.driver, 'Readings')).toBe('12.1\n13.9\nhalf a reading\n14.0')
   await journey.driver.wait(async () => (await textOf(journey.driver, 'aside')) === finding, 40_000)
 })
 
@@ -43,7 +53,7 @@ test('a server that is gone is noticed, and what was typed meanwhile is stored w
   await until(() => output().includes('True Weight is at'), STARTING_MS)
   await untilSaved(journey.driver)
   await journey.driver.navigate().refresh()
-  expect(await (await control(journey.driver, 'Quantity')).getAttribute('value')).toBe('gross mass')
+  expect(await attribute(journey.driver, 'Quantity')).toBe('gross mass')
 })
 
 test('a second window that has not seen the last change overwrites nothing', async () => {
@@ -66,14 +76,14 @@ test('a second window that has not seen the last change overwrites nothing', asy
   )
   const quantityIs = (words: string) =>
     journey.driver.wait(
-      async () => (await (await control(journey.driver, 'Quantity')).getAttribute('value')) === words,
+      async () => (await attribute(journey.driver, 'Quantity')) === words,
       40_000,
       `The quantity never was ${words}`,
     )
-  await journey.driver.findElement(By.xpath('//button[.="Show the stored one"]')).click()
+  await click(journey.driver, By.xpath('//button[.="Show the stored one"]'))
   await quantityIs('mass of the first window')
   // Nothing is lost: what was typed here comes back, and is stored then.
-  await journey.driver.findElement(By.xpath('//header//button[.="Undo"]')).click()
+  await click(journey.driver, By.xpath('//header//button[.="Undo"]'))
   await quantityIs('mass of the second window')
   await untilSaved(journey.driver)
   await journey.driver.navigate().refresh()
@@ -88,7 +98,7 @@ test('a change made just before leaving is on the docket', async () => {
   await follow(journey.driver, 'Docket')
   await see(journey.driver, 'Claim without a value', 'main')
   await journey.driver.navigate().back()
-  expect(await (await control(journey.driver, 'Claimed value')).getAttribute('value')).toBe('')
+  expect(await attribute(journey.driver, 'Claimed value')).toBe('')
 })
 
 test('a second process on the same data folder is told who holds it', async () => {

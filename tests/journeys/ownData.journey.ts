@@ -1,6 +1,6 @@
 import { networkInterfaces } from 'node:os'
 import { By } from 'selenium-webdriver'
-import { choose, follow, complaints, control, paste, see, type, untilSaved } from './browser'
+import { attribute, choose, click, follow, complaints, paste, see, type, untilSaved } from './browser'
 import { startJourney } from './journey'
 
 const journey = startJourney([])
@@ -8,11 +8,11 @@ const journey = startJourney([])
 test('the user’s own docket is empty at first, and a case is opened, named and given claims', async () => {
   await journey.driver.get(journey.server.address)
   await see(journey.driver, 'The docket is empty.')
-  await journey.driver.findElement(By.xpath('//button[.="Open a case"]')).click()
+  await click(journey.driver, By.xpath('//button[.="Open a case"]'))
   await type(journey.driver, 'Subject', 'Stove fans')
   await type(journey.driver, 'Reference', 'WH-020')
   await untilSaved(journey.driver)
-  await journey.driver.findElement(By.xpath('//button[.="Add a claim"]')).click()
+  await click(journey.driver, By.xpath('//button[.="Add a claim"]'))
   await see(journey.driver, 'says the', 'main h1')
   await see(journey.driver, 'Claim 2 of 2', 'header')
   await see(journey.driver, 'State the claimed value.', 'aside')
@@ -29,7 +29,7 @@ test('a claim is written, measured and found from nothing', async () => {
   await follow(journey.driver, 'Stove fans')
   await see(journey.driver, 'Mean sound level less than', 'main ol')
   await see(journey.driver, 'Supported', 'main ol')
-  expect(await (await control(journey.driver, 'Reference')).getAttribute('value')).toBe('WH-020')
+  expect(await attribute(journey.driver, 'Reference')).toBe('WH-020')
 })
 
 test('markup in a name is shown as text', async () => {

@@ -1,9 +1,11 @@
-import { By, Key, until } from 'selenium-webdriver'
+import { By, Key } from 'selenium-webdriver'
 import {
+  attribute,
   choose,
+  click,
   complaints,
   control,
-  figure,
+  seeFigure,
   follow,
   paste,
   plain,
@@ -19,7 +21,7 @@ import { startJourney } from './journey'
 const journey = startJourney(['--demo'])
 
 const press = (words: string) => pressButton(journey.driver, words)
-const grid = () => journey.driver.wait(until.elementLocated(By.css('[role=grid]')), 40_000)
+const GRID = By.css('[role=grid]')
 const keys = (...sent: string[]) =>
   journey.driver
     .actions()
@@ -51,7 +53,7 @@ test('a sheet is typed with the keys of a sheet, and every step undone and done 
   await journey.driver.get(journey.server.address)
   await follow(journey.driver, 'Room thermostats')
   await press('Add a sample')
-  await (await grid()).click()
+  await click(journey.driver, GRID)
   await keys('14.93', Key.ENTER, '15.02', Key.ENTER, '14.8', Key.ENTER)
   await seeRows(['14.93', '15.02', '14.8'])
   await keys(Key.ARROW_UP, '14.88', Key.ENTER)
@@ -120,7 +122,7 @@ test('a claim is held against another sample, and its unit against that of the r
   await see(journey.driver, 'in kg, mass, and the claim in °C, temperature', '#evidence')
   await type(journey.driver, 'Unit', 'g')
   await see(journey.driver, '1 kg = 1000 g', '#evidence')
-  expect(await figure(journey.driver, 'Key figures', 'Mean')).toMatch(/^15050(\.0+)? g$/)
+  await seeFigure(journey.driver, 'Key figures', 'Mean', /^15050(\.0+)? g$/)
   await choose(journey.driver, 'Sample', 'Sixteen rooms, set to 21 °C')
   await see(journey.driver, '16 readings', '#evidence')
   await type(journey.driver, 'Unit', '°F')
@@ -141,8 +143,8 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
   await type(journey.driver, 'Why it is set aside', 'the sack was torn')
   await press('Set it aside')
   await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#evidence')
-  expect(await figure(journey.driver, 'Key figures', 'Readings tested')).toBe('23')
-  const readings = (await (await control(journey.driver, 'Readings')).getAttribute('value')) ?? ''
+  await seeFigure(journey.driver, 'Key figures', 'Readings tested', '23')
+  const readings = await attribute(journey.driver, 'Readings')
   expect(readings).toContain('14.52')
   await paste(journey.driver, 'Readings', `15.01\n${readings}`)
   await see(journey.driver, 'Row 19, by A. Officer: the sack was torn', '#evidence')
@@ -155,22 +157,22 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
     40_000,
   )
   await see(journey.driver, 'A. Officer set a reading aside. Row 18: the sack was torn', '#history')
-  await (await grid()).click()
+  await click(journey.driver, GRID)
   await command(Key.END)
   await journey.driver.wait(
     async () => (await journey.driver.findElements(By.css('[role=row][data-aside]'))).length === 1,
     40_000,
   )
   await see(journey.driver, 'Row 18, by A. Officer: the sack was torn', '#set-aside')
-  await journey.driver.findElement(By.css('#set-aside button')).click()
+  await click(journey.driver, By.css('#set-aside button'))
   await see(journey.driver, 'Nothing is set aside.', '#set-aside')
   await see(journey.driver, 'A. Officer brought a reading back', '#history')
-  await (await grid()).click()
+  await click(journey.driver, GRID)
   await command(Key.HOME)
   await type(journey.driver, 'Why it is set aside', 'weighed twice')
   await press('Set it aside')
   await see(journey.driver, /A\. Officer set a reading aside\. Row \d+: weighed twice/, '#history')
-  await journey.driver.findElement(By.css('#set-aside button')).click()
+  await click(journey.driver, By.css('#set-aside button'))
   await see(journey.driver, 'which had been set aside: weighed twice', '#history')
   await untilSaved(journey.driver)
 })
@@ -205,16 +207,14 @@ test('one depot of 200,000 deliveries is tested, and its log sorted and searched
   await see(journey.driver, 'Contradicted', 'aside')
   await follow(journey.driver, 'The whole sample')
   await see(journey.driver, '100001', '[role=grid]')
-  await (
-    await journey.driver.findElement(By.xpath('//*[@role="columnheader"]//button[contains(., "hours")]'))
-  ).click()
+  await click(journey.driver, By.xpath('//*[@role="columnheader"]//button[contains(., "hours")]'))
   await see(journey.driver, 'hours ↑', '[role=grid]')
   const least = async () => Number((await rows())[0]?.split(' ').at(-2))
   await journey.driver.wait(async () => (await least()) < 30, 40_000)
   await type(journey.driver, 'Search the sheet', 'van 38')
   await press('Search')
   await see(journey.driver, /1 of [\d,]+ rows/, '#readings')
-  await (await grid()).click()
+  await click(journey.driver, GRID)
   await command(Key.END)
   await journey.driver.wait(async () => (await rows()).length > 5, 40_000)
   expect(await violations(journey.driver)).toEqual([])
