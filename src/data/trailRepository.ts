@@ -8,6 +8,8 @@ import { cases, trailEntries } from './schema'
 /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
 
+const ENTRIES_AT_ONCE = 500
+
 /** What is written down of a change. */
 export type Change = Readonly<{
   /** A new identifier. */
@@ -53,9 +55,11 @@ function linkOf(facts: Change, head: ChainHead): ChainedEntry {
 }
 
 async function insertLinked(db: Connection, entry: ChainedEntry): Promise<void> {
-  await db.insert(trailEntries).values({ ...entry, at: new Date(entry.at) })
+  await db.insert(trailEntries).values(rowOf(entry))
   await moveHead(db, entry)
 }
+
+const rowOf = (entry: ChainedEntry) => ({ ...entry, at: new Date(entry.at) })
 
 async function moveHead(db: Connection, { caseId, number, hash }: ChainedEntry): Promise<void> {
   await db.update(cases).set({ trailLength: number, trailHash: hash }).where(eq(cases.id, caseId))
@@ -63,7 +67,10 @@ async function moveHead(db: Connection, { caseId, number, hash }: ChainedEntry):
 
 /** Stores a trail that was written elsewhere, as it is. */
 export async function insertTrail(db: Connection, entries: readonly ChainedEntry[]): Promise<void> {
-  for (const entry of entries) await insertLinked(db, entry)
+  for (let from = 0; from < entries.length; from += ENTRIES_AT_ONCE)
+    await db.insert(trailEntries).values(entries.slice(from, from + ENTRIES_AT_ONCE).map(rowOf))
+  const last = entries.at(-1)
+  if (last) await moveHead(db, last)
 }
 
 /** Puts entries that were written before there was a chain into it, in the order in which they were written. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { dateText, readDate } from './date'
+import { calendarDay, dateText, readDate } from './date'
 
 test.each([
   ['2026-01-14', 'day-first', '2026-01-14'],
@@ -33,4 +33,9 @@ test('what is written is read back', () => {
       expect(readDate(dateText(days), 'month-first')).toBe(days)
     }),
   )
+})
+
+test('the day of an instant is that of the calendar on the wall, just after midnight and just before', () => {
+  expect(calendarDay(new Date(2026, 0, 4, 0, 1))).toBe('2026-01-04')
+  expect(calendarDay(new Date(2026, 11, 31, 23, 59))).toBe('2026-12-31')
 })

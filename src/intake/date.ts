@@ -34,6 +34,12 @@ function readTime(text: string): number | undefined {
   return Math.round((Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds)) * 1000)
 }
 
+/** The day of an instant by the calendar on the wall, not by that of Greenwich: "2026-01-14". */
+export function calendarDay(instant: Date): string {
+  const two = (part: number) => String(part).padStart(2, '0')
+  return `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`
+}
+
 /** Writes a date as ISO 8601 has it, with the time of day only where there is one: "2026-01-14", "2026-01-14 09:30". */
 export function dateText(days: number): string {
   const [date, time] = new Date(Math.round(days * DAY_MS)).toISOString().split('T') as [string, string]

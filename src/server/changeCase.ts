@@ -10,6 +10,7 @@ import { type CaseWithClaims, findCase, updateCase } from '@/data/caseRepository
 import { insertClaim, orderClaims } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
 import { holdCase } from '@/data/trailRepository'
+import { calendarDay } from '@/intake/date'
 import { addCase, type Doer } from './addCase'
 import { addSample } from './addSample'
 import { database } from './database'
@@ -24,7 +25,7 @@ export const bySchema = storedText(500).default('')
 /** Opens a case with one claim, both still to be filled in. */
 export async function openCase({ by, now }: Doer): Promise<Readonly<{ caseId: string; claimId: string }>> {
   return inTransaction(await database(), async (transaction) => {
-    const openedOn = now.toISOString().slice(0, 10)
+    const openedOn = calendarDay(now)
     const caseId = await addCase(transaction, { ...EMPTY_CASE, openedOn }, { by, now })
     return { caseId, claimId: await addEmptyClaim(transaction, caseId, { by, now }) }
   })
@@ -96,8 +97,7 @@ export async function changeState(
   return inCase(caseId, async (transaction, known) => {
     if (known.state === state) return success(null)
     const before = { state: known.state, closedOn: known.closedOn }
-    const today = now.toISOString().slice(0, 10)
-    const closedOn = state === 'open' ? '' : known.closedOn || today
+    const closedOn = state === 'open' ? '' : known.closedOn || calendarDay(now)
     await updateCase(transaction, caseId, { state, closedOn })
     const change = changeBetween(before, { state, closedOn })
     await record(transaction, { caseId, at: now, who: by, action: STATE_ACTIONS[state], change })

@@ -5,6 +5,7 @@ import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { claimTitle } from '@/core/wording/claimTitle'
 import { insertClaim, listClaims } from '@/data/claimRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
+import { calendarDay } from '@/intake/date'
 import { addSample } from './addSample'
 import { addCase, type Doer } from './addCase'
 import { inCase } from './changeCase'
@@ -22,7 +23,7 @@ export async function duplicateCase(
   return inCase(caseId, async (transaction, pattern) => {
     const { by, now } = doer
     const { subject, party, people } = pattern
-    const words = { ...EMPTY_CASE, subject, party, people, openedOn: now.toISOString().slice(0, 10) }
+    const words = { ...EMPTY_CASE, subject, party, people, openedOn: calendarDay(now) }
     const newId = await addCase(
       transaction,
       words,

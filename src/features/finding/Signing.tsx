@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useId, useMemo, useState } from 'react'
 import type { FindingOutcome } from '@/core/claim/finding'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import { calendarDay } from '@/intake/date'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
 import { useOfficer } from '@/ui/officer'
@@ -67,7 +68,7 @@ function SignForm({
 }>) {
   const router = useRouter()
   const [officer, setOfficer] = useOfficer()
-  const [day, setDay] = useState(today)
+  const [day, setDay] = useState(() => calendarDay(new Date()))
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
   const problemId = useId()
@@ -144,11 +145,4 @@ function SignedList({ caseId, claimId, signed }: Place) {
       ))}
     </Box>
   )
-}
-
-/** By the calendar on the wall, not by that of Greenwich. */
-function today(): string {
-  const now = new Date()
-  const two = (part: number) => String(part).padStart(2, '0')
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
 }
