@@ -7,7 +7,7 @@ import {
   conditionLines,
   SOURCE_WORDS,
 } from '@/core/wording/conditionWords'
-import { formatFull, formatPercent } from '@/core/wording/figures'
+import { formatFull, formatPercent, formatSure } from '@/core/wording/figures'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/core/wording/hypothesisWords'
 import {
   distributionWords,
@@ -105,8 +105,8 @@ function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): read
     {
       is: 'table',
       label: `Figures of the ${METHOD_NAMES[test.method]}`,
-      heads: ['Figure', 'As shown', 'Every digit'],
-      rows: lines.map(({ name, shown, full }) => [name, write(shown), write(full)]),
+      heads: ['Figure', 'As shown', 'To ten digits'],
+      rows: lines.map(({ name, shown, full }) => [name, write(shown), write(formatSure(full))]),
       numbers: [false, true, true],
     },
     { is: 'paragraph', text: `Decision: the null hypothesis is ${decision}.` },

@@ -43,15 +43,21 @@ function blockHtml(block: Block, id: string): string {
   }
 }
 
+/** A word that may be torn, since no column can be trusted to be as wide. */
+const LONG_WORD = /\S{25}/
+/** A figure that may be taken to another line, between its words. */
+const LONG_FIGURE = /.{20}/
+
 function tableHtml({ label, heads, rows, numbers }: Extract<Block, { is: 'table' }>): string {
-  const kind = (at: number) => (numbers[at] ? ' class="number"' : '')
-  const head = heads.map((text, at) => `<th scope="col"${kind(at)}>${escapeXml(text)}</th>`).join('')
+  const cellHtml = (scope: 'col' | 'row' | '', text: string, at: number) => {
+    const tag = scope ? 'th' : 'td'
+    const figure = LONG_FIGURE.test(text) ? 'number' : 'number whole'
+    const kinds = [...(numbers[at] ? [figure] : []), ...(LONG_WORD.test(text) ? ['torn'] : [])].join(' ')
+    return `<${tag}${scope && ` scope="${scope}"`}${kinds && ` class="${kinds}"`}>${escapeXml(text)}</${tag}>`
+  }
+  const head = heads.map((text, at) => cellHtml('col', text, at)).join('')
   const body = rows.map((cells) => {
-    const made = cells.map((cell, at) =>
-      at === 0
-        ? `<th scope="row"${kind(at)}>${escapeXml(cell)}</th>`
-        : `<td${kind(at)}>${escapeXml(cell)}</td>`,
-    )
+    const made = cells.map((text, at) => cellHtml(at === 0 ? 'row' : '', text, at))
     return `<tr>${made.join('')}</tr>`
   })
   return `<table aria-label="${escapeXml(label)}"><thead><tr>${head}</tr></thead><tbody>${body.join('')}</tbody></table>`

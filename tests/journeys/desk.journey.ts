@@ -100,11 +100,24 @@ test('the trail tells who did what, before and after, and that its chain holds',
   await driver.navigate().back()
 })
 
+/** Words and figures of the report's tables that stand on two lines. */
+const TORN_WORDS = `return [...document.querySelectorAll('.report th, .report td')].flatMap((cell) => {
+  const text = cell.firstChild
+  if (!text) return []
+  return [...text.data.matchAll(/[^\\s-]+/g)].filter(({ 0: word, index }) => {
+    const range = document.createRange()
+    range.setStart(text, index)
+    range.setEnd(text, index + word.length)
+    return word.length < 25 && range.getClientRects().length > 1
+  }).map(([word]) => word)
+})`
+
 test('the report shows what is chosen, and its files are those that the command line makes', async () => {
   const { driver } = journey
   await follow(driver, 'Report')
   await see(driver, 'Summary of findings')
   expect(await violations(driver)).toEqual([])
+  expect(await driver.executeScript(TORN_WORDS)).toEqual([])
   await click(driver, By.xpath('//label[contains(., "cross-examination")]/input'))
   await driver.wait(
     async () => !(await textOf(driver, '.report')).includes('Would the finding stand'),

@@ -4,6 +4,7 @@ import {
   formatApart,
   formatFull,
   formatFullPValue,
+  formatSure,
   formatNumber,
   formatPercent,
   formatPValue,
@@ -97,3 +98,12 @@ test('a unit stands behind a thin space, and a level is a percentage', () => {
   expect(formatPercent(0.001)).toBe('0.1\u202f%')
   expect(formatFull(-0.1)).toBe('−0.1')
 })
+
+test.each([
+  ['0.0017852935204119005', '0.00178529352'],
+  ['−1.713871527747048', '−1.713871528'],
+  ['9.99999999999e−7', '10e−7'],
+  ['2.5000000000123e−1000', '2.5e−1000'],
+  ['24', '24'],
+  ['< 1e-300', '< 1e-300'],
+])('%s to ten digits is %s', (full, sure) => expect(formatSure(full)).toBe(sure))

@@ -41,6 +41,17 @@ export function formatFull(value: number): string {
   return withTrueMinus(String(value))
 }
 
+/** Digits that every figure of the core is tested to be right in, whatever it is of. */
+const SURE_DIGITS = 10
+
+/** A figure of every digit, rounded to ten: as far as nobody who computes it another way will find another one. */
+export function formatSure(full: string): string {
+  // The exponent of a p-value may be beyond those of a double.
+  return full.replace(/(?<=^−?)[\d.]+(?=$|e)/, (digits) =>
+    String(Number(Number(digits).toPrecision(SURE_DIGITS))),
+  )
+}
+
 /** A whole number of things, in groups of three digits: 200,000. */
 export function formatCount(count: number): string {
   return String(count).replace(/\B(?=(\d{3})+$)/g, ',')
