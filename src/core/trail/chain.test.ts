@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { type ChainedEntry, chained, changeBetween, type TrailEntry, verifyChain } from './chain'
+import { type ChainedEntry, chained, changeBetween, changeOver, type TrailEntry, verifyChain } from './chain'
 
 const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex')
 
@@ -73,4 +73,27 @@ test('a stretch that is put in twice the same is told once', () => {
   const change = changeBetween({ text }, { text: `${text}ab` })
   expect(JSON.parse(change!.before)).toEqual({ text: { from: 1200, text: '' } })
   expect(JSON.parse(change!.after)).toEqual({ text: { from: 1200, text: 'ab' } })
+})
+
+const step = (before: object, after: object) => changeBetween({ ...before }, { ...after })!
+
+test('what was typed in steps comes to one change of each field', () => {
+  const steps = [
+    step({ quantity: '' }, { quantity: 'ma' }),
+    step({ quantity: 'ma' }, { quantity: 'mass' }),
+    step({ value: '3' }, { value: '3.5', unit: 'kg' }),
+  ]
+  expect(changeOver(steps)).toEqual({
+    before: '{"quantity":"","unit":null,"value":"3"}',
+    after: '{"quantity":"mass","unit":"kg","value":"3.5"}',
+  })
+})
+
+test('steps are not taken together where that would hide one', () => {
+  const there = step({ level: '0.05' }, { level: '0.1' })
+  const back = step({ level: '0.1' }, { level: '0.05' })
+  expect(changeOver([there])).toEqual({ before: '{"level":"0.05"}', after: '{"level":"0.1"}' })
+  expect(changeOver([there, back])).toBeUndefined()
+  const long = 'x'.repeat(2000)
+  expect(changeOver([step({ notes: long }, { notes: `${long}y` })])).toBeUndefined()
 })

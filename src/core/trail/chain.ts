@@ -112,6 +112,37 @@ function stretchOf(one: unknown, other: unknown): readonly [unknown, unknown] {
   while (start < shorter && one[start] === other[start]) start += 1
   let end = 0
   while (end < shorter - start && one.at(-1 - end) === other.at(-1 - end)) end += 1
-  const stretch = (text: string) => ({ from: start, text: text.slice(start, text.length - end) })
+  const stretch = (text: string): Stretch => ({ from: start, text: text.slice(start, text.length - end) })
   return [stretch(one), stretch(other)]
+}
+
+type Stretch = Readonly<{ from: number; text: string }>
+
+/** Whether a value of a change is a stretch of a long text. */
+export function isStretch(value: unknown): value is Stretch {
+  return typeof value === 'object' && value !== null && 'from' in value && 'text' in value
+}
+
+type Change = Pick<TrailEntry, 'before' | 'after'>
+
+/**
+ * What several changes come to: of each field what it was before the first of them and became by the last.
+ *
+ * @param changes - the first first
+ * @returns undefined where that would hide something: a value that was changed and changed back, or a long text of which only
+ *   stretches are known
+ */
+export function changeOver(changes: readonly Change[]): Change | undefined {
+  const was: Record<string, unknown> = {}
+  const is: Record<string, unknown> = {}
+  for (const { before, after } of changes) {
+    const [earlier, later] = [before, after].map((text) => JSON.parse(text || '{}') as Values)
+    for (const field of new Set([...Object.keys(earlier!), ...Object.keys(later!)])) {
+      if (isStretch(earlier![field]) || isStretch(later![field])) return undefined
+      if (!(field in was)) was[field] = earlier![field] ?? null
+      is[field] = later![field] ?? null
+    }
+  }
+  const isHidden = Object.keys(is).some((field) => canonicalJson(was[field]) === canonicalJson(is[field]))
+  return isHidden ? undefined : { before: canonicalJson(was), after: canonicalJson(is) }
 }

@@ -1,5 +1,5 @@
 import { TRAIL_ACTIONS } from '../trail/chain'
-import { ACTION_WORDS, changeLines, instantWords, verdictWords } from './trailWords'
+import { ACTION_WORDS, changeLines, instantWords, spanWords, verdictWords } from './trailWords'
 
 test('every action has words, and no two the same', () => {
   const words = TRAIL_ACTIONS.map((action) => ACTION_WORDS[action])
@@ -7,7 +7,10 @@ test('every action has words, and no two the same', () => {
 })
 
 test('an instant is told in UTC, to the second', () => {
-  expect(instantWords('2026-11-03T10:42:07.123Z')).toBe('2026-11-03 10:42:07 UTC')
+  const [first, last] = ['2026-11-03T10:42:07.123Z', '2026-11-03T10:43:12.000Z']
+  expect(instantWords(first)).toBe('2026-11-03 10:42:07 UTC')
+  expect(spanWords(first, last)).toBe('2026-11-03 10:42:07 to 10:43:12 UTC')
+  expect(spanWords(first, '2026-11-04T00:00:01.000Z')).toBe('2026-11-03 10:42:07 to 2026-11-04 00:00:01 UTC')
 })
 
 test('a verdict names the entry that does not fit', () => {

@@ -1,4 +1,4 @@
-import type { ChainVerdict, TrailAction, TrailEntry } from '../trail/chain'
+import { type ChainVerdict, isStretch, type TrailAction, type TrailEntry } from '../trail/chain'
 import { formatCount } from './figures'
 
 /** What was done, behind "who": "A. Officer set a reading aside". */
@@ -25,6 +25,13 @@ export const NOBODY_NAMED = 'Nobody named'
 /** An instant in UTC: "2026-11-03 10:42:07 UTC". */
 export function instantWords(at: string): string {
   return `${at.slice(0, 19).replace('T', ' ')} UTC`
+}
+
+/** The time from one instant to a later one: "2026-11-03 10:42:07 to 10:43:12 UTC". */
+export function spanWords(from: string, to: string): string {
+  const [start, end] = [instantWords(from), instantWords(to)]
+  const isOneDay = start.slice(0, 10) === end.slice(0, 10)
+  return `${start.replace(' UTC', '')} to ${isOneDay ? end.slice(11) : end}`
 }
 
 const BREAKS: Readonly<Record<Extract<ChainVerdict, { holds: false }>['why'], string>> = {
@@ -71,8 +78,4 @@ function shown(value: unknown): string {
   if (typeof value === 'string') return value
   if (isStretch(value)) return `… ${value.text} …`
   return JSON.stringify(value)
-}
-
-function isStretch(value: unknown): value is Readonly<{ from: number; text: string }> {
-  return typeof value === 'object' && value !== null && 'from' in value && 'text' in value
 }

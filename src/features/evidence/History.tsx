@@ -4,10 +4,14 @@ import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { ChainedEntry } from '@/core/trail/chain'
 import { ACTION_WORDS, instantWords, NOBODY_NAMED } from '@/core/wording/trailWords'
+import { runsOf } from '@/ui/oneGo'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { fetchOutcome } from '@/ui/saving/fetchOutcome'
 
-export type TrailLine = Pick<ChainedEntry, 'id' | 'at' | 'who' | 'action' | 'detail'>
+export type TrailLine = Pick<
+  ChainedEntry,
+  'id' | 'number' | 'at' | 'who' | 'action' | 'claimId' | 'sampleId' | 'detail'
+>
 
 /** What was done with the sample, by whom and when. */
 export function History({ trail: first }: Readonly<{ trail: readonly TrailLine[] }>) {
@@ -15,14 +19,19 @@ export function History({ trail: first }: Readonly<{ trail: readonly TrailLine[]
   if (trail.length === 0) return <Box color="quiet">Nothing yet.</Box>
   return (
     <ol aria-label="What was done with the sample">
-      {trail.map(({ id, at, who, action, detail }) => (
-        <li key={id}>
-          {instantWords(at)}: {who || NOBODY_NAMED} {ACTION_WORDS[action]}. {detail}
-        </li>
-      ))}
+      {runsOf(trail).map((run) => {
+        const { id, at, who, action, detail } = run[0]!
+        return (
+          <li key={id}>
+            {instantWords(at)}: {who || NOBODY_NAMED} {ACTION_WORDS[action]}
+            {run.length > 1 && `, stored in ${run.length} steps`}. {detail}
+          </li>
+        )
+      })}
     </ol>
   )
 }
+
 /** The trail as it is stored, read again once something was set aside or brought back. */
 function useTrail(first: readonly TrailLine[]): readonly TrailLine[] {
   const { id, draft, saving } = useSample()

@@ -1,17 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react'
-import type { ChainedEntry, ChainVerdict } from '@/core/trail/chain'
+import type { ReactNode } from 'react'
+import { type ChainedEntry, type ChainVerdict, changeOver } from '@/core/trail/chain'
 import { formatCount } from '@/core/wording/figures'
 import {
   ACTION_WORDS,
   changeLines,
   instantWords,
   NOBODY_NAMED,
+  spanWords,
   verdictWords,
 } from '@/core/wording/trailWords'
+import { runsOf } from '@/ui/oneGo'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
 import { TrailChooser } from './TrailChooser'
 import { type TrailChoice, trailQuery } from './trailView'
+
+type Change = Pick<ChainedEntry, 'before' | 'after'>
 
 /** Longer ones are cut on the page; the case file has them whole. */
 const LONGEST_SHOWN = 400
@@ -54,13 +59,14 @@ export function TrailView({
         found={total === 1 ? '1 entry' : `${formatCount(total)} entries`}
       />
       <Box as="ol" aria-label="Trail" marginTop="10px" borderBottom="1px solid" borderColor="rule">
-        {entries.map((entry) => (
-          <Entry
-            key={entry.id}
-            entry={entry}
-            subject={subjects[entry.claimId ?? entry.sampleId ?? ''] ?? ''}
-          />
-        ))}
+        {runsOf(entries).flatMap((run) => {
+          const { claimId, sampleId } = run[0]!
+          const subject = subjects[claimId ?? sampleId ?? ''] ?? ''
+          const change = changeOver(run.toReversed())
+          return run.length > 1 && change
+            ? [<Run key={run[0]!.id} run={run} change={change} subject={subject} />]
+            : run.map((entry) => <Entry key={entry.id} entry={entry} subject={subject} />)
+        })}
       </Box>
       {pages > 1 && (
         <Flex as="nav" aria-label="Pages of the trail" gap="18px" marginTop="14px">
@@ -90,13 +96,48 @@ export function TrailView({
 }
 
 function Entry({ entry, subject }: Readonly<{ entry: ChainedEntry; subject: string }>) {
-  const { number, at, who, action, detail } = entry
-  const lines = changeLines(entry)
+  return (
+    <Numbered number={String(entry.number)}>
+      <Said entry={entry} when={instantWords(entry.at)} subject={subject} />
+      <Changes change={entry} />
+    </Numbered>
+  )
+}
+
+/** What was typed in one go, as one change; each step of it when it is asked for. */
+function Run({
+  run,
+  change,
+  subject,
+}: Readonly<{ run: readonly ChainedEntry[]; change: Change; subject: string }>) {
+  const [last, first] = [run[0]!, run.at(-1)!]
+  return (
+    <Numbered number={`${first.number} to ${last.number}`}>
+      <Said entry={last} when={spanWords(first.at, last.at)} subject={subject} />
+      <Changes change={change} />
+      <Box as="details" marginTop="4px">
+        <Box as="summary" cursor="pointer" color="brass">
+          stored in {run.length} steps
+        </Box>
+        <Box as="ol">
+          {run.map((entry) => (
+            <Numbered key={entry.id} number={String(entry.number)}>
+              <Box color="quiet">{instantWords(entry.at)}</Box>
+              <Changes change={entry} />
+            </Numbered>
+          ))}
+        </Box>
+      </Box>
+    </Numbered>
+  )
+}
+
+function Numbered({ number, children }: Readonly<{ number: string; children: ReactNode }>) {
   return (
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns="52px 1fr"
+      gridTemplateColumns="84px 1fr"
       paddingBlock="10px"
       borderTop="1px solid"
       borderColor="rule"
@@ -104,28 +145,43 @@ function Entry({ entry, subject }: Readonly<{ entry: ChainedEntry; subject: stri
       <Box fontFamily="mono" color="quiet">
         {number}
       </Box>
-      <Box minWidth="0">
-        <Box>
-          <strong>{who || NOBODY_NAMED}</strong> {ACTION_WORDS[action]}.{' '}
-          <Box as="span" color="quiet">
-            {instantWords(at)}
-          </Box>
+      <Box minWidth="0">{children}</Box>
+    </Box>
+  )
+}
+
+function Said({
+  entry: { who, action, detail },
+  when,
+  subject,
+}: Readonly<{ entry: ChainedEntry; when: string; subject: string }>) {
+  return (
+    <>
+      <Box>
+        <strong>{who || NOBODY_NAMED}</strong> {ACTION_WORDS[action]}.{' '}
+        <Box as="span" color="quiet">
+          {when}
         </Box>
-        {(detail || subject) && (
-          <Box color="quiet" wordBreak="break-word">
-            {detail || subject}
-          </Box>
-        )}
-        {lines.length > 0 && (
-          <Box as="ul" marginTop="4px" fontSize="13px" wordBreak="break-word">
-            {lines.map(({ field, before, after }) => (
-              <li key={field}>
-                {field}: <Value text={before} /> → <Value text={after} />
-              </li>
-            ))}
-          </Box>
-        )}
       </Box>
+      {(detail || subject) && (
+        <Box color="quiet" wordBreak="break-word">
+          {detail || subject}
+        </Box>
+      )}
+    </>
+  )
+}
+
+function Changes({ change }: Readonly<{ change: Change }>) {
+  const lines = changeLines(change)
+  if (lines.length === 0) return null
+  return (
+    <Box as="ul" marginTop="4px" fontSize="13px" wordBreak="break-word">
+      {lines.map(({ field, before, after }) => (
+        <li key={field}>
+          {field}: <Value text={before} /> → <Value text={after} />
+        </li>
+      ))}
     </Box>
   )
 }
