@@ -13,6 +13,7 @@ import {
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
+import { shareRoom } from './columnWidths'
 import { type Block, captionOf, type Part, type Report } from './document'
 import { balance, colourOf } from './drawing/balance'
 import { type Drawing, INK, QUIET, RULE } from './drawing/drawing'
@@ -32,8 +33,12 @@ const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
 /** Between the margins of an A4 page, in twentieths of a point. */
 const TEXT_WIDTH = 9026
-/** Letters that a column is made for; a word takes more room than the same letters of a text that may be broken. */
-const [LONGEST_TEXT, LONGEST_WORD, WORD_ROOM] = [46, 20, 1.3]
+/** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */
+const LETTER = 125
+/** Behind the text of each cell. */
+const CELL_GAP = 120
+/** Letters of a word, and of a figure, that a column is made wide enough for. */
+const [LONGEST_WORD, LONGEST_FIGURE] = [24, 20]
 const BULLETS = 'bullets'
 const hex = (colour: string) => colour.slice(1)
 
@@ -157,13 +162,13 @@ function tableOf(
   rows: readonly (readonly string[])[],
   numbers: readonly boolean[],
 ): Table {
-  const widths = columnWidths(heads ? [heads, ...rows] : rows)
+  const widths = columnWidths(heads ? [heads, ...rows] : rows, numbers)
   const line = { style: 'single', size: 4, color: hex(RULE) } as const
   const none = { style: 'none', size: 0, color: 'auto' } as const
   const cell = (text: string, at: number, look: Look) =>
     new TableCell({
       width: { size: widths[at]!, type: WidthType.DXA },
-      margins: { top: 40, bottom: 40, left: 0, right: 120 },
+      margins: { top: 40, bottom: 40, left: 0, right: CELL_GAP },
       children: [
         new Paragraph({
           alignment: numbers[at] ? AlignmentType.RIGHT : AlignmentType.LEFT,
@@ -194,18 +199,19 @@ function tableOf(
   })
 }
 
-/** In twentieths of a point: each column in proportion to its longest text, within limits, and no word broken if it can be helped. */
-function columnWidths(rows: readonly (readonly string[])[]): number[] {
-  const most = (lengths: readonly number[]) => lengths.reduce((longest, one) => Math.max(longest, one), 0)
-  const lengths = rows[0]!.map((_, at) => {
+/** In twentieths of a point; no word is torn, and no figure from its sign or its unit, if it can be helped. */
+function columnWidths(rows: readonly (readonly string[])[], numbers: readonly boolean[]): number[] {
+  const wishes = rows[0]!.map((_, at) => {
     const texts = rows.map((row) => row[at]!)
-    const text = most(texts.map(({ length }) => length))
-    const word = most(texts.flatMap((one) => one.split(' ').map(({ length }) => length)))
-    return Math.max(WORD_ROOM * Math.min(word, LONGEST_WORD) + 2, Math.min(text, LONGEST_TEXT))
+    const most = longest(texts)
+    const word = longest(texts.flatMap((text) => text.split(' ')))
+    const unbroken = numbers[at] && most <= LONGEST_FIGURE ? most : Math.min(word, LONGEST_WORD)
+    return { least: unbroken * LETTER + CELL_GAP, most: most * LETTER + CELL_GAP }
   })
-  const all = lengths.reduce((sum, length) => sum + length, 0)
-  return lengths.map((length) => Math.floor((length * TEXT_WIDTH) / all))
+  return shareRoom(wishes, TEXT_WIDTH, numbers.at(-1) ? 0 : wishes.length - 1).map(Math.floor)
 }
+
+const longest = (texts: readonly string[]) => texts.reduce((most, { length }) => Math.max(most, length), 0)
 
 async function image(
   drawing: Drawing,

@@ -1,3 +1,4 @@
+import { shareRoom } from '../columnWidths'
 import { RULE } from '../drawing/drawing'
 import { CONTENT_WIDTH, type Line, type Look, type Page } from './page'
 
@@ -108,33 +109,20 @@ function rule(page: Page): void {
   })
 }
 
-/**
- * Every column gets the width of its widest word; what is left goes to those whose text is longer, in proportion. Where even the
- * words do not fit, all columns shrink alike and words are broken.
- */
 function columnWidths(page: Page, rows: readonly (readonly TableCell[])[]): readonly number[] {
-  const count = rows[0]!.length
-  const room = CONTENT_WIDTH - GAP * (count - 1)
-  const least = new Array<number>(count).fill(0)
-  const most = new Array<number>(count).fill(0)
-  for (const row of rows) {
-    for (const [at, { text, look, toTheRight }] of row.entries()) {
+  const columns = rows[0]!.map((_, at) => rows.map((row) => row[at]!))
+  const room = CONTENT_WIDTH - GAP * (columns.length - 1)
+  const wishes = columns.map((cells) => {
+    const wish = { least: 0, most: 0 }
+    for (const { text, look, toTheRight } of cells) {
       const [word, whole] = page.widths(text, look)
       // A figure is not torn from its sign or its unit.
       const unbroken = toTheRight && whole < LONGEST_FIGURE ? whole : word
-      least[at] = Math.max(least[at]!, Math.min(unbroken, room / 2))
-      most[at] = Math.max(most[at]!, whole)
+      wish.least = Math.max(wish.least, Math.min(unbroken, room / 2))
+      wish.most = Math.max(wish.most, whole)
     }
-  }
-  const sum = (list: readonly number[]) => list.reduce((total, one) => total + one, 0)
-  if (sum(most) <= room) {
-    // One column takes what is left over, so that every rule has the same length and figures stay close to each other.
-    const spare = room - sum(most)
-    const takes = rows[0]!.at(-1)!.toTheRight ? 0 : count - 1
-    return most.map((width, at) => width + (at === takes ? spare : 0))
-  }
-  if (sum(least) > room) return least.map((width) => (width * room) / sum(least))
-  const wishes = most.map((width, at) => width - least[at]!)
-  const spare = room - sum(least)
-  return least.map((width, at) => width + (spare * wishes[at]!) / sum(wishes))
+    return wish
+  })
+  // Figures stay close to each other.
+  return shareRoom(wishes, room, rows[0]!.at(-1)!.toTheRight ? 0 : columns.length - 1)
 }

@@ -1,0 +1,37 @@
+import fc from 'fast-check'
+import { shareRoom } from './columnWidths'
+
+test('what nobody asks for goes to one column', () => {
+  const wishes = [
+    { least: 10, most: 20 },
+    { least: 5, most: 30 },
+  ]
+  expect(shareRoom(wishes, 100, 1)).toEqual([20, 80])
+  expect(shareRoom(wishes, 100, 0)).toEqual([70, 30])
+})
+
+test('what is left over the words goes to those whose text is longer', () => {
+  const wishes = [
+    { least: 20, most: 20 },
+    { least: 20, most: 100 },
+    { least: 20, most: 40 },
+  ]
+  expect(shareRoom(wishes, 110, 0)).toEqual([20, 60, 30])
+})
+
+test('the room is filled and no word broken, unless the words alone do not fit', () => {
+  const width = fc.double({ min: 1, max: 200, noNaN: true })
+  const wish = fc.tuple(width, width).map(([one, other]) => ({
+    least: Math.min(one, other),
+    most: Math.max(one, other),
+  }))
+  fc.assert(
+    fc.property(fc.array(wish, { minLength: 1, maxLength: 8 }), (wishes) => {
+      const widths = shareRoom(wishes, 500, 0)
+      expect(widths.reduce((sum, one) => sum + one, 0)).toBeCloseTo(500, 6)
+      const words = wishes.reduce((sum, { least }) => sum + least, 0)
+      if (words <= 500)
+        for (const [at, { least }] of wishes.entries()) expect(widths[at]).toBeGreaterThan(least - 1e-9)
+    }),
+  )
+})
