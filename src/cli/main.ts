@@ -107,10 +107,10 @@ function printVerdict({ holds, words }: Verdict): number {
   return holds ? 0 : 1
 }
 
-function printReport(written: Outcome<string>): number {
-  if (written.ok) return print(written.value)
-  process.stderr.write(`${written.problem.message}\n`)
-  return 1
+function printReport(written: Outcome<Readonly<{ output: string; lacking: string }>>): number {
+  const note = written.ok ? written.value.lacking : written.problem.message
+  if (note) process.stderr.write(`${note}\n`)
+  return written.ok ? print(written.value.output) : 1
 }
 
 function print(text: string): number {

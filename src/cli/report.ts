@@ -4,7 +4,8 @@ import { fileURLToPath } from 'node:url'
 import { readCaseFile } from '@/casefile/read'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/core/report/options'
-import { reportFile } from '@/report/files'
+import { lackingInPdf, reportFile } from '@/report/files'
+import { reportOf } from '@/report/report'
 
 /** What was stated on the command line, as texts. */
 export type ReportStated = Readonly<{
@@ -22,9 +23,12 @@ const LANGUAGES: Readonly<Record<string, string>> = { '1,234.5': 'point', '1 234
 /**
  * Writes the report of a case file: the same that the application gives.
  *
- * @returns where it was written
+ * @returns where it was written, and what it lacks, in words
  */
-export async function writeReport(file: string, stated: ReportStated): Promise<Outcome<string>> {
+export async function writeReport(
+  file: string,
+  stated: ReportStated,
+): Promise<Outcome<Readonly<{ output: string; lacking: string }>>> {
   const format = formatOf(stated)
   if (!format.ok) return format
   const { parts, decimals, numbers } = stated
@@ -37,11 +41,9 @@ export async function writeReport(file: string, stated: ReportStated): Promise<O
   const read = await readCaseFile(await readFile(file))
   if (!read.ok) return read
   const output = stated.output ?? `${file.replace(/\.zip$/i, '')}.${format.value}`
-  await writeFile(
-    output,
-    await reportFile(read.value.content, options.data, { format: format.value, root: ROOT }),
-  )
-  return success(output)
+  const report = await reportOf(read.value.content, options.data)
+  await writeFile(output, await reportFile(report, { format: format.value, root: ROOT }))
+  return success({ output, lacking: format.value === 'pdf' ? await lackingInPdf(report, ROOT) : '' })
 }
 
 /** Stated, or that of the file that is written, or PDF. */

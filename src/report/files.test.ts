@@ -6,7 +6,8 @@ import { unzipSync } from 'fflate'
 import { SaxesParser } from 'saxes'
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { type ReportFormat, USUAL_OPTIONS } from '@/core/report/options'
-import { reportFile } from './files'
+import { lackingInPdf, reportFile } from './files'
+import { reportOf } from './report'
 import { trueTypeOf } from './woff'
 
 const ROOT = process.cwd()
@@ -16,7 +17,7 @@ const content = exampleCase([SACKS, DELIVERIES, UNFINISHED], 'Säcke ≥ 15 kg, 
 
 async function made(format: ReportFormat, options = USUAL_OPTIONS, of = content): Promise<string> {
   const file = path.join(folder, `report-${Math.random().toString(36).slice(2)}.${format}`)
-  writeFileSync(file, await reportFile(of, options, { format, root: ROOT }))
+  writeFileSync(file, await reportFile(await reportOf(of, options), { format, root: ROOT }))
   return file
 }
 const poppler = (program: string, ...args: readonly string[]) =>
@@ -81,8 +82,14 @@ test('a text that no page has room for goes over as many as it takes', async () 
 })
 
 test('letters that no font has are marked, and the report is made', async () => {
-  const file = await made('pdf', USUAL_OPTIONS, exampleCase([SACKS], 'Sacks \u{1F9F1} \u6797'))
+  const foreign = exampleCase([SACKS], 'Sacks \u{1F9F1} \u6797')
+  const file = await made('pdf', USUAL_OPTIONS, foreign)
   expect(poppler('pdftotext', file, '-')).toContain('Sacks \ufffd \ufffd')
+  expect(await lackingInPdf(await reportOf(foreign, USUAL_OPTIONS), ROOT)).toMatch(
+    /^The PDF has no letters for \u{1F9F1} \u6797: each stands in it as/u,
+  )
+  const ours = exampleCase([SACKS], 'Sacks, säcke, мешки, σάκοι, ≥ ½ ±')
+  expect(await lackingInPdf(await reportOf(ours, USUAL_OPTIONS), ROOT)).toBe('')
 })
 
 describe('DOCX', () => {

@@ -1,12 +1,13 @@
-import type { CaseContent } from '@/casefile/content'
 import { docxOf } from './docx'
+import type { Report } from './document'
 import { printFonts, reportCss, webFonts } from './fonts'
 import { htmlFile } from './html'
 import { markdownOf } from './markdown'
-import type { ReportFormat, ReportOptions } from '@/core/report/options'
+import type { ReportFormat } from '@/core/report/options'
 import { openFonts, pdfOf } from './pdf/pdf'
 import { rasteriser } from './rasterise'
-import { reportOf } from './report'
+
+const MOST_NAMED = 20
 
 export const MEDIA_TYPES: Readonly<Record<ReportFormat, string>> = {
   pdf: 'application/pdf',
@@ -20,17 +21,23 @@ export async function prepareReports(root: string): Promise<void> {
   openFonts(await printFonts(root))
 }
 
+/** What is missing from the PDF of a report, in words; empty where nothing is. */
+export async function lackingInPdf(report: Report, root: string): Promise<string> {
+  const letters = openFonts(await printFonts(root)).lacking(markdownOf(report))
+  return letters.length === 0
+    ? ''
+    : `The PDF has no letters for ${letters.slice(0, MOST_NAMED).join(' ')}${letters.length > MOST_NAMED ? ' and others' : ''}: each stands in it as \ufffd. DOCX, HTML and Markdown have them.`
+}
+
 /**
- * The report of a case as a file: the same bytes wherever it is made.
+ * A report as a file: the same bytes wherever it is made.
  *
  * @param root - the folder that node_modules is in, with the fonts
  */
 export async function reportFile(
-  content: CaseContent,
-  options: ReportOptions,
+  report: Report,
   { format, root }: Readonly<{ format: ReportFormat; root: string }>,
 ): Promise<Uint8Array> {
-  const report = await reportOf(content, options)
   switch (format) {
     case 'pdf':
       return pdfOf(report, await printFonts(root))

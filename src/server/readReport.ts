@@ -1,7 +1,7 @@
 import 'server-only'
 import { FORMATS, optionsIn, type ReportFormat, type ReportOptions } from '@/core/report/options'
 import { failure, type Outcome, success } from '@/core/outcome'
-import { MEDIA_TYPES, reportFile } from '@/report/files'
+import { lackingInPdf, MEDIA_TYPES, reportFile } from '@/report/files'
 import { reportCss } from '@/report/fonts'
 import { partHtml } from '@/report/html'
 import { partMarkdown } from '@/report/markdown'
@@ -14,6 +14,8 @@ import { readContent } from './readContent'
 /** A report as it is shown: each of its parts as HTML, and as the text that a copy of it gives. */
 export type ShownReport = Readonly<{
   ownCase: CaseWithClaims
+  /** What its PDF lacks, in words. */
+  lacking: string
   /** How it looks, for a picture of a part. */
   css: string
   parts: readonly Readonly<{ id: string; title: string; level: number; html: string; text: string }>[]
@@ -24,11 +26,12 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
   const content = await readContent(db, caseId)
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
-  const { parts } = await reportOf(content, options)
+  const report = await reportOf(content, options)
   return {
     ownCase,
+    lacking: await lackingInPdf(report, process.cwd()),
     css: await reportCss(process.cwd()),
-    parts: parts.map((part) => ({
+    parts: report.parts.map((part) => ({
       id: part.id,
       title: part.title,
       level: part.level,
@@ -47,7 +50,8 @@ export async function makeReport(
   const content = await readContent(await database(), caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
-  const bytes = await reportFile(content, options, { format, root: process.cwd() })
+  const report = await reportOf(content, options)
+  const bytes = await reportFile(report, { format, root: process.cwd() })
   const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
   return success({ name, type: MEDIA_TYPES[format], bytes })
 }

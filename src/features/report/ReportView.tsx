@@ -14,15 +14,23 @@ export function ReportView({
   options,
   parts,
   css,
+  lacking,
 }: Readonly<{
   caseId: string
   options: ReportOptions
   parts: readonly ShownPart[]
   css: string
+  /** What its PDF lacks, in words. */
+  lacking: string
 }>) {
   return (
     <Box as="main" maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
       <ReportChooser caseId={caseId} options={options} />
+      {lacking && (
+        <Box role="status" color="finding.contradicted" marginTop="8px" _print={{ display: 'none' }}>
+          {lacking}
+        </Box>
+      )}
       <Box
         className="report"
         marginTop="18px !important"

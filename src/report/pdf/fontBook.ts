@@ -34,6 +34,12 @@ export class FontBook {
     return [...this.faces.values()].flat()
   }
 
+  /** The letters of a text that no font has, each once. */
+  lacking(text: string): readonly string[] {
+    const letters = [...new Set(text.replace(UNSEEN, ''))]
+    return letters.filter((letter) => /\S/u.test(letter) && !this.fontFor(letter, 'sans'))
+  }
+
   word(text: string, face: Face): Word {
     const key = `${face} ${text}`
     const known = this.words.get(key)

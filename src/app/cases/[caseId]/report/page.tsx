@@ -17,16 +17,17 @@ export default async function ReportPage({ params, searchParams }: Props) {
   const options = optionsOf(await searchParams)
   const found = await readReport(caseId, options)
   if (!found) notFound()
+  const { ownCase, ...report } = found
   return (
     <>
       <PageHeader
         crumbs={[
           { text: 'Docket', href: '/' },
-          { text: caseTitle(found.ownCase), href: `/cases/${caseId}` },
+          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
           { text: 'Report' },
         ]}
       />
-      <ReportView caseId={caseId} options={options} parts={found.parts} css={found.css} />
+      <ReportView {...report} caseId={caseId} options={options} />
     </>
   )
 }
