@@ -1,6 +1,6 @@
 import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
-import { standingWords } from '@/core/wording/crossWords'
+import { standingWords, turnsAt } from '@/core/wording/crossWords'
 import { formatCount, formatPercent, formatPValue } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import type { Formats } from '@/core/wording/formats'
@@ -13,7 +13,7 @@ type Checked = NonNullable<ClaimStudy['checked']>
 /** Would the finding stand if something were otherwise? What turns it comes first. */
 export function crossBlocks(
   { formats }: ClaimStudy,
-  { answers, result }: Checked,
+  { answers, result, document }: Checked,
   write: Writer,
 ): readonly Block[] {
   if (!answers) {
@@ -27,20 +27,21 @@ export function crossBlocks(
       is: 'table',
       label: 'Cross-examination',
       heads: ['Would the finding stand if …', 'Finding', 'p-value', 'Interval'],
-      rows: inOrder(answers).map((answer) => rowOf(answer, formats, level).map(write)),
+      rows: inOrder(answers).map((answer) =>
+        rowOf(answer, { formats, level, claimed: document.claim.value }).map(write),
+      ),
       numbers: [false, false, true, true],
     },
   ]
 }
 
-function rowOf(answer: Examined, { inUnit }: Formats, level: number | undefined): readonly string[] {
+function rowOf(
+  answer: Examined,
+  { formats, level, claimed }: Readonly<{ formats: Formats; level: number | undefined; claimed: number }>,
+): readonly string[] {
+  const { inUnit } = formats
   const { words, note, figure, outcome, stands, interval, pValue, logPValue, significanceLevel } = answer
-  const found =
-    figure === undefined
-      ? ''
-      : figure.kind === 'claimed-value'
-        ? `: it turns at ${inUnit(figure.value)}`
-        : `: ${formatCount(figure.value)} units`
+  const found = figure === undefined ? '' : `: ${figureWords(figure, claimed, inUnit)}`
   const ends = [interval?.lower, interval?.upper].filter((end) => end !== undefined).map(inUnit)
   const at = interval && interval.level !== level ? ` at ${formatPercent(interval.level)}` : ''
   return [
@@ -49,4 +50,14 @@ function rowOf(answer: Examined, { inUnit }: Formats, level: number | undefined)
     pValue === undefined && logPValue === undefined ? '' : formatPValue(pValue, significanceLevel ?? 1),
     `${ends.join(' to ')}${at}`,
   ]
+}
+
+function figureWords(
+  { kind, value }: NonNullable<Examined['figure']>,
+  claimed: number,
+  show: (value: number) => string,
+): string {
+  if (kind === 'sample-size') return `it takes ${formatCount(value)} units`
+  const { words, shown } = turnsAt(value, claimed, show)
+  return `${words} ${shown}`
 }

@@ -49,15 +49,20 @@ const paragraph = (text: string): string =>
     .split(/\r\n|\r|\n/)
     .map(inline)
     .join('\\\n')}\n`
-const cell = (text: string): string => inline(text).replaceAll('|', '\\|')
+const cell = (text: string): string =>
+  text
+    .split(/\s*[\r\n]+\s*/)
+    .map(inline)
+    .join('<br>')
+    .replaceAll('|', '\\|')
 
-/** A text in which no character means anything to Markdown or HTML, on one line. */
+/** A text in which no character means anything to Markdown or HTML, on one line; what means nothing there stays as it is. */
 function inline(text: string): string {
   return text
     .replace(/\s*[\r\n]+\s*/g, ' ')
     .replace(/[\\`*_[\]#~$]/g, '\\$&')
-    .replace(/&/g, '&amp;')
-    .replace(/</g, '&lt;')
-    .replace(/^[-+>]/, '\\$&')
-    .replace(/^(\d+)([.)])/, '$1\\$2')
+    .replace(/&(?=#?\w+;)/g, '&amp;')
+    .replace(/<(?=[a-z/!?])/gi, '&lt;')
+    .replace(/^(?:>|[-+=](?![\p{L}\d]))/u, '\\$&')
+    .replace(/^(\d+)([.)])(?=\s|$)/, '$1\\$2')
 }

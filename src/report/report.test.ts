@@ -1,6 +1,7 @@
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { PARTS, USUAL_OPTIONS } from '@/core/report/options'
 import { check } from '@/core/check/check'
+import { formatSure } from '@/core/wording/figures'
 import { partHtml } from './html'
 import { markdownOf } from './markdown'
 import { reportOf } from './report'
@@ -17,7 +18,7 @@ test('a report says everything that a finding rests on', async () => {
   if (!result.ok) throw new Error(result.error.message)
   for (const words of [
     '# WH-099 Pellet sacks',
-    'Somebody &amp; Sons',
+    'Somebody & Sons',
     '“15 kg net, since 1.1.2026” It stands in: label.',
     '| Null hypothesis H₀ | μ ≥ 15',
     'left-tailed',
@@ -33,7 +34,7 @@ test('a report says everything that a finding rests on', async () => {
     'Weighed twice.\\\nThe scale was warm.',
     'Student (1908)',
     'This finding is not signed.',
-    String(result.test.pValue),
+    formatSure(String(result.test.pValue)),
     content.head.hash,
   ])
     expect(text).toContain(words)

@@ -1,7 +1,7 @@
 import type { ContentSample } from '@/casefile/content'
 import { SOURCE_WORDS } from '@/core/wording/conditionWords'
 import { PROVENANCE_FIELDS } from '@/core/wording/provenanceWords'
-import { formatCount, formatFull, withUnit } from '@/core/wording/figures'
+import { formatCount, formatReading, withUnit } from '@/core/wording/figures'
 import { wordsOf } from '@/intake/rowCondition'
 import { columnFor } from '@/intake/takenFrom'
 import type { Block } from './document'
@@ -98,7 +98,7 @@ function setAsideOf(
   const unit = claim.draft.unit || undefined
   const shown = (row: number) => {
     const value = valueAt.get(row)
-    return value === undefined ? '' : withUnit(formatFull(value), unit)
+    return value === undefined ? '' : withUnit(formatReading(value), unit)
   }
   const listed = draft.setAside.slice(0, MOST_LISTED)
   const more = draft.setAside.length - listed.length

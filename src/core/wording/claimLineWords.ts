@@ -1,7 +1,7 @@
 import type { CheckResult, IntervalFigures } from '../check/result'
 import { PARAMETER_NOUNS } from './claimWords'
 import { type Display, scaled, shownInFull, shownNumber, shownValue } from './display'
-import { formatLimit, formatPercent, withUnit } from './figures'
+import { formatCount, formatLimit, formatPercent, formatReading, withUnit } from './figures'
 
 /** An interval with its level: "95 % interval 14.884 to 14.974". */
 export function intervalWords({ level, lower, upper }: IntervalFigures, display: Display): string {
@@ -38,10 +38,11 @@ export function claimLineWords(
 
 function readingsWords(values: readonly number[], display: Display): string {
   if (values.length === 0) return ''
+  const reading = (value: number) => withUnit(formatReading(scaled(value, display)), display.unit)
   let [least, most] = [Infinity, -Infinity]
   for (const value of values) {
     least = Math.min(least, value)
     most = Math.max(most, value)
   }
-  return `${values.length} readings from ${shownInFull(least, display)} to ${shownInFull(most, display)}. `
+  return `${formatCount(values.length)} readings from ${reading(least)} to ${reading(most)}. `
 }

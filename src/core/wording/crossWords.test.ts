@@ -1,4 +1,4 @@
-import { crossWords, standingWords } from './crossWords'
+import { crossWords, standingWords, turnsAt } from './crossWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const claim = { unit: 'kg' }
@@ -46,4 +46,11 @@ test('equal readings are named together', () => {
   const reading = { index: 4, value: 14.9, of: undefined, claim }
   expect(plain(crossWords.reading({ ...reading, count: 1 }))).toBe('no. 5 (14.9 kg)')
   expect(plain(crossWords.reading({ ...reading, count: 12 }))).toBe('any of the 12 at 14.9 kg')
+})
+
+test('a finding turns at a value, or at a side of the claimed one that decimals do not tell from it', () => {
+  const show = (value: number) => value.toFixed(2)
+  expect(turnsAt(14.967, 15, show)).toEqual({ words: 'it turns at', shown: '14.97' })
+  expect(turnsAt(14.9999, 15, show)).toEqual({ words: 'it turns just below', shown: '15.00' })
+  expect(turnsAt(15.0001, 15, show)).toEqual({ words: 'it turns just above', shown: '15.00' })
 })

@@ -1,7 +1,7 @@
 import type { Burden, Claim } from '../claim/claim'
 import { type Examined, standing } from '../crossexamination/question'
 import type { Method } from '../inference/procedure'
-import { formatCount, formatFull, formatPercent, withUnit } from './figures'
+import { formatCount, formatFull, formatPercent, formatReading, withUnit } from './figures'
 import { METHOD_NAMES } from './methodWords'
 
 type Reading = Readonly<{
@@ -18,7 +18,7 @@ const MOST_NAMED = 4
 const sourceWords = (of: Reading['of']) => (of ? ` of the ${of} source` : '')
 
 function readingWords({ index, value, of, claim }: Reading): string {
-  return `no. ${index + 1}${sourceWords(of)} (${withUnit(formatFull(value), claim.unit)})`
+  return `no. ${index + 1}${sourceWords(of)} (${withUnit(formatReading(value), claim.unit)})`
 }
 
 function listed(names: readonly string[], count: number): string {
@@ -57,8 +57,7 @@ export const crossWords = {
     isCorrected ? 'the count were corrected for continuity' : 'the count were not corrected for continuity',
   median: () => 'the claim were held of the median (signed-rank test)',
   turning: () => 'the claimed value were another one',
-  moreUnits: (power: number) =>
-    `more units had been sampled, to find a gap like this with a power of ${formatPercent(power)}`,
+  gapFound: (power: number) => `a gap like this were to be found with a power of ${formatPercent(power)}`,
 
   noGap: () => 'The sample shows no gap on the side that the test looks at.',
   plannedBy: (method: Method) => `Planned for the ${METHOD_NAMES[method]}.`,
@@ -66,7 +65,7 @@ export const crossWords = {
   reading: ({ count, ...reading }: Reading & Readonly<{ count: number }>) =>
     count === 1
       ? readingWords(reading)
-      : `any of the ${formatCount(count)} at ${withUnit(formatFull(reading.value), reading.claim.unit)}${sourceWords(reading.of)}`,
+      : `any of the ${formatCount(count)} at ${withUnit(formatReading(reading.value), reading.claim.unit)}${sourceWords(reading.of)}`,
   oneCounted: (which: 'with' | 'without') =>
     which === 'with' ? 'any unit that counts' : 'any unit that does not count',
   readingsNeeded: () => 'This needs the readings themselves.',
@@ -83,6 +82,17 @@ export const crossWords = {
   turningNotSought: () => 'This is not looked for by resampling.',
   neverTurns: () => 'It turns at no claimed value.',
 } as const
+
+/** Where a finding turns, in its own unit; a place too near to the claimed value to be told from it is named by its side. */
+export function turnsAt(
+  value: number,
+  claimed: number,
+  show: (value: number) => string,
+): Readonly<{ words: string; shown: string }> {
+  const shown = show(value)
+  if (shown !== show(claimed)) return { words: 'it turns at', shown }
+  return { words: `it turns just ${value < claimed ? 'below' : 'above'}`, shown }
+}
 
 /** How a finding fared: "Stands in 11 of 12. It turns if …". */
 export function standingWords(answers: readonly Pick<Examined, 'stands' | 'words'>[]): string {

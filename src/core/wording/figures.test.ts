@@ -4,6 +4,7 @@ import {
   formatApart,
   formatFull,
   formatFullPValue,
+  formatReading,
   formatSure,
   formatNumber,
   formatPercent,
@@ -107,3 +108,11 @@ test.each([
   ['24', '24'],
   ['< 1e-300', '< 1e-300'],
 ])('%s to ten digits is %s', (full, sure) => expect(formatSure(full)).toBe(sure))
+
+test.each([
+  [14.52, '14.52'],
+  [0.1 + 0.2, '0.3'],
+  [-12.3456789, '−12.3456789'],
+  [34.1 / 24, '1.420833'],
+  [79.8 / 24, '3.325'],
+])('the reading %d is shown as %s', (value, shown) => expect(formatReading(value)).toBe(shown))

@@ -52,6 +52,15 @@ export function formatSure(full: string): string {
   )
 }
 
+/** A reading as it was measured; one that was converted has digits that nobody measured, and is rounded. */
+export function formatReading(value: number): string {
+  const isMeasured = Number(value.toPrecision(MOST_MEASURED)) === withoutMadeUpDigits(value)
+  return formatFull(Number(value.toPrecision(isMeasured ? MOST_MEASURED : CONVERTED_DIGITS)))
+}
+
+/** More digits than any instrument of the trade shows; and digits of a converted reading. */
+const [MOST_MEASURED, CONVERTED_DIGITS] = [10, 7]
+
 /** A whole number of things, in groups of three digits: 200,000. */
 export function formatCount(count: number): string {
   return String(count).replace(/\B(?=(\d{3})+$)/g, ',')

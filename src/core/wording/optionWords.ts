@@ -12,6 +12,20 @@ export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = 
   wald: 'Wald (only to check a hand calculation)',
 }
 
+const OTHER_INTERVALS: Readonly<Record<string, string>> = {
+  f: 'F',
+  bonett: 'Bonett',
+  bca: 'bootstrap, bias-corrected and accelerated',
+  'order-statistics': 'order statistics',
+  'hodges-lehmann': 'Hodges and Lehmann',
+}
+
+/** The method of an interval, as a result names it, in words. */
+export function intervalMethodWords(method: string): string {
+  const names: Readonly<Record<string, string>> = { ...INTERVAL_NAMES, ...OTHER_INTERVALS }
+  return names[method] ?? method
+}
+
 export const SIDES_WORDS: Readonly<Record<'auto' | IntervalSides, string>> = {
   auto: 'both ends',
   'two-sided': 'both ends, stated',

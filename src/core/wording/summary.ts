@@ -10,6 +10,7 @@ import { displayOf, shownNumber, shownValue } from './display'
 import { OUTCOME_WORDS } from './findingWords'
 import { hypothesisSymbols } from './hypothesisWords'
 import { distributionWords, METHOD_NAMES, STATISTIC } from './methodWords'
+import { intervalMethodWords } from './optionWords'
 import { wayWords } from './waysWords'
 
 const STATISTIC_DECIMALS = 3
@@ -65,7 +66,7 @@ function linesOf(result: CheckResult): readonly string[] {
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
     `n = ${sample.n}, ${PARAMETER_NOUNS[parameter]} ${shownValue(estimate.value, display)}${error}`,
     `${METHOD_NAMES[test.method]}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
-    ...(interval ? [`${intervalWords(interval, display)} (${interval.method})`] : []),
+    ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
     ),

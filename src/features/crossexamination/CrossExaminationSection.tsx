@@ -5,7 +5,7 @@ import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/core/check/result'
 import { inOrder } from '@/core/crossexamination/crossExamination'
 import type { Examined } from '@/core/crossexamination/question'
-import { standingWords } from '@/core/wording/crossWords'
+import { standingWords, turnsAt } from '@/core/wording/crossWords'
 import {
   formatCount,
   formatFull,
@@ -95,20 +95,22 @@ function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
 function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
   const { inUnit, inFull } = useFormats()
   const { words, note, outcome, stands, interval, figure, key } = answer
+  const { checked } = useWorkbench()
+  const turns = checked && figure && turnsAt(figure.value, checked.document.claim.value, inUnit)
   const hasP = answer.pValue !== undefined || answer.logPValue !== undefined
   return (
     <Row data-stands={stands} data-question={key}>
       <Cell>
         … {words}
-        {figure?.kind === 'claimed-value' && (
+        {figure?.kind === 'claimed-value' && turns && (
           <>
-            : it turns at{' '}
-            <Figure name="It turns at" shown={inUnit(figure.value)} full={inFull(figure.value)} />
+            : {turns.words} <Figure name="It turns at" shown={turns.shown} full={inFull(figure.value)} />
           </>
         )}
         {figure?.kind === 'sample-size' && (
           <>
-            : <Figure name="Units needed" shown={formatCount(figure.value)} full={formatFull(figure.value)} />{' '}
+            : it takes{' '}
+            <Figure name="Units needed" shown={formatCount(figure.value)} full={formatFull(figure.value)} />{' '}
             units
           </>
         )}

@@ -3,7 +3,7 @@
 import { useDeferredValue, useMemo } from 'react'
 import { claimLineWords, intervalWords } from '@/core/wording/claimLineWords'
 import { scaled } from '@/core/wording/display'
-import { formatFull, formatLimit, withUnit } from '@/core/wording/figures'
+import { formatReading, formatLimit, withUnit } from '@/core/wording/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -48,7 +48,7 @@ function drawingOf({ evidence, checked, display, parameter }: Shown) {
       claimed: claimed.map(
         (value) => `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), unit)}`,
       ),
-      reading: (value: number) => withUnit(formatFull(value), unit),
+      reading: (value: number) => withUnit(formatReading(value), unit),
     },
     description: claimLineWords({ values, result, display }),
   }

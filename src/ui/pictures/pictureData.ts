@@ -1,6 +1,6 @@
 import { histogram } from '@/core/describe/bins'
 import { quantilePlot } from '@/core/describe/quantilePlot'
-import { formatFull, withUnit } from '@/core/wording/figures'
+import { formatReading, withUnit } from '@/core/wording/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import type { Look } from '@/workers/sheetWorker'
 import type { Point, ReadingsPicture } from '@/ui/charts/ReadingsChart'
@@ -45,7 +45,7 @@ const wordsOf =
   ({ valueOf, unit }: Drawn) =>
   (row: number) => {
     const value = valueOf(row)
-    return value === undefined ? '' : `Row ${row + 1}: ${withUnit(formatFull(value), unit)}`
+    return value === undefined ? '' : `Row ${row + 1}: ${withUnit(formatReading(value), unit)}`
   }
 
 export function histogramPicture(drawn: Drawn, sorted: Float64Array, width: number): ReadingsPicture {

@@ -1,4 +1,4 @@
-import { formatFull } from '../figures'
+import { formatFull, formatFullPValue, formatSure } from '../figures'
 
 /** A piece of a formula, as LaTeX and as plain text. */
 export type Formula = Readonly<{ latex: string; text: string }>
@@ -8,14 +8,20 @@ export type Step = Formula & Readonly<{ name: string }>
 
 /** Intermediate figures are shown to so many significant digits, and computed with all of them. */
 const SIGNIFICANT = 8
+const GIVEN_DIGITS = 14
 
 export function symbol(text: string, latex = text): Formula {
   return { latex, text }
 }
 
-/** A figure of the sample or the claim, in full. */
+/** A figure of the sample or the claim, to the digits that moments are right in. */
 export function given(value: number): Formula {
-  return figure(formatFull(value))
+  return figure(formatFull(Number(value.toPrecision(GIVEN_DIGITS))))
+}
+
+/** A p-value, which may be beyond the range of a double. */
+export function probability(pValue: Parameters<typeof formatFullPValue>[0]): Formula {
+  return figure(formatSure(formatFullPValue(pValue)))
 }
 
 /** A computed figure, to eight significant digits. */

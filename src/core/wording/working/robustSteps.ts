@@ -35,7 +35,7 @@ export function rankSteps({ statistic, intermediate }: PointTest): readonly Step
   return [
     sum,
     step(
-      'Its mean',
+      'Its mean; n counts the readings that differ from the claimed value',
       symbol('μ', '\\mu'),
       fraction(product(symbol('n')), given(4)),
       fraction(product(given(n!)), given(4)),

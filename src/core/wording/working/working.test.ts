@@ -140,3 +140,26 @@ test('LaTeX braces are balanced, and every step has a name', () => {
     }
   }
 })
+
+test('a tiny p-value is a power of ten, not the letter e with something taken from it', () => {
+  const { working } = resultOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'summary', n: 100, mean: 14.9, standardDeviation: 0.1 },
+  })
+  const decision = working.find(({ name }) => name.startsWith('Decision'))!
+  expect(decision.latex).toMatch(/^[\d.]+ \\cdot 10\^\{-\d+\} \\le 0\.05$/)
+  expect(decision.text).toMatch(/^[\d.]{3,12}e−\d+ ≤ 0\.05$/)
+})
+
+test('the method of an interval is named in words', () => {
+  const share = resultOf({
+    claim: { parameter: 'proportion', relation: 'at-least', value: 0.95 },
+    evidence: { kind: 'count', n: 200, successes: 186 },
+  })
+  expect(share.working.at(-1)!.name).toContain('(Wilson)')
+  const median = resultOf({
+    claim: { parameter: 'median', relation: 'at-least', value: 3 },
+    evidence: { kind: 'readings', values: [3, 4, 5, 7, 9, 1.5] },
+  })
+  expect(median.working.at(-1)!.name).toContain('(Hodges and Lehmann)')
+})

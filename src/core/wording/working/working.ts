@@ -3,9 +3,10 @@ import type { Decided } from '../../check/testFigures'
 import { type Hypotheses, valuesOf } from '../../claim/hypotheses'
 import type { PointTest, Procedure } from '../../inference/procedure'
 import type { Sample } from '../../inference/sample'
-import { formatFull, formatFullPValue, formatPercent } from '../figures'
+import { formatFull, formatPercent } from '../figures'
 import { STATISTIC } from '../methodWords'
-import { computed, type Step, step, symbol } from './formula'
+import { intervalMethodWords } from '../optionWords'
+import { computed, probability, type Step, step, symbol } from './formula'
 import { statisticSteps } from './statisticSteps'
 
 type Worked = Readonly<{
@@ -52,7 +53,7 @@ function tailSteps(part: PointTest, method: Procedure['method'], side: Side): re
         text,
         `\\text{${text.replaceAll('≤', '$\\le$').replaceAll('≥', '$\\ge$').replaceAll('χ²', '$\\chi^2$').replaceAll('W⁺', '$W^+$')}}`,
       ),
-      symbol(formatFullPValue(part)),
+      probability(part),
     ),
   ]
 }
@@ -68,19 +69,19 @@ function combined({ hypotheses, test }: Worked): readonly Step[] {
   if (!test.parts) return []
   const isInside = hypotheses.alternativeSide === 'inside'
   const name = isInside ? 'The larger of the two decides' : 'Twice the smaller of the two decides'
-  return [step(name, symbol('p-value', '\\text{p-value}'), symbol(formatFullPValue(test)))]
+  return [step(name, symbol('p-value', '\\text{p-value}'), probability(test))]
 }
 
 function decision({ test }: Worked): Step {
   const sign = test.decision === 'rejected' ? '≤' : '>'
   const latex = test.decision === 'rejected' ? '\\le' : '>'
-  const p = formatFullPValue(test)
+  const p = probability(test)
   const level = formatFull(test.significanceLevel)
   const word = test.decision === 'rejected' ? 'rejected' : 'not rejected'
   return {
     name: `Decision: the null hypothesis is ${word}`,
-    latex: `${p.replaceAll('\u2212', '-')} ${latex} ${level}`,
-    text: `${p} ${sign} ${level}`,
+    latex: `${p.latex} ${latex} ${level}`,
+    text: `${p.text} ${sign} ${level}`,
   }
 }
 
@@ -90,7 +91,7 @@ function intervalStep({ interval, estimate }: Worked): readonly Step[] {
   const ends = [lower, upper].filter((end) => end !== undefined).map(computed)
   return [
     {
-      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${interval.method}) about the estimate ${computed(estimate.value).text}`,
+      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${intervalMethodWords(interval.method)}) about the estimate ${computed(estimate.value).text}`,
       latex: ends.map(({ latex }) => latex).join(' \\text{ to } '),
       text: ends.map(({ text }) => text).join(' to '),
     },

@@ -2,7 +2,14 @@
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '@/core/wording/figures'
+import {
+  decimalsFor,
+  formatCount,
+  formatFull,
+  formatReading,
+  formatNumber,
+  withUnit,
+} from '@/core/wording/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { Figure } from '@/ui/figures/Figure'
@@ -165,7 +172,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
             onFocus={() => pointed.set(drawn.rows[place]!)}
             onBlur={() => pointed.set(undefined)}
           >
-            {withUnit(formatFull(drawn.values[place]!), unit)} (row {drawn.rows[place]! + 1})
+            {withUnit(formatReading(drawn.values[place]!), unit)} (row {drawn.rows[place]! + 1})
           </Reading>
         ))}
         {beyondFences.length > MOST_LISTED && ` and ${formatCount(beyondFences.length - MOST_LISTED)} more.`}
@@ -175,7 +182,7 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
           key={chosen}
           row={chosen}
           shown={
-            drawn.valueOf(chosen) === undefined ? '' : withUnit(formatFull(drawn.valueOf(chosen)!), unit)
+            drawn.valueOf(chosen) === undefined ? '' : withUnit(formatReading(drawn.valueOf(chosen)!), unit)
           }
         />
       )}
