@@ -60,11 +60,14 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
   }
 }
 
-/** Paths at which two results differ. The version is told apart, so it is no difference. */
+/** Told apart, and how the working is worded: no differences of what was found. */
+const LEFT_OUT: readonly string[] = ['coreVersion', 'working']
+
+/** Paths at which two results differ. */
 function differencesIn(before: CheckResult, after: CheckAnswer): readonly string[] {
   const found: string[] = []
   const compare = (one: unknown, other: unknown, path: string) => {
-    if (canonicalJson([one]) === canonicalJson([other]) || path === 'coreVersion') return
+    if (canonicalJson([one]) === canonicalJson([other]) || LEFT_OUT.includes(path)) return
     const isBoth = [one, other].every((value) => value !== null && typeof value === 'object')
     if (!isBoth) return void found.push(path)
     for (const key of new Set([...Object.keys(one as object), ...Object.keys(other as object)])) {
