@@ -1,6 +1,6 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
-import { and, asc, count, desc, eq, ilike, isNull, or, type SQL } from 'drizzle-orm'
+import { and, asc, count, desc, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm'
 import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/core/trail/chain'
 import type { Connection } from './connection'
 import { cases, trailEntries } from './schema'
@@ -9,6 +9,7 @@ import { cases, trailEntries } from './schema'
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
 
 const ENTRIES_AT_ONCE = 500
+const WHEN = sql`to_char(${trailEntries.at} at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS')`
 
 /** What is written down of a change. */
 export type Change = Readonly<{
@@ -94,7 +95,7 @@ export type TrailQuestion = Readonly<{
   /** Only of this claim, or of this sample. */
   about?: string
   action?: TrailAction
-  /** In the name of who did it, or in the words of what was done. */
+  /** In the name of who did it, in the words of what was done, or in the day and time, in UTC: "2026-01-14 09". */
   text?: string
 }>
 
@@ -120,8 +121,8 @@ export async function findInTrail(
     action ? eq(trailEntries.action, action) : undefined,
     text
       ? or(
-          ...[trailEntries.who, trailEntries.detail, trailEntries.before, trailEntries.after].map((column) =>
-            ilike(column, containing(text)),
+          ...[trailEntries.who, trailEntries.detail, trailEntries.before, trailEntries.after, WHEN].map(
+            (column) => ilike(column, containing(text)),
           ),
         )
       : undefined,

@@ -4,6 +4,7 @@ import type { Outcome } from '@/core/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
+import { calendarDay } from '@/intake/date'
 import { addClaim, changeState, openCase, reorderClaims, saveCase } from './changeCase'
 import { readCase } from './docket'
 import { duplicateCase } from './duplicateCase'
@@ -15,6 +16,7 @@ import { readSampleDraft } from './readSample'
 import { saveSample } from './saveSample'
 
 const now = new Date('2026-11-05T08:00:00Z')
+const today = calendarDay(now)
 const doer = { by: ' A. Officer ', now }
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 
@@ -55,12 +57,24 @@ test('everything that is done to a case is on its trail, in order, by whom and w
   expect(verdict).toMatchObject({ holds: true, length: 8 })
 })
 
+test('a trail is searched for who, what, before, after and when', async () => {
+  const { caseId } = await openCase(doer)
+  const later = new Date('2026-11-06T23:59:30Z')
+  valueOf(await saveCase(caseId, { words: { subject: '100 % ash' }, by: 'B. Other' }, later))
+  const found = async (text: string) => (await readTrail(caseId, { text, page: 0, pageSize: 100 }))!.total
+  expect(await found('b. other')).toBe(1)
+  expect(await found('100 % a')).toBe(1)
+  expect(await found('100_')).toBe(0)
+  expect(await found('2026-11-06 23:59')).toBe(1)
+  expect(await found('2026-11')).toBe(3)
+})
+
 test('the day of closing is written down, and taken away when the case is opened again', async () => {
   const { caseId } = await openCase(doer)
   valueOf(await changeState(caseId, 'closed', doer))
-  expect(await readCase(caseId)).toMatchObject({ state: 'closed', closedOn: '2026-11-05' })
+  expect(await readCase(caseId)).toMatchObject({ state: 'closed', closedOn: today })
   valueOf(await changeState(caseId, 'open', doer))
-  expect(await readCase(caseId)).toMatchObject({ state: 'open', closedOn: '', openedOn: '2026-11-05' })
+  expect(await readCase(caseId)).toMatchObject({ state: 'open', closedOn: '', openedOn: today })
 })
 
 test('an order that leaves a claim out, or has another case’s, changes nothing', async () => {

@@ -1,8 +1,7 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Chooser } from '@/ui/Chooser'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { SearchBox } from '@/ui/SearchBox'
 import { useChosen } from '@/ui/useChosen'
 import {
   addressOf,
@@ -17,47 +16,44 @@ import {
 export function DocketChooser({ choice, found }: Readonly<{ choice: DocketChoice; found: string }>) {
   const [chosen, change] = useChosen(choice, addressOf)
   return (
-    <Box role="search" aria-label="Cases shown" marginBottom="14px">
-      <SearchBox
-        label="Search the docket"
-        placeholder="Search references, subjects, parties, people and claims"
-        value={chosen.text}
-        onChange={(text) => change({ text })}
+    <Chooser
+      shown="Cases shown"
+      search={{
+        label: 'Search the docket',
+        placeholder: 'Search references, subjects, parties, people and claims',
+        text: chosen.text,
+        onChange: (text) => change({ text }),
+      }}
+      found={found}
+    >
+      Cases that are{' '}
+      <InlineChoice
+        label="State"
+        value={chosen.state}
+        words={STATE_WORDS}
+        onChange={(state) => change({ state })}
+      />{' '}
+      and have{' '}
+      <InlineChoice
+        label="Finding"
+        value={chosen.outcome}
+        words={FINDING_WORDS}
+        onChange={(outcome) => change({ outcome })}
       />
-      <Box marginTop="8px" lineHeight="1.9">
-        Cases that are{' '}
-        <InlineChoice
-          label="State"
-          value={chosen.state}
-          words={STATE_WORDS}
-          onChange={(state) => change({ state })}
-        />{' '}
-        and have{' '}
-        <InlineChoice
-          label="Finding"
-          value={chosen.outcome}
-          words={FINDING_WORDS}
-          onChange={(outcome) => change({ outcome })}
-        />
-        , by{' '}
-        <InlineChoice
-          label="Order"
-          value={chosen.order}
-          words={ORDER_WORDS}
-          onChange={(order) => change({ order })}
-        />
-        ,{' '}
-        <InlineChoice
-          label="Direction"
-          value={chosen.direction}
-          words={DIRECTION_WORDS}
-          onChange={(direction) => change({ direction })}
-        />
-        :{' '}
-        <Box as="span" role="status" color="quiet">
-          {found}
-        </Box>
-      </Box>
-    </Box>
+      , by{' '}
+      <InlineChoice
+        label="Order"
+        value={chosen.order}
+        words={ORDER_WORDS}
+        onChange={(order) => change({ order })}
+      />
+      ,{' '}
+      <InlineChoice
+        label="Direction"
+        value={chosen.direction}
+        words={DIRECTION_WORDS}
+        onChange={(direction) => change({ direction })}
+      />
+    </Chooser>
   )
 }

@@ -1,11 +1,10 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
 import { usePathname } from 'next/navigation'
 import { TRAIL_ACTIONS, type TrailAction } from '@/core/trail/chain'
 import { ACTION_WORDS } from '@/core/wording/trailWords'
+import { Chooser } from '@/ui/Chooser'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { SearchBox } from '@/ui/SearchBox'
 import { useChosen } from '@/ui/useChosen'
 import { type TrailChoice, trailQuery } from './trailView'
 
@@ -26,33 +25,30 @@ export function TrailChooser({
   const pathname = usePathname()
   const [chosen, change] = useChosen(choice, (wanted) => `${pathname}${trailQuery(wanted)}`)
   return (
-    <Box role="search" aria-label="Entries shown" marginTop="14px">
-      <SearchBox
-        label="Search the trail"
-        placeholder="Search who, what, before and after"
-        value={chosen.text}
-        onChange={(text) => change({ text })}
+    <Chooser
+      shown="Entries shown"
+      search={{
+        label: 'Search the trail',
+        placeholder: 'Search who, what, when (2026-01-14), before and after',
+        text: chosen.text,
+        onChange: (text) => change({ text }),
+      }}
+      found={found}
+    >
+      Entries where somebody{' '}
+      <InlineChoice
+        label="Action"
+        value={chosen.action}
+        words={ACTION_CHOICES}
+        onChange={(action) => change({ action })}
       />
-      <Box marginTop="8px" lineHeight="1.9">
-        Entries where somebody{' '}
-        <InlineChoice
-          label="Action"
-          value={chosen.action}
-          words={ACTION_CHOICES}
-          onChange={(action) => change({ action })}
-        />
-        , about{' '}
-        <InlineChoice
-          label="About"
-          value={chosen.about}
-          words={{ '': 'the whole case', ...subjects }}
-          onChange={(about) => change({ about })}
-        />
-        :{' '}
-        <Box as="span" role="status" color="quiet">
-          {found}
-        </Box>
-      </Box>
-    </Box>
+      , about{' '}
+      <InlineChoice
+        label="About"
+        value={chosen.about}
+        words={{ '': 'the whole case', ...subjects }}
+        onChange={(about) => change({ about })}
+      />
+    </Chooser>
   )
 }

@@ -58,7 +58,7 @@ export function TrailView({
         subjects={subjects}
         found={total === 1 ? '1 entry' : `${formatCount(total)} entries`}
       />
-      <Box as="ol" aria-label="Trail" marginTop="10px" borderBottom="1px solid" borderColor="rule">
+      <Box as="ol" aria-label="Trail" borderBottom="1px solid" borderColor="rule">
         {runsOf(entries).flatMap((run) => {
           const { claimId, sampleId } = run[0]!
           const subject = subjects[claimId ?? sampleId ?? ''] ?? ''
