@@ -3,7 +3,7 @@ import { and, asc, count, desc, eq, exists, ilike, inArray, isNull, ne, or, sql 
 import type { CaseState, CaseWords } from '@/core/case/caseWords'
 import type { FindingOutcome } from '@/core/claim/finding'
 import type { Connection } from './connection'
-import { cases, claims } from './schema'
+import { cases, claims, columnChunks, findings, samples, sheetColumns, trailEntries } from './schema'
 import { containing } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
@@ -117,6 +117,19 @@ export async function findCase(db: Connection, id: string): Promise<CaseWithClai
 
 export async function insertCase(db: Connection, row: typeof cases.$inferInsert): Promise<void> {
   await db.insert(cases).values(row)
+}
+
+/** Takes a case away with everything in it, to put it in again as its file has it. */
+export async function removeCase(db: Connection, id: string): Promise<void> {
+  const claimIds = db.select({ id: claims.id }).from(claims).where(eq(claims.caseId, id))
+  const sampleIds = db.select({ id: samples.id }).from(samples).where(eq(samples.caseId, id))
+  await db.delete(trailEntries).where(eq(trailEntries.caseId, id))
+  await db.delete(findings).where(inArray(findings.claimId, claimIds))
+  await db.delete(claims).where(eq(claims.caseId, id))
+  await db.delete(columnChunks).where(inArray(columnChunks.sampleId, sampleIds))
+  await db.delete(sheetColumns).where(inArray(sheetColumns.sampleId, sampleIds))
+  await db.delete(samples).where(eq(samples.caseId, id))
+  await db.delete(cases).where(eq(cases.id, id))
 }
 
 export async function updateCase(

@@ -4,10 +4,10 @@ import type { Outcome } from '@/core/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
 import { exportCase, importCase } from './caseFile'
-import { reorderClaims } from './changeCase'
+import { reorderClaims, saveCase } from './changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { documentOf } from './documentOf'
-import { type DocketQuestion, readDocket } from './docket'
+import { type DocketQuestion, readCase, readDocket } from './docket'
 import { fingerprintOfValue } from './fingerprint'
 import { readTrail } from './readTrail'
 import { signFinding } from './signFinding'
@@ -117,12 +117,47 @@ test('the same case gives the same file', async () => {
   expect(Buffer.compare(await exported(caseId), bytes)).toBe(0)
 })
 
-test('a case that is here already is not overwritten', async () => {
-  at(here!)
-  const { bytes } = files.get('WH-014')!
-  expect(await importCase(bytes, 'case.zip', doer)).toMatchObject({
-    ok: false,
-    problem: { code: 'already-here' },
+describe('a case that is here already', () => {
+  const refusal = async (bytes: Uint8Array) => {
+    const refused = await importCase(bytes, 'case.zip', doer)
+    expect(refused).toMatchObject({ ok: false, problem: { code: 'already-here' } })
+    return refused.ok ? '' : refused.problem.message
+  }
+  const renamed = (caseId: string, subject: string) =>
+    saveCase(caseId, { words: { subject }, by: 'C. Colleague' }, now)
+
+  test('is left as it is where its file has nothing newer', async () => {
+    at(here!)
+    expect(await refusal(files.get('WH-014')!.bytes)).toContain('the file holds nothing newer')
+  })
+
+  test('goes on from what a colleague did with it, with both trails as one', async () => {
+    const { caseId } = files.get('WH-017')!
+    at(elsewhere!)
+    valueOf(await renamed(caseId, 'Deliveries, looked at twice'))
+    const theirs = await exported(caseId)
+    at(here!)
+    const before = unzipSync(files.get('WH-017')!.bytes)
+    valueOf(await importCase(theirs, 'back.zip', doer))
+    expect(await readCase(caseId)).toMatchObject({ subject: 'Deliveries, looked at twice' })
+    const trail = (await readTrail(caseId, { page: 0, pageSize: 100 }))!
+    expect(trail.verdict).toMatchObject({ holds: true })
+    expect(trail.entries.slice(0, 3).map(({ action }) => action)).toEqual(['imported', 'changed', 'imported'])
+    expect(trail.entries[0]!.detail).toContain('in the place of the case as of entry 5')
+    const after = unzipSync(await exported(caseId))
+    for (const path of Object.keys(before).filter((one) => /^(samples|results)\//.test(one)))
+      expect(text(after[path]!)).toBe(text(before[path]!))
+  }, 60_000)
+
+  test('is left as it is where both went on from what they shared', async () => {
+    const { caseId } = files.get('WH-021')!
+    at(elsewhere!)
+    valueOf(await renamed(caseId, 'Theirs'))
+    const theirs = await exported(caseId)
+    at(here!)
+    valueOf(await renamed(caseId, 'Ours'))
+    expect(await refusal(theirs)).toContain('both here and in the file since entry')
+    expect(await readCase(caseId)).toMatchObject({ subject: 'Ours' })
   })
 })
 

@@ -1,15 +1,17 @@
 import 'server-only'
+import type { CaseContent } from '@/casefile/content'
+import { whyNotGoingOn } from '@/casefile/goingOn'
 import { type CaseFile, readCaseFile } from '@/casefile/read'
 import { writeCaseFile } from '@/casefile/write'
 import { caseWordsOf } from '@/core/case/caseWords'
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
-import { findCase, insertCase } from '@/data/caseRepository'
+import { insertCase, removeCase } from '@/data/caseRepository'
 import { insertClaim } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
 import { insertFinding } from '@/data/findingRepository'
 import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
-import { insertTrail } from '@/data/trailRepository'
+import { holdCase, insertTrail } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import type { Doer } from './addCase'
 import { database } from './database'
@@ -29,7 +31,8 @@ export async function exportCase(
 }
 
 /**
- * Brings a case in from its file: all of it, or nothing.
+ * Brings a case in from its file: all of it, or nothing. Where the same case is here already, the file takes its place if it
+ * goes on from it.
  *
  * @returns the case, or the problem `case-file` or `already-here`
  */
@@ -44,22 +47,24 @@ export async function importCase(
   return inTransaction(
     await database(),
     async (transaction): Promise<Outcome<Readonly<{ caseId: string }>>> => {
-      const known = await findCase(transaction, id)
-      if (known) return failure(alreadyHere(known, file.value))
+      const { content, coreVersion } = file.value
+      await holdCase(transaction, id)
+      const here = await readContent(transaction, id)
+      const problem = here && (await whyNotGoingOn(here, content))
+      if (problem) return failure(alreadyHere(here, problem))
+      if (here) await removeCase(transaction, id)
       await store(transaction, file.value)
-      const detail = `${fileName}, as of entry ${file.value.content.head.length}, made with core ${file.value.coreVersion}`
+      const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
+      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}`
       await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
       return success({ caseId: id })
     },
   )
 }
 
-function alreadyHere(
-  { reference, subject, trailLength }: Readonly<{ reference: string; subject: string; trailLength: number }>,
-  { content }: CaseFile,
-): Problem {
+function alreadyHere({ case: { reference, subject } }: CaseContent, why: string): Problem {
   const name = `${reference} ${subject}`.trim() || 'without a name'
-  const message = `This case is here already (${name}), with ${trailLength} entries on its trail; the file has ${content.head.length}. Nothing was changed.`
+  const message = `This case is here already (${name}): ${why} Nothing was changed.`
   return { code: 'already-here', path: 'case.json', message }
 }
 
