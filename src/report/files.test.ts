@@ -46,6 +46,20 @@ describe('PDF, by poppler’s tools', () => {
     expect(text).not.toContain('\ufffd')
   })
 
+  test('no title stands alone at the end of a page, wherever the page ends', async () => {
+    for (let lines = 0; lines < 60; lines += 2) {
+      const remarks = Array.from({ length: lines }, (_, at) => `remark ${at}`).join('\n')
+      const one = exampleCase([{ ...SACKS, claim: { ...SACKS.claim, remarks } }])
+      const options = { ...USUAL_OPTIONS, parts: ['pictures' as const] }
+      const titles = (await reportOf(one, options)).parts.map(({ title }) => title)
+      const text = poppler('pdftotext', '-layout', await made('pdf', options, one), '-')
+      for (const page of text.split('\f')) {
+        const ends = page.trim().split('\n').filter(Boolean).slice(0, -1)
+        expect(titles).not.toContain(ends.at(-1)?.trim())
+      }
+    }
+  })
+
   test('every font is embedded, and none is a picture of letters', () => {
     const fonts = poppler('pdffonts', file).split('\n').slice(2).filter(Boolean)
     expect(fonts.length).toBeGreaterThan(4)

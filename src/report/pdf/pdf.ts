@@ -1,6 +1,6 @@
 import { type Block, captionOf, type Part, type Report } from '../document'
 import { balance, colourOf } from '../drawing/balance'
-import { INK, QUIET } from '../drawing/drawing'
+import { type Drawing, INK, QUIET } from '../drawing/drawing'
 import type { Face, FontFile } from '../fonts'
 import { drawPicture } from './drawings'
 import { FontBook } from './fontBook'
@@ -46,7 +46,10 @@ export function openFonts(files: Files): FontBook {
 }
 
 function writePart(page: Page, fonts: FontBook, { title, level, blocks }: Part): void {
-  page.need(ABOVE[level] + FOLLOWING[level])
+  const [first] = blocks
+  const following =
+    first?.is === 'picture' ? TITLES[level].lineHeight + pictureHeight(first) : FOLLOWING[level]
+  page.need(ABOVE[level] + following)
   page.space(ABOVE[level])
   page.write(`H${level}`, title, TITLES[level])
   page.space(4)
@@ -120,11 +123,18 @@ function writeOutcome(page: Page, fonts: FontBook, block: Extract<Block, { is: '
   page.y = y + height + 2
 }
 
+const scaleOf = ({ width }: Drawing) => Math.min(1, CONTENT_WIDTH / width)
+
+/** With the lines of its caption. */
+function pictureHeight({ drawing }: Extract<Block, { is: 'picture' }>): number {
+  return drawing.height * scaleOf(drawing) + 3 * FOOT.lineHeight
+}
+
 function writePicture(page: Page, fonts: FontBook, block: Extract<Block, { is: 'picture' }>): void {
   const { drawing, description } = block
-  const scale = Math.min(1, CONTENT_WIDTH / drawing.width)
+  const scale = scaleOf(drawing)
   const height = drawing.height * scale
-  page.need(height + 3 * FOOT.lineHeight)
+  page.need(pictureHeight(block))
   const { y } = page
   const bbox = [page.left, y, page.left + drawing.width * scale, y + height] as const
   const figure = page.element('Figure', undefined, { alt: description, bbox, placement: 'Block' })
