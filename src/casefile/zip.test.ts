@@ -49,6 +49,13 @@ test('what would fill the memory is refused before it is unpacked', async () => 
   expect(messageOf(bytes, all, MOST_UNPACKED)).toBe('taken')
 })
 
+test('an entry that was damaged is named', async () => {
+  const words = Array.from({ length: 5000 }, (_, at) => at.toString(36)).join(' ')
+  const bytes = await packed(entry('first.txt', words), entry('second.txt', words))
+  bytes.fill(255, bytes.length * 0.75, bytes.length * 0.75 + 200)
+  expect(messageOf(bytes)).toMatch(/second\.txt is damaged \(/)
+})
+
 test('bytes that were damaged are refused', async () => {
   const bytes = await packed(entry('a', 'x'.repeat(10_000)))
   expect(messageOf(bytes.subarray(0, bytes.length - 10))).toMatch(/no ZIP file, or is damaged/)

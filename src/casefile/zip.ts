@@ -77,7 +77,20 @@ export function unzipped(
     return refused ? failure(refused) : success(new Map(Object.entries(entries)))
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error)
-    return problem('', `it is no ZIP file, or is damaged (${reason}).`)
+    // The one that was being unpacked.
+    const last = [...seen].at(-1)
+    return last === undefined || canBeUnpacked(bytes, last)
+      ? problem('', `it is no ZIP file, or is damaged (${reason}).`)
+      : problem(last, `${last} is damaged (${reason}).`)
+  }
+}
+
+function canBeUnpacked(bytes: Uint8Array, path: string): boolean {
+  try {
+    unzipSync(bytes, { filter: ({ name }) => name === path })
+    return true
+  } catch {
+    return false
   }
 }
 
