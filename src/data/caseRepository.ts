@@ -2,16 +2,14 @@ import 'server-only'
 import { and, asc, count, desc, eq, exists, ilike, inArray, isNull, ne, or, sql } from 'drizzle-orm'
 import type { CaseState, CaseWords } from '@/core/case/caseWords'
 import type { FindingOutcome } from '@/core/claim/finding'
+import type { ClaimWords } from '@/core/wording/claimTitle'
 import type { Connection } from './connection'
 import { cases, claims, columnChunks, findings, samples, sheetColumns, trailEntries } from './schema'
 import { containing } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
-export type ClaimLine = Pick<
-  typeof claims.$inferSelect,
-  'id' | 'caseId' | 'wording' | 'parameter' | 'quantity' | 'relation' | 'claimedValue' | 'unit' | 'outcome'
->
+export type ClaimLine = Pick<typeof claims.$inferSelect, keyof ClaimWords | 'id' | 'caseId' | 'outcome'>
 export type CaseWithClaims = CaseRow & Readonly<{ claims: readonly ClaimLine[] }>
 
 export const CASE_ORDERS = ['changed', 'opened', 'reference', 'subject', 'party'] as const
@@ -39,6 +37,8 @@ const CLAIM_LINE = {
   quantity: claims.quantity,
   relation: claims.relation,
   claimedValue: claims.claimedValue,
+  toleranceBelow: claims.toleranceBelow,
+  toleranceAbove: claims.toleranceAbove,
   unit: claims.unit,
   outcome: claims.outcome,
 } as const

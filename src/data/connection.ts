@@ -13,7 +13,8 @@ export type Copier = Readonly<{
 
 export type Tables = PgDatabase<PgQueryResultHKT, typeof schema>
 /** A database or one transaction in it. */
-export type Connection = Pick<Tables, 'query' | 'select' | 'insert' | 'update' | 'delete' | 'execute'> & Copier
+export type Connection = Pick<Tables, 'query' | 'select' | 'insert' | 'update' | 'delete' | 'execute'> &
+  Copier
 export type Database = Connection &
   Readonly<{
     /** Does several things as one: in the end all of it is there, or nothing. */

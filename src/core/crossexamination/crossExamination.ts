@@ -88,7 +88,7 @@ function methodQuestions(examined: Examination): readonly Question[] {
       : []),
     ...(isShare && used === 'exact-binomial'
       ? [
-          ask('mid-p', crossWords.midP(), {
+          ask('mid-p', crossWords.midP(!document.test?.midP), {
             ...document,
             test: { ...document.test, midP: !document.test?.midP },
           }),

@@ -93,7 +93,8 @@ function rangeOf(parameter: Claim['parameter']): readonly [number, number] {
 
 /** How many units would have shown a gap as large as the one seen, nine times in ten? */
 export function sampleSizeQuestion({ document, result }: Examination): Question {
-  const shared = { key: 'sample size', words: crossWords.gapFound(PLANNED_POWER) } as const
+  const isInside = result.hypotheses.alternativeSide === 'inside'
+  const shared = { key: 'sample size', words: crossWords.planned(PLANNED_POWER, isInside) } as const
   const ask = (): Examined => {
     const { significanceLevel, knownStandardDeviation } = document.test ?? {}
     const { estimate, sample, hypotheses, test } = result

@@ -52,12 +52,17 @@ export const crossWords = {
   level: (level: number) => `the significance level were ${formatFull(level)} (${formatPercent(level)})`,
   method: (method: Method) => `the ${METHOD_NAMES[method]} were used`,
   spreadFromSample: () => 'the standard deviation were not taken as known (t test)',
-  midP: () => 'the mid-p rule were the other one',
+  midP: (isUsed: boolean) => `the mid-p rule were ${isUsed ? 'used' : 'not used'}`,
   continuity: (isCorrected: boolean) =>
     isCorrected ? 'the count were corrected for continuity' : 'the count were not corrected for continuity',
   median: () => 'the claim were held of the median (signed-rank test)',
   turning: () => 'the claimed value were another one',
-  gapFound: (power: number) => `a gap like this were to be found with a power of ${formatPercent(power)}`,
+  planned: (power: number, isInside: boolean) => {
+    const what = isInside
+      ? 'a value like this were to be shown inside the tolerance'
+      : 'a gap like this were to be found'
+    return `${what} with a power of ${formatPercent(power)}`
+  },
 
   noGap: () => 'The sample shows no gap on the side that the test looks at.',
   plannedBy: (method: Method) => `Planned for the ${METHOD_NAMES[method]}.`,
