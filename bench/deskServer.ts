@@ -7,8 +7,7 @@ import { cases, claims, samples } from '../src/data/schema'
 import { addSample } from '../src/server/addSample'
 import { addCase } from '../src/server/addCase'
 import { newIdentifier } from '../src/server/identifier'
-import { outcomeOf } from '../src/server/outcomeOf'
-import { insertClaim } from '../src/data/claimRepository'
+import { addClaim } from '../src/server/addClaim'
 
 const AT_ONCE = 500
 const READINGS = 24
@@ -58,20 +57,16 @@ export async function fillDesk(
     )
   }
   const now = new Date()
-  const large = await addCase(
-    db,
-    { ...EMPTY_CASE, reference: 'LARGE', subject: 'Many claims' },
-    { by: '', now },
-  )
+  const doer = { by: '', now }
+  const large = await addCase(db, { ...EMPTY_CASE, reference: 'LARGE', subject: 'Many claims' }, doer)
   for (let at = 0; at < claimCount; at += 1) {
     const readings = Array.from({ length: READINGS }, (_, i) =>
       (14.95 + Math.sin(i * 12.9898 + at) / 10).toFixed(3),
     )
     const draft = { ...EMPTY_SAMPLE, name: `Sample ${at + 1}`, readings: readings.join('\n') }
-    const sampleId = await addSample(db, { caseId: large, draft, now })
+    const sampleId = await addSample(db, { caseId: large, draft }, doer)
     const claim = { ...EMPTY_CLAIM, sampleId, quantity: 'net mass', claimedValue: `15.${at}`, unit: 'kg' }
-    const outcome = await outcomeOf(db, claim)
-    await insertClaim(db, { id: newIdentifier(), caseId: large, draft: claim, outcome, now })
+    await addClaim(db, { caseId: large, draft: claim }, doer)
   }
   await db.close()
   return large

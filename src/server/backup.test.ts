@@ -64,7 +64,7 @@ test('what was there before is backed up first, and can be restored in its turn'
   expect(again).toMatchObject({ ok: true, value: { cases: 3 } })
   expect(await readTrail(caseId, { page: 0, pageSize: 1 })).toMatchObject({
     verdict: { holds: true },
-    total: 2,
+    total: 3,
   })
 })
 

@@ -5,7 +5,7 @@ import { type Database, openTestDatabase } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/date'
-import { addClaim, changeState, openCase, reorderClaims, saveCase } from './changeCase'
+import { addEmptyClaim, changeState, openCase, reorderClaims, saveCase } from './changeCase'
 import { readCase } from './docket'
 import { duplicateCase } from './duplicateCase'
 import { readClaim } from './readClaim'
@@ -37,7 +37,7 @@ test('everything that is done to a case is on its trail, in order, by whom and w
   const { caseId } = await openCase(doer)
   valueOf(await saveCase(caseId, { words: { subject: 'Sacks' }, by: 'B. Other' }, now))
   valueOf(await saveCase(caseId, { words: { subject: 'Sacks' }, by: 'B. Other' }, now))
-  const { claimId } = valueOf(await addClaim(caseId, doer))
+  const { claimId } = valueOf(await addEmptyClaim(caseId, doer))
   const order = (await readCase(caseId))!.claims.map(({ id }) => id).toReversed()
   expect(order[0]).toBe(claimId)
   valueOf(await reorderClaims(caseId, { claimIds: order, by: '' }, now))
@@ -45,16 +45,18 @@ test('everything that is done to a case is on its trail, in order, by whom and w
   const { entries, verdict } = await trailOf(caseId)
   expect(entries.toReversed().map(({ who, action }) => [who, action])).toEqual([
     ['A. Officer', 'opened'],
+    ['A. Officer', 'sample-added'],
     ['A. Officer', 'claim-added'],
     ['B. Other', 'changed'],
+    ['A. Officer', 'sample-added'],
     ['A. Officer', 'claim-added'],
     ['', 'claims-reordered'],
     ['A. Officer', 'closed'],
     ['A. Officer', 'archived'],
     ['A. Officer', 'reopened'],
   ])
-  expect(entries[5]).toMatchObject({ before: '{"subject":""}', after: '{"subject":"Sacks"}' })
-  expect(verdict).toMatchObject({ holds: true, length: 8 })
+  expect(entries[6]).toMatchObject({ before: '{"subject":""}', after: '{"subject":"Sacks"}' })
+  expect(verdict).toMatchObject({ holds: true, length: 10 })
 })
 
 test('a trail is searched for who, what, before, after and when', async () => {
@@ -66,7 +68,7 @@ test('a trail is searched for who, what, before, after and when', async () => {
   expect(await found('100 % a')).toBe(1)
   expect(await found('100_')).toBe(0)
   expect(await found('2026-11-06 23:59')).toBe(1)
-  expect(await found('2026-11')).toBe(3)
+  expect(await found('2026-11')).toBe(4)
 })
 
 test('the day of closing is written down, and taken away when the case is opened again', async () => {
@@ -91,12 +93,12 @@ test('a change of one word by one window and of another by another both stay', a
   await Promise.all([
     saveCase(caseId, { words: { subject: 'Sacks' } }, now),
     saveCase(caseId, { words: { party: 'Somebody' } }, now),
-    addClaim(caseId, doer),
-    addClaim(caseId, doer),
+    addEmptyClaim(caseId, doer),
+    addEmptyClaim(caseId, doer),
   ])
   expect(await readCase(caseId)).toMatchObject({ subject: 'Sacks', party: 'Somebody' })
   expect((await readCase(caseId))!.claims).toHaveLength(3)
-  expect(await trailOf(caseId)).toMatchObject({ verdict: { holds: true, length: 6 } })
+  expect(await trailOf(caseId)).toMatchObject({ verdict: { holds: true, length: 9 } })
 })
 
 test.each([
@@ -132,13 +134,18 @@ test('a case after a pattern has its claims and nothing that was measured', asyn
   const { claim, sample } = (await readClaim(copy, line!.id))!
   expect(claim.draft).toMatchObject({ unit: 'kg', remarks: '' })
   expect(sample.draft).toMatchObject({ readings: '', instrument: 'scale 3', drawnBy: '' })
-  expect(await trailOf(copy)).toMatchObject({ verdict: { holds: true } })
+  const { verdict, entries } = await trailOf(copy)
+  expect(verdict).toMatchObject({ holds: true })
+  const after = (action: string) =>
+    JSON.parse(entries.find((entry) => entry.action === action)!.after) as Record<string, unknown>
+  expect(after('claim-added')).toMatchObject({ claimedValue: '15', unit: 'kg' })
+  expect(after('sample-added')).toMatchObject({ instrument: 'scale 3' })
   expect((await readCase(caseId))!.claims[0]!.outcome).toBe('contradicted')
 })
 
 test('claims that can be tested are taken together, those that can’t are left out', async () => {
   const { caseId, claimId } = await testedCase()
-  valueOf(await addClaim(caseId, doer))
+  valueOf(await addEmptyClaim(caseId, doer))
   const [tested, ...more] = await readTogether(caseId)
   expect(more).toEqual([])
   expect(tested).toMatchObject({ claimId, outcome: 'contradicted', adjusted: { pValue: tested!.pValue } })

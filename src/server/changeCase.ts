@@ -1,20 +1,20 @@
 import 'server-only'
 import { z } from 'zod'
 import { type CaseState, type CaseWords, caseWordsSchema, EMPTY_CASE } from '@/core/case/caseWords'
-import { EMPTY_CLAIM } from '@/core/claim/draft'
 import { failure, type Outcome, type Problem, success } from '@/core/outcome'
 import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
 import { changeBetween, type TrailAction } from '@/core/trail/chain'
 import { storedText } from '@/core/typed'
 import { type CaseWithClaims, findCase, updateCase } from '@/data/caseRepository'
-import { insertClaim, orderClaims } from '@/data/claimRepository'
+import { orderClaims } from '@/data/claimRepository'
 import { type Connection, inTransaction } from '@/data/client'
 import { holdCase } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/date'
 import { addCase, type Doer } from './addCase'
+import { addClaimWithSample } from './addClaim'
 import { addSample } from './addSample'
 import { database } from './database'
-import { isIdentifier, newIdentifier } from './identifier'
+import { isIdentifier } from './identifier'
 import { readInput } from './input'
 import { notFound } from './problems'
 import { record } from './record'
@@ -27,27 +27,28 @@ export async function openCase({ by, now }: Doer): Promise<Readonly<{ caseId: st
   return inTransaction(await database(), async (transaction) => {
     const openedOn = calendarDay(now)
     const caseId = await addCase(transaction, { ...EMPTY_CASE, openedOn }, { by, now })
-    return { caseId, claimId: await addEmptyClaim(transaction, caseId, { by, now }) }
+    return { caseId, claimId: await addClaimWithSample(transaction, caseId, { by, now }) }
   })
 }
 
 /** Adds a claim, still to be filled in, to a case. */
-export async function addClaim(caseId: string, doer: Doer): Promise<Outcome<Readonly<{ claimId: string }>>> {
+export async function addEmptyClaim(
+  caseId: string,
+  doer: Doer,
+): Promise<Outcome<Readonly<{ claimId: string }>>> {
   return inCase(caseId, async (transaction) =>
-    success({ claimId: await addEmptyClaim(transaction, caseId, doer) }),
+    success({ claimId: await addClaimWithSample(transaction, caseId, doer) }),
   )
 }
 
 /** Adds a sample, still to be brought in, to a case. */
 export async function addEmptySample(
   caseId: string,
-  { by, now }: Doer,
+  doer: Doer,
 ): Promise<Outcome<Readonly<{ sampleId: string }>>> {
-  return inCase(caseId, async (transaction) => {
-    const sampleId = await addSample(transaction, { caseId, draft: EMPTY_SAMPLE, now })
-    await record(transaction, { caseId, sampleId, at: now, who: by, action: 'sample-added' })
-    return success({ sampleId })
-  })
+  return inCase(caseId, async (transaction) =>
+    success({ sampleId: await addSample(transaction, { caseId, draft: EMPTY_SAMPLE }, doer) }),
+  )
 }
 
 const changeSchema = z.strictObject({ words: caseWordsSchema.partial(), by: bySchema })
@@ -144,12 +145,4 @@ export async function inCase<T>(
     const known = isThere && (await findCase(transaction, caseId))
     return known ? work(transaction, known) : failure(notFound('case', caseId))
   })
-}
-
-async function addEmptyClaim(db: Connection, caseId: string, { by, now }: Doer): Promise<string> {
-  const claimId = newIdentifier()
-  const sampleId = await addSample(db, { caseId, draft: EMPTY_SAMPLE, now })
-  await insertClaim(db, { id: claimId, caseId, draft: { ...EMPTY_CLAIM, sampleId }, outcome: null, now })
-  await record(db, { caseId, claimId, sampleId, at: now, who: by, action: 'claim-added' })
-  return claimId
 }

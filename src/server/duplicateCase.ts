@@ -2,15 +2,13 @@ import 'server-only'
 import { EMPTY_CASE } from '@/core/case/caseWords'
 import { type Outcome, success } from '@/core/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
-import { claimTitle } from '@/core/wording/claimTitle'
-import { insertClaim, listClaims } from '@/data/claimRepository'
+import { listClaims } from '@/data/claimRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
 import { calendarDay } from '@/intake/date'
+import { addClaim } from './addClaim'
 import { addSample } from './addSample'
 import { addCase, type Doer } from './addCase'
 import { inCase } from './changeCase'
-import { newIdentifier } from './identifier'
-import { record } from './record'
 
 /**
  * Opens a new case after the pattern of another one: its subject, party, people and claims, with samples that have the same
@@ -21,9 +19,8 @@ export async function duplicateCase(
   doer: Doer,
 ): Promise<Outcome<Readonly<{ caseId: string }>>> {
   return inCase(caseId, async (transaction, pattern) => {
-    const { by, now } = doer
     const { subject, party, people } = pattern
-    const words = { ...EMPTY_CASE, subject, party, people, openedOn: calendarDay(now) }
+    const words = { ...EMPTY_CASE, subject, party, people, openedOn: calendarDay(doer.now) }
     const newId = await addCase(
       transaction,
       words,
@@ -33,25 +30,13 @@ export async function duplicateCase(
     const samples = new Map<string, string>()
     for (const { id } of await listSamples(transaction, caseId)) {
       const draft = emptied((await findSample(transaction, id))!.draft)
-      const sampleId = await addSample(transaction, { caseId: newId, draft, now })
-      await record(transaction, {
-        caseId: newId,
-        sampleId,
-        at: now,
-        who: by,
-        action: 'sample-added',
-        detail: draft.name,
-      })
-      samples.set(id, sampleId)
+      samples.set(id, await addSample(transaction, { caseId: newId, draft }, doer))
     }
     for (const { draft: known } of await listClaims(transaction, caseId)) {
-      const claimId = newIdentifier()
       const sampleId = samples.get(known.sampleId)!
       const secondSampleId = known.secondSampleId && samples.get(known.secondSampleId)!
       const draft = { ...known, sampleId, secondSampleId, remarks: '' }
-      await insertClaim(transaction, { id: claimId, caseId: newId, draft, outcome: null, now })
-      const about = { caseId: newId, claimId, sampleId, at: now, who: by }
-      await record(transaction, { ...about, action: 'claim-added', detail: claimTitle(draft) })
+      await addClaim(transaction, { caseId: newId, draft }, doer)
     }
     return success({ caseId: newId })
   })

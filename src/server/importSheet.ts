@@ -2,6 +2,7 @@ import 'server-only'
 import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
+import { changeBetween } from '@/core/trail/chain'
 import { type Connection, type Database, inTransaction } from '@/data/client'
 import type { SampleFile } from '@/core/sample/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
@@ -145,6 +146,7 @@ export async function storeSheet(
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn))
   const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
-  await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail })
+  const change = changeBetween(EMPTY_SAMPLE, draft)
+  await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
 }

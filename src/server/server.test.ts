@@ -5,7 +5,7 @@ import type { Outcome } from '@/core/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
 import { type Database, openTestDatabase } from '@/data/client'
 import { findings } from '@/data/schema'
-import { addClaim, addEmptySample, openCase, saveCase } from './changeCase'
+import { addEmptyClaim, addEmptySample, openCase, saveCase } from './changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { type DocketQuestion, readCase, readDocket } from './docket'
 import { readClaim } from './readClaim'
@@ -60,7 +60,7 @@ test('a new case has one claim, open until it is filled in', async () => {
   const found = await readClaim(caseId, claimId)
   expect(found?.claim).toMatchObject({ draft: EMPTY_CLAIM, revision: 1 })
   expect(found?.ownCase.claims).toMatchObject([{ id: claimId, outcome: null }])
-  valueOf(await addClaim(caseId, doer))
+  valueOf(await addEmptyClaim(caseId, doer))
   expect((await readCase(caseId))?.claims).toHaveLength(2)
 })
 
@@ -96,6 +96,7 @@ test('a reading that is set aside and brought back is on the trail, with who, wh
   valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside }))
   valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside: [] }))
   expect((await readSampleIn(caseId, sampleId))?.trail).toMatchObject([
+    { action: 'sample-added' },
     { action: 'claim-added' },
     { action: 'set-aside', who: 'B. Weigher', detail: 'Row 2: torn sack', at: later.toISOString() },
     { action: 'sample-changed', who: 'A. Officer', after: '{"readings":"15 9 15.1"}' },
@@ -213,7 +214,7 @@ test.each(['00', uuidv7(), "'; drop table claims; --"])('there is no claim and n
   const words = { words: { reference: '' } }
   expect(await saveClaim(id, { draft: EMPTY, revision: 1 }, now)).toMatchObject(missing)
   expect(await saveCase(id, words, now)).toMatchObject(missing)
-  expect(await addClaim(id, doer)).toMatchObject(missing)
+  expect(await addEmptyClaim(id, doer)).toMatchObject(missing)
   expect(await readCase(id)).toBeUndefined()
   expect(await readClaim(id, id)).toBeUndefined()
 })

@@ -4,12 +4,12 @@ import { redirect } from 'next/navigation'
 import { revalidatePath } from 'next/cache'
 import type { CaseState } from '@/core/case/caseWords'
 import type { Outcome } from '@/core/outcome'
-import { addClaim, addEmptySample, changeState, reorderClaims } from '@/server/changeCase'
+import { addEmptyClaim, addEmptySample, changeState, reorderClaims } from '@/server/changeCase'
 import { duplicateCase } from '@/server/duplicateCase'
 
 /** Adds an empty claim to a case and shows it; a case that is gone shows as such. */
 export async function addNewClaim(caseId: string, by: string): Promise<void> {
-  const added = await addClaim(caseId, { by, now: new Date() })
+  const added = await addEmptyClaim(caseId, { by, now: new Date() })
   redirect(added.ok ? `/cases/${caseId}/claims/${added.value.claimId}` : `/cases/${caseId}`)
 }
 

@@ -3,17 +3,13 @@ import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
 import { EMPTY_CASE } from '@/core/case/caseWords'
 import { countCases } from '@/data/caseRepository'
-import { insertClaim } from '@/data/claimRepository'
 import { type Connection, type Database, inTransaction } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
-import { claimTitle } from '@/core/wording/claimTitle'
+import { addClaim } from '../addClaim'
 import { addSample } from '../addSample'
-import { addCase } from '../addCase'
-import { newIdentifier } from '../identifier'
+import { addCase, type Doer } from '../addCase'
 import { storeSheet } from '../importSheet'
-import { outcomeOf } from '../outcomeOf'
-import { record } from '../record'
 import type { DemoSample } from './demoCase'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
@@ -30,28 +26,21 @@ export async function fillWithDemo(database: Database): Promise<void> {
       const doer = { by: OFFICER, now: at }
       const caseId = await addCase(transaction, { ...EMPTY_CASE, ...words }, doer)
       const ids: string[] = []
-      for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, at))
+      for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, doer))
       for (const { sample, second, ...claim } of claims) {
         const secondSampleId = second === undefined ? null : ids[second]!
         const draft = { ...claim, sampleId: ids[sample]!, secondSampleId }
-        const outcome = await outcomeOf(transaction, draft)
-        const claimId = newIdentifier()
-        await insertClaim(transaction, { id: claimId, caseId, draft, outcome, now: at })
-        const about = { caseId, claimId, sampleId: draft.sampleId, at, who: OFFICER }
-        await record(transaction, { ...about, action: 'claim-added', detail: claimTitle(draft) })
+        await addClaim(transaction, { caseId, draft }, doer)
       }
     }
   })
 }
 
-async function bringIn(db: Connection, caseId: string, sample: DemoSample, now: Date): Promise<string> {
+async function bringIn(db: Connection, caseId: string, sample: DemoSample, doer: Doer): Promise<string> {
   const { file: stated, ...words } = sample
   if (!stated) {
     const draft = { ...EMPTY_SAMPLE, ...words }
-    const sampleId = await addSample(db, { caseId, draft, now })
-    const about = { caseId, sampleId, at: now, who: OFFICER, detail: draft.name }
-    await record(db, { ...about, action: 'sample-added' })
-    return sampleId
+    return addSample(db, { caseId, draft }, doer)
   }
   const bytes = stated.bytes()
   const sheet = await readSheet({ source: () => [bytes], format: guessFormat(bytes) })
@@ -60,5 +49,5 @@ async function bringIn(db: Connection, caseId: string, sample: DemoSample, now: 
   const fileSha256 = createHash('sha256').update(bytes).digest('hex')
   const file = { fileName: stated.name, fileBytes: bytes.length, fileSha256, rowCount }
   const described = columns.map(({ name, kind }) => ({ ...columnNamed(name, kind), ...stated.labels[name] }))
-  return storeSheet(db, { caseId, by: OFFICER, file, columns, words: { ...words, columns: described }, now })
+  return storeSheet(db, { caseId, ...doer, file, columns, words: { ...words, columns: described } })
 }
