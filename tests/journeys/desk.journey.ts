@@ -93,6 +93,11 @@ test('the trail tells who did what, before and after, and that its chain holds',
   await follow(driver, 'Trail')
   await see(driver, /The chain holds: all \d+ entries are as written/)
   await see(driver, 'A. Officer put the claims in another order', '[aria-label=Trail]')
+  await see(
+    driver,
+    /order: claim: Ratio.*; claim: Mean.* → claim: Mean.*; claim: Ratio/,
+    '[aria-label=Trail]',
+  )
   await see(driver, 'reference: WH-014 → WH-014 b', '[aria-label=Trail]')
   await choose(driver, 'Action', 'changed the case')
   await see(driver, '1 entry', '[role=search]')

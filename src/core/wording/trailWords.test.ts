@@ -25,11 +25,12 @@ test('a verdict names the entry that does not fit', () => {
 })
 
 test('a change is told field by field, a long text by the stretch that changed', () => {
-  const before = '{"claimedValue":"15","kept":[["x"]],"readings":{"from":12,"text":"7"}}'
+  const before =
+    '{"claimedValue":"15","kept":[[{"column":"depot","upTo":"","value":"7"}],["x"]],"readings":{"from":12,"text":"7"}}'
   const after = '{"claimedValue":"16","kept":[],"readings":{"from":12,"text":""},"unit":null}'
   expect(changeLines({ before, after })).toEqual([
     { field: 'claimed value', before: '15', after: '16' },
-    { field: 'kept', before: '[["x"]]', after: '[]' },
+    { field: 'kept', before: 'column depot, value 7; x', after: '' },
     { field: 'readings', before: '… 7 …', after: '…  …' },
     { field: 'unit', before: '', after: '' },
   ])

@@ -73,9 +73,15 @@ function fieldWords(name: string): string {
   return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 }
 
+/** A value in words: of a list each of its members, of a thing each of its fields that says something. */
 function shown(value: unknown): string {
   if (value === undefined || value === null) return ''
-  if (typeof value === 'string') return value
   if (isStretch(value)) return `… ${value.text} …`
-  return JSON.stringify(value)
+  if (Array.isArray(value)) return value.map(shown).join('; ')
+  if (typeof value !== 'object') return String(value)
+  return Object.entries(value)
+    .map(([name, field]) => [fieldWords(name), shown(field)])
+    .filter(([, words]) => words !== '')
+    .map((words) => words.join(' '))
+    .join(', ')
 }

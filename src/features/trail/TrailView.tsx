@@ -16,6 +16,9 @@ import { TextLink } from '@/ui/TextLink'
 import { TrailChooser } from './TrailChooser'
 import { type TrailChoice, trailQuery } from './trailView'
 
+const IDENTIFIER = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g
+
+type Subjects = Readonly<Record<string, string>>
 type Change = Pick<ChainedEntry, 'before' | 'after'>
 
 /** Longer ones are cut on the page; the case file has them whole. */
@@ -38,7 +41,7 @@ export function TrailView({
   choice: TrailChoice
   pageSize: number
   /** The claims and samples of the case, each with its name. */
-  subjects: Readonly<Record<string, string>>
+  subjects: Subjects
 }>) {
   const pages = Math.ceil(total / pageSize)
   const { page } = choice
@@ -60,12 +63,10 @@ export function TrailView({
       />
       <Box as="ol" aria-label="Trail" borderBottom="1px solid" borderColor="rule">
         {runsOf(entries).flatMap((run) => {
-          const { claimId, sampleId } = run[0]!
-          const subject = subjects[claimId ?? sampleId ?? ''] ?? ''
           const change = changeOver(run.toReversed())
           return run.length > 1 && change
-            ? [<Run key={run[0]!.id} run={run} change={change} subject={subject} />]
-            : run.map((entry) => <Entry key={entry.id} entry={entry} subject={subject} />)
+            ? [<Run key={run[0]!.id} run={run} change={change} subjects={subjects} />]
+            : run.map((entry) => <Entry key={entry.id} entry={entry} subjects={subjects} />)
         })}
       </Box>
       {pages > 1 && (
@@ -95,11 +96,11 @@ export function TrailView({
   )
 }
 
-function Entry({ entry, subject }: Readonly<{ entry: ChainedEntry; subject: string }>) {
+function Entry({ entry, subjects }: Readonly<{ entry: ChainedEntry; subjects: Subjects }>) {
   return (
     <Numbered number={String(entry.number)}>
-      <Said entry={entry} when={instantWords(entry.at)} subject={subject} />
-      <Changes change={entry} />
+      <Said entry={entry} when={instantWords(entry.at)} subjects={subjects} />
+      <Changes change={entry} subjects={subjects} />
     </Numbered>
   )
 }
@@ -108,13 +109,13 @@ function Entry({ entry, subject }: Readonly<{ entry: ChainedEntry; subject: stri
 function Run({
   run,
   change,
-  subject,
-}: Readonly<{ run: readonly ChainedEntry[]; change: Change; subject: string }>) {
+  subjects,
+}: Readonly<{ run: readonly ChainedEntry[]; change: Change; subjects: Subjects }>) {
   const [last, first] = [run[0]!, run.at(-1)!]
   return (
     <Numbered number={`${first.number} to ${last.number}`}>
-      <Said entry={last} when={spanWords(first.at, last.at)} subject={subject} />
-      <Changes change={change} />
+      <Said entry={last} when={spanWords(first.at, last.at)} subjects={subjects} />
+      <Changes change={change} subjects={subjects} />
       <Box as="details" marginTop="4px">
         <Box as="summary" cursor="pointer" color="brass">
           stored in {run.length} steps
@@ -123,7 +124,7 @@ function Run({
           {run.map((entry) => (
             <Numbered key={entry.id} number={String(entry.number)}>
               <Box color="quiet">{instantWords(entry.at)}</Box>
-              <Changes change={entry} />
+              <Changes change={entry} subjects={subjects} />
             </Numbered>
           ))}
         </Box>
@@ -151,10 +152,11 @@ function Numbered({ number, children }: Readonly<{ number: string; children: Rea
 }
 
 function Said({
-  entry: { who, action, detail },
+  entry: { who, action, detail, claimId, sampleId },
   when,
-  subject,
-}: Readonly<{ entry: ChainedEntry; when: string; subject: string }>) {
+  subjects,
+}: Readonly<{ entry: ChainedEntry; when: string; subjects: Subjects }>) {
+  const about = detail || subjects[claimId ?? sampleId ?? '']
   return (
     <>
       <Box>
@@ -163,23 +165,24 @@ function Said({
           {when}
         </Box>
       </Box>
-      {(detail || subject) && (
+      {about && (
         <Box color="quiet" wordBreak="break-word">
-          {detail || subject}
+          {about}
         </Box>
       )}
     </>
   )
 }
 
-function Changes({ change }: Readonly<{ change: Change }>) {
+function Changes({ change, subjects }: Readonly<{ change: Change; subjects: Subjects }>) {
+  const named = (text: string) => text.replace(IDENTIFIER, (id) => subjects[id] ?? id)
   const lines = changeLines(change)
   if (lines.length === 0) return null
   return (
     <Box as="ul" marginTop="4px" fontSize="13px" wordBreak="break-word">
       {lines.map(({ field, before, after }) => (
         <li key={field}>
-          {field}: <Value text={before} /> → <Value text={after} />
+          {field}: <Value text={named(before)} /> → <Value text={named(after)} />
         </li>
       ))}
     </Box>
