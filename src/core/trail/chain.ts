@@ -123,6 +123,17 @@ export function isStretch(value: unknown): value is Stretch {
   return typeof value === 'object' && value !== null && 'from' in value && 'text' in value
 }
 
+/** The fields that the text of a change holds. One that was altered may hold none, and is then shown as it stands. */
+export function valuesIn(text: string): Values {
+  try {
+    const read: unknown = JSON.parse(text || '{}')
+    if (typeof read === 'object' && read !== null && !Array.isArray(read)) return read as Values
+  } catch {
+    // Told by the hash of the entry.
+  }
+  return { text }
+}
+
 type Change = Pick<TrailEntry, 'before' | 'after'>
 
 /**
@@ -136,7 +147,7 @@ export function changeOver(changes: readonly Change[]): Change | undefined {
   const was: Record<string, unknown> = {}
   const is: Record<string, unknown> = {}
   for (const { before, after } of changes) {
-    const [earlier, later] = [before, after].map((text) => JSON.parse(text || '{}') as Values)
+    const [earlier, later] = [before, after].map(valuesIn)
     for (const field of new Set([...Object.keys(earlier!), ...Object.keys(later!)])) {
       if (isStretch(earlier![field]) || isStretch(later![field])) return undefined
       if (!(field in was)) was[field] = earlier![field] ?? null

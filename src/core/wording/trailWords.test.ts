@@ -35,4 +35,6 @@ test('a change is told field by field, a long text by the stretch that changed',
     { field: 'unit', before: '', after: '' },
   ])
   expect(changeLines({ before: '', after: '' })).toEqual([])
+  const altered = { before: '{"a":1', after: '[1]' }
+  expect(changeLines(altered)).toEqual([{ field: 'text', before: '{"a":1', after: '[1]' }])
 })

@@ -1,4 +1,4 @@
-import { type ChainVerdict, isStretch, type TrailAction, type TrailEntry } from '../trail/chain'
+import { type ChainVerdict, isStretch, type TrailAction, type TrailEntry, valuesIn } from '../trail/chain'
 import { formatCount } from './figures'
 
 /** What was done, behind "who": "A. Officer set a reading aside". */
@@ -57,9 +57,7 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
   after: string
 }>[] {
   if (before === '' && after === '') return []
-  const [was, is] = [before, after].map(
-    (text) => (text === '' ? {} : JSON.parse(text)) as Record<string, unknown>,
-  )
+  const [was, is] = [before, after].map(valuesIn)
   const fields = new Set([...Object.keys(was!), ...Object.keys(is!)])
   return [...fields].map((field) => ({
     field: fieldWords(field),

@@ -63,8 +63,8 @@ export function TrailView({
       />
       <Box as="ol" aria-label="Trail" borderBottom="1px solid" borderColor="rule">
         {runsOf(entries).flatMap((run) => {
-          const change = changeOver(run.toReversed())
-          return run.length > 1 && change
+          const change = run.length > 1 && changeOver(run.toReversed())
+          return change
             ? [<Run key={run[0]!.id} run={run} change={change} subjects={subjects} />]
             : run.map((entry) => <Entry key={entry.id} entry={entry} subjects={subjects} />)
         })}
