@@ -112,6 +112,6 @@ test('a second process on the same data folder is told who holds it', async () =
 
 test('the browser complained of nothing on the way but the server that was gone', async () => {
   const gone =
-    /net::ERR_(CONNECTION_REFUSED|CONNECTION_RESET|EMPTY_RESPONSE|INCOMPLETE_CHUNKED_ENCODING)|status of 409/
+    /net::ERR_(CONNECTION_REFUSED|CONNECTION_RESET|EMPTY_RESPONSE|INCOMPLETE_CHUNKED_ENCODING)|importScripts.*failed to load|status of 409/
   expect((await complaints(journey.driver)).filter((message) => !gone.test(message))).toEqual([])
 })
