@@ -36,7 +36,7 @@ export function CaseFileButton() {
         {state === 'reading' ? 'Bringing it in…' : 'Bring in a case file'}
       </QuietButton>
       {typeof state === 'object' && (
-        <Box role="alert" color="finding.contradicted" flexBasis="100%">
+        <Box role="alert" color="finding.contradicted" flexBasis="100%" order="1">
           {state.problem}
         </Box>
       )}

@@ -37,14 +37,14 @@ type Page = Readonly<{
 export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolean }>) {
   return (
     <Box as="main" maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
-      <Flex justify="space-between" align="baseline" marginBottom="14px" gap="12px" wrap="wrap">
-        <PageTitle>Docket</PageTitle>
-        <Flex gap="12px">
-          <CaseFileButton />
-          <ActionButton action={openNewCase} isMain>
-            Open a case
-          </ActionButton>
-        </Flex>
+      <Flex align="baseline" marginBottom="14px" gap="12px" wrap="wrap">
+        <Box marginRight="auto">
+          <PageTitle>Docket</PageTitle>
+        </Box>
+        <CaseFileButton />
+        <ActionButton action={openNewCase} isMain>
+          Open a case
+        </ActionButton>
       </Flex>
       {isEmpty ? <EmptyDocket /> : <Found {...page} />}
     </Box>
