@@ -63,9 +63,12 @@ function tableHtml({ label, heads, rows, numbers }: Extract<Block, { is: 'table'
   return `<table aria-label="${escapeXml(label)}"><thead><tr>${head}</tr></thead><tbody>${body.join('')}</tbody></table>`
 }
 
-/** A formula as MathML, which browsers set by themselves. */
+/** A formula as MathML, which browsers set by themselves; a long one goes on below, from an equals sign. */
 function mathOf(latex: string): string {
-  return katex.renderToString(`\\displaystyle ${latex}`, { output: 'mathml', throwOnError: false })
+  const sides = latex.split(' = ').map((side, at) => (at === 0 ? side : `{} = ${side}`))
+  const set = (side: string) =>
+    katex.renderToString(`\\displaystyle ${side}`, { output: 'mathml', throwOnError: false })
+  return sides.map(set).join(' ')
 }
 
 /**

@@ -69,9 +69,21 @@ function Found({ cases, total, pageSize, choice }: Page) {
   return (
     <>
       <DocketChooser choice={choice} found={total === 1 ? '1 case' : `${formatCount(total)} cases`} />
-      <CaseList cases={cases} />
+      {total === 0 ? <NothingFound /> : <CaseList cases={cases} />}
       <Pages choice={choice} count={Math.ceil(total / pageSize)} />
     </>
+  )
+}
+
+/** Archived cases are the ones that are most easily missed. */
+function NothingFound() {
+  return (
+    <Box as="p" paddingBlock="18px" borderTop="1px solid" borderColor="rule">
+      No case is like that.{' '}
+      <TextLink href="/?state=any" color="accent">
+        Show every case, archived ones too
+      </TextLink>
+    </Box>
   )
 }
 
