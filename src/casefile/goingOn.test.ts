@@ -45,7 +45,7 @@ test.each<readonly [string, CaseContent, CaseContent, string]>([
   expect(await whyNotGoingOn(known, file)).toContain(why)
 })
 
-test('cells that are others are told of', async () => {
+test('cells and files that are others are told of', async () => {
   const cells = (value: number) => ({
     rowCount: 1,
     columns: async () => [
@@ -57,5 +57,10 @@ test('cells that are others are told of', async () => {
     samples: content.samples.map((sample) => ({ ...sample, sheet: cells(value) })) as CaseContent['samples'],
   })
   expect(await whyNotGoingOn(withCells(here, 1), withCells(goneOn, 1))).toBeUndefined()
-  expect(await whyNotGoingOn(withCells(here, 1), withCells(goneOn, 2))).toContain('the cells of the sample')
+  expect(await whyNotGoingOn(withCells(here, 1), withCells(goneOn, 2))).toContain('the file of the sample')
+  const renamed = withCells(goneOn, 1).samples.map((sample) => ({
+    ...sample,
+    file: { fileName: 'other.csv', fileBytes: 1, fileSha256: 'a'.repeat(64), rowCount: 1 },
+  }))
+  expect(await whyNotGoingOn(withCells(here, 1), { ...goneOn, samples: renamed })).toContain('the file of')
 })

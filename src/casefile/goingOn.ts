@@ -1,3 +1,4 @@
+import { canonicalJson } from '@/core/canonicalJson'
 import { formatCount } from '@/core/wording/figures'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import type { CaseContent, ContentSample } from './content'
@@ -37,14 +38,15 @@ async function lostFrom(here: CaseContent, file: CaseContent): Promise<string | 
     const other = samples.get(sample.id)
     const name = sample.draft.name || sample.id
     if (!other) return `the sample ${name}`
-    if (!(await hasSameCells(sample, other))) return `the cells of the sample ${name} as they are`
+    if (!(await hasSameFile(sample, other))) return `the file of the sample ${name} as it is`
   }
   return undefined
 }
 
-/** Cells come from a file once, and never change. */
-async function hasSameCells(one: ContentSample, other: ContentSample): Promise<boolean> {
+/** A sample is brought in from its file once: what the file is called and hashed as, and its cells, never change. */
+async function hasSameFile(one: ContentSample, other: ContentSample): Promise<boolean> {
   if (!one.sheet) return true
+  if (canonicalJson(one.file) !== canonicalJson(other.file)) return false
   const [columns, others] = await Promise.all([one, other].map(async ({ sheet }) => sheet?.columns()))
   if (!columns || columns.length !== others?.length) return false
   return columns.every((column, at) => {

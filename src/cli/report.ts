@@ -5,6 +5,7 @@ import { readCaseFile } from '@/casefile/read'
 import { failure, type Outcome, success } from '@/core/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/core/report/options'
 import { lackingInPdf, reportFile } from '@/report/files'
+import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 
 /** What was stated on the command line, as texts. */
@@ -43,7 +44,10 @@ export async function writeReport(
   const output = stated.output ?? `${file.replace(/\.zip$/i, '')}.${format.value}`
   const report = await reportOf(read.value.content, options.data)
   await writeFile(output, await reportFile(report, { format: format.value, root: ROOT }))
-  return success({ output, lacking: format.value === 'pdf' ? await lackingInPdf(report, ROOT) : '' })
+  return success({
+    output,
+    lacking: format.value === 'pdf' ? await lackingInPdf(markdownOf(report), ROOT) : '',
+  })
 }
 
 /** Stated, or that of the file that is written, or PDF. */

@@ -21,9 +21,9 @@ export async function prepareReports(root: string): Promise<void> {
   openFonts(await printFonts(root))
 }
 
-/** What is missing from the PDF of a report, in words; empty where nothing is. */
-export async function lackingInPdf(report: Report, root: string): Promise<string> {
-  const letters = openFonts(await printFonts(root)).lacking(markdownOf(report))
+/** What the PDF of a text will lack, in words; empty where it lacks nothing. */
+export async function lackingInPdf(text: string, root: string): Promise<string> {
+  const letters = openFonts(await printFonts(root)).lacking(text)
   return letters.length === 0
     ? ''
     : `The PDF has no letters for ${letters.slice(0, MOST_NAMED).join(' ')}${letters.length > MOST_NAMED ? ' and others' : ''}: each stands in it as \ufffd. DOCX, HTML and Markdown have them.`

@@ -27,18 +27,15 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
   const report = await reportOf(content, options)
-  return {
-    ownCase,
-    lacking: await lackingInPdf(report, process.cwd()),
-    css: await reportCss(process.cwd()),
-    parts: report.parts.map((part) => ({
-      id: part.id,
-      title: part.title,
-      level: part.level,
-      html: partHtml(part),
-      text: partMarkdown(part),
-    })),
-  }
+  const parts = report.parts.map((part) => ({
+    id: part.id,
+    title: part.title,
+    level: part.level,
+    html: partHtml(part),
+    text: partMarkdown(part),
+  }))
+  const lacking = await lackingInPdf(parts.map(({ text }) => text).join('\n'), process.cwd())
+  return { ownCase, parts, lacking, css: await reportCss(process.cwd()) }
 }
 
 /** The report of a case as a file. */

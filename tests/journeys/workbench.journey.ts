@@ -6,6 +6,7 @@ import {
   attribute,
   choose,
   chosen,
+  click,
   complaints,
   control,
   seeFigure,
@@ -129,11 +130,7 @@ test('every picture is saved as PNG and as SVG, whose texts stay texts', async (
   const names = ['sampling distribution', 'claim line', 'histogram', 'box plot', 'normal quantile plot']
   for (const name of names) {
     for (const kind of ['PNG', 'SVG']) {
-      const button = await driver.findElement(By.css(`[aria-label="Save the ${name} as ${kind}"]`))
-      await driver.executeScript(
-        'arguments[0].scrollIntoView({ block: "center" }); arguments[0].click()',
-        button,
-      )
+      await click(driver, By.css(`[aria-label="Save the ${name} as ${kind}"]`))
       const file = `${name.replaceAll(' ', '-')}.${kind.toLowerCase()}`
       const whole = kind === 'PNG' ? /^.PNG[^]*IEND....$/ : /^<svg[^>]*xmlns[^]*<path[^]*<\/svg>$/
       const saved = () =>

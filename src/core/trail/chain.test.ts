@@ -94,6 +94,7 @@ test('steps are not taken together where that would hide one', () => {
   const back = step({ level: '0.1' }, { level: '0.05' })
   expect(changeOver([there])).toEqual({ before: '{"level":"0.05"}', after: '{"level":"0.1"}' })
   expect(changeOver([there, back])).toBeUndefined()
+  expect(changeOver([there, back, step({ level: '0.05' }, { level: '0.01' })])).toBeUndefined()
   const long = 'x'.repeat(2000)
   expect(changeOver([step({ notes: long }, { notes: `${long}y` })])).toBeUndefined()
 })

@@ -140,20 +140,21 @@ type Change = Pick<TrailEntry, 'before' | 'after'>
  * What several changes come to: of each field what it was before the first of them and became by the last.
  *
  * @param changes - the first first
- * @returns undefined where that would hide something: a value that was changed and changed back, or a long text of which only
- *   stretches are known
+ * @returns undefined where that would hide something: a value that came again, or a long text of which only stretches are known
  */
 export function changeOver(changes: readonly Change[]): Change | undefined {
   const was: Record<string, unknown> = {}
   const is: Record<string, unknown> = {}
+  const seen = new Set<string>()
   for (const { before, after } of changes) {
     const [earlier, later] = [before, after].map(valuesIn)
     for (const field of new Set([...Object.keys(earlier!), ...Object.keys(later!)])) {
       if (isStretch(earlier![field]) || isStretch(later![field])) return undefined
       if (!(field in was)) was[field] = earlier![field] ?? null
       is[field] = later![field] ?? null
+      seen.add(canonicalJson([field, earlier![field] ?? null]))
+      if (seen.has(canonicalJson([field, is[field]]))) return undefined
     }
   }
-  const isHidden = Object.keys(is).some((field) => canonicalJson(was[field]) === canonicalJson(is[field]))
-  return isHidden ? undefined : { before: canonicalJson(was), after: canonicalJson(is) }
+  return { before: canonicalJson(was), after: canonicalJson(is) }
 }

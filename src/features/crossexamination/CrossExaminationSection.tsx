@@ -15,6 +15,7 @@ import {
 } from '@/core/wording/figures'
 import { OUTCOME_WORDS } from '@/core/wording/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
+import { Cell, Head } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -22,17 +23,6 @@ import { type Examination, useExamination } from '@/ui/workbench/ExaminationProv
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
-const Head = chakra('th', {
-  base: {
-    textAlign: 'left',
-    fontWeight: '400',
-    color: 'quiet',
-    padding: '4px 14px 4px 0',
-    verticalAlign: 'bottom',
-    whiteSpace: 'nowrap',
-  },
-})
-const Cell = chakra('td', { base: { padding: '6px 14px 6px 0', verticalAlign: 'top' } })
 const Row = chakra('tr', {
   base: { borderTop: '1px solid', borderColor: 'rule', '&[data-stands=false]': { bg: 'surface' } },
 })
@@ -76,10 +66,18 @@ function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
       <chakra.table width="100%" borderCollapse="collapse" marginTop="8px" aria-label="Cross-examination">
         <thead>
           <tr>
-            <Head scope="col">Would the finding stand if …</Head>
-            <Head scope="col">Finding</Head>
-            <Head scope="col">p-value</Head>
-            <Head scope="col">Interval</Head>
+            <Head whiteSpace="nowrap" scope="col">
+              Would the finding stand if …
+            </Head>
+            <Head whiteSpace="nowrap" scope="col">
+              Finding
+            </Head>
+            <Head whiteSpace="nowrap" scope="col">
+              p-value
+            </Head>
+            <Head whiteSpace="nowrap" scope="col">
+              Interval
+            </Head>
           </tr>
         </thead>
         <tbody>
@@ -96,13 +94,16 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
   const { inUnit, inFull } = useFormats()
   const { words, note, outcome, stands, interval, figure, key } = answer
   const { checked } = useWorkbench()
-  const turns = checked && figure && turnsAt(figure.value, checked.document.claim.value, inUnit)
+  const turns =
+    figure?.kind === 'claimed-value' && checked
+      ? turnsAt(figure.value, checked.document.claim.value, inUnit)
+      : undefined
   const hasP = answer.pValue !== undefined || answer.logPValue !== undefined
   return (
     <Row data-stands={stands} data-question={key}>
       <Cell>
         … {words}
-        {figure?.kind === 'claimed-value' && turns && (
+        {figure && turns && (
           <>
             : {turns.words} <Figure name="It turns at" shown={turns.shown} full={inFull(figure.value)} />
           </>

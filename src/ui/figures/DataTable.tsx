@@ -4,7 +4,7 @@ import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 
 const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', marginTop: '8px' } })
-const Head = chakra('th', {
+export const Head = chakra('th', {
   base: {
     textAlign: 'left',
     fontWeight: '400',
@@ -14,7 +14,7 @@ const Head = chakra('th', {
   },
 })
 const Row = chakra('tr', { base: { borderTop: '1px solid', borderColor: 'rule' } })
-const Cell = chakra('td', { base: { padding: '6px 14px 6px 0', verticalAlign: 'top' } })
+export const Cell = chakra('td', { base: { padding: '6px 14px 6px 0', verticalAlign: 'top' } })
 const Name = chakra('th', {
   base: { textAlign: 'left', fontWeight: '400', padding: '6px 14px 6px 0', verticalAlign: 'top' },
 })
