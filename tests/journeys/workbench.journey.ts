@@ -114,8 +114,11 @@ test('the address holds how the page is looked at: the way back, a link and a re
 test('keys lead to the sections, and ? lists them', async () => {
   const { driver } = journey
   await driver.executeScript('document.activeElement.blur()')
-  await driver.actions().sendKeys('5').perform()
-  await driver.wait(async () => (await driver.getCurrentUrl()).endsWith('#cross-examination'), WAIT_MS)
+  // A page that was just loaded again listens to keys a moment after it is shown.
+  await driver.wait(async () => {
+    await driver.actions().sendKeys('5').perform()
+    return (await driver.getCurrentUrl()).endsWith('#cross-examination')
+  }, WAIT_MS)
   expect(await driver.executeScript('return document.activeElement.id')).toBe('cross-examination')
   await driver.actions().sendKeys('?').perform()
   await see(driver, 'Undo the last edit', 'dialog[open]')
