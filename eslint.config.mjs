@@ -67,7 +67,7 @@ const featureRules = features.flatMap((feature) => {
 
 const coreRules = {
   ...withPatterns(
-    ['src/core/**/*.ts'],
+    ['src/claims/**/*.ts'],
     [
       forbidden('^(?!\\./|\\.\\./|zod$).+', 'The core imports nothing outside itself but zod.'),
       ...patternsFor('core', []),

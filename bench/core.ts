@@ -1,5 +1,5 @@
-import { check } from '@/core/check/check'
-import { resample } from '@/core/inference/resample'
+import { check } from '@/claims/check'
+import { resample } from '@/statistics/resampling/resample'
 
 const READINGS = 1000
 const RESAMPLES = 10_000

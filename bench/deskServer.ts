@@ -1,7 +1,7 @@
 // Fills a database with a full docket for the bench of the desk, which bundles this file.
-import { CaseWords, EMPTY_CASE } from '../src/core/case/caseWords'
-import { EMPTY_CLAIM } from '../src/core/claim/draft'
-import { EMPTY_SAMPLE } from '../src/core/sample/sampleDraft'
+import { CaseWords, EMPTY_CASE } from '../src/desk/caseWords'
+import { EMPTY_CLAIM } from '../src/desk/claimDraft'
+import { EMPTY_SAMPLE } from '../src/desk/sampleDraft'
 import { openDatabase } from '../src/data/client'
 import { cases, claims, samples } from '../src/data/schema'
 import { addSample } from '../src/server/addSample'

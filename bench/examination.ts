@@ -1,6 +1,6 @@
-import { check } from '@/core/check/check'
-import type { CheckDocument } from '@/core/check/request'
-import { crossExamination } from '@/core/crossexamination/crossExamination'
+import { check } from '@/claims/check'
+import type { CheckDocument } from '@/claims/request'
+import { crossExamination } from '@/claims/crossexamination/crossExamination'
 
 /** How long each question of a cross-examination takes, in milliseconds, by the number of readings. */
 const SIZES = [24, 1000, 20_000]

@@ -1,4 +1,4 @@
-import { randomWords } from '@/core/numeric/random'
+import { randomWords } from '@/statistics/numeric/random'
 
 export type Draw = () => number
 

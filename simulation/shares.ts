@@ -1,8 +1,8 @@
-import { binomial, logMass } from '@/core/distributions/binomial'
-import type { Procedure } from '@/core/inference/procedure'
-import { shareExact } from '@/core/inference/shareExact'
-import { SHARE_INTERVALS, shareInterval } from '@/core/inference/shareInterval'
-import { shareScore } from '@/core/inference/shareScore'
+import { binomial, logMass } from '@/statistics/distributions/binomial'
+import type { Procedure } from '@/statistics/inference/procedure'
+import { shareExact } from '@/claims/share/exactBinomial'
+import { SHARE_INTERVALS, shareInterval } from '@/statistics/inference/shareInterval'
+import { shareScore } from '@/claims/share/scoreZ'
 
 const SIZES = [20, 50, 200, 1000]
 const SHARES = [0.02, 0.1, 0.3, 0.5]

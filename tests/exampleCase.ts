@@ -1,8 +1,8 @@
 import { type CaseContent, type ContentClaim, type ContentSample, sha256 } from '@/casefile/content'
-import { EMPTY_CASE } from '@/core/case/caseWords'
-import { type ClaimDraft, EMPTY_CLAIM } from '@/core/claim/draft'
-import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
-import { chained, type ChainedEntry } from '@/core/trail/chain'
+import { EMPTY_CASE } from '@/desk/caseWords'
+import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
+import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
+import { chained, type ChainedEntry } from '@/desk/trail/chain'
 
 const AT = '2026-11-03T10:42:00.000Z'
 const times = { revision: 1, createdAt: AT, updatedAt: AT }

@@ -17,7 +17,7 @@ const FORBIDDEN: readonly Case[] = [
   ['src/features/docket/a.ts', "import { a } from '@/features/case/CaseView'"],
   ['src/features/docket/a.ts', "import { a } from '../case/CaseView'"],
   ['src/features/docket/a.ts', "import { a } from '@/server/docket'"],
-  ['src/app/a.ts', "import { a } from '@/core/check/check'"],
+  ['src/app/a.ts', "import { a } from '@/claims/check'"],
 ]
 const ALLOWED: readonly Case[] = [
   [
@@ -25,7 +25,7 @@ const ALLOWED: readonly Case[] = [
     "import { z } from 'zod'\nimport { a } from '../outcome'\nimport { b } from './claim'",
   ],
   ['src/features/docket/actions.ts', "import { a } from '@/server/docket'"],
-  ['src/features/docket/a.tsx', "import { a } from '@/ui/Button'\nimport { b } from '@/core/outcome'"],
+  ['src/features/docket/a.tsx', "import { a } from '@/ui/Button'\nimport { b } from '@/claims/outcome'"],
   ['src/server/a.ts', "import { a } from '@/data/client'\nimport { b } from '@/intake/number'"],
   ['src/app/a.tsx', "import { a } from '@/features/docket/Docket'\nimport { b } from '@/server/docket'"],
 ]

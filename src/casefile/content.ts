@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
-import { CASE_STATES, caseWordsSchema } from '@/core/case/caseWords'
-import { claimDraftSchema } from '@/core/claim/draft'
-import { OUTCOMES } from '@/core/claim/finding'
-import { COLUMN_KINDS, sampleDraftSchema } from '@/core/sample/sampleDraft'
-import { sampleFileSchema } from '@/core/sample/sampleFile'
-import { TRAIL_ACTIONS } from '@/core/trail/chain'
+import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
+import { claimDraftSchema } from '@/desk/claimDraft'
+import { OUTCOMES } from '@/claims/finding'
+import { COLUMN_KINDS, sampleDraftSchema } from '@/desk/sampleDraft'
+import { sampleFileSchema } from '@/desk/sampleFile'
+import { TRAIL_ACTIONS } from '@/desk/trail/chain'
 import type { SampleSource } from '@/intake/claimDocument'
 
 const instant = z.iso.datetime()

@@ -1,5 +1,5 @@
-import { canonicalJson } from '@/core/canonicalJson'
-import { formatCount } from '@/core/wording/figures'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { formatCount } from '@/words/figures'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import type { CaseContent, ContentSample } from './content'
 

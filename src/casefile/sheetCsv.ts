@@ -1,5 +1,5 @@
-import type { ColumnKind } from '@/core/sample/sampleDraft'
-import { failure, type Outcome, success } from '@/core/outcome'
+import type { ColumnKind } from '@/desk/sampleDraft'
+import { failure, type Outcome, success } from '@/claims/outcome'
 import { dateText } from '@/intake/date'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
 import { csvCell } from '@/intake/sheet/csvText'

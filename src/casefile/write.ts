@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
-import { canonicalJson } from '@/core/canonicalJson'
-import { check } from '@/core/check/check'
-import { requestJsonSchema } from '@/core/check/jsonSchema'
-import { CORE_VERSION } from '@/core/version'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { check } from '@/claims/check'
+import { requestJsonSchema } from '@/answers/jsonSchema'
+import { CORE_VERSION } from '@/claims/version'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import {
   type CaseContent,
@@ -17,7 +17,7 @@ import {
   type SampleRecord,
   trailEntrySchema,
 } from './content'
-import { checkAnswerSchema } from '@/core/check/resultSchema'
+import { checkAnswerSchema } from '@/answers/resultSchema'
 import { writeCsv } from './sheetCsv'
 import { type ZipEntry, zipped } from './zip'
 

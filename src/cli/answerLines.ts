@@ -1,8 +1,8 @@
 import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
-import { type Answer, answer } from '@/core/check/answer'
-import { summary } from '@/core/wording/summary'
+import { type Answer, answer } from '@/answers/answer'
+import { summary } from '@/words/en/summary'
 
 const BYTE_ORDER_MARK = /^\ufeff/
 

@@ -1,5 +1,5 @@
 import { holderOf } from '@/data/folderLock'
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 import { backUpTo, restoreFrom } from '@/server/keeper'
 
 /**

@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises'
 import { sha256, trailEntrySchema } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
-import { type ChainedEntry, verifyChain } from '@/core/trail/chain'
-import { verdictWords } from '@/core/wording/trailWords'
+import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
+import { verdictWords } from '@/words/en/trailWords'
 
 const ZIP_BEGINS = 'PK'
 

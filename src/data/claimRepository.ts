@@ -1,7 +1,7 @@
 import 'server-only'
 import { and, asc, eq, max, or, sql } from 'drizzle-orm'
-import type { ClaimDraft } from '@/core/claim/draft'
-import type { FindingOutcome } from '@/core/claim/finding'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import type { FindingOutcome } from '@/claims/finding'
 import type { Connection } from './connection'
 import { claims } from './schema'
 

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
-import { EMPTY_CLAIM } from '@/core/claim/draft'
-import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
+import { EMPTY_CLAIM } from '@/desk/claimDraft'
+import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { type DocketQuestion, findCase, findCases, insertCase, updateCase } from './caseRepository'
 import { findClaim, insertClaim, listClaimsOf, orderClaims, updateClaim } from './claimRepository'
 import { type Database, openTestDatabase } from './client'

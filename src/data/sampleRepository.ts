@@ -1,7 +1,7 @@
 import 'server-only'
 import { and, asc, eq, sql } from 'drizzle-orm'
-import type { SampleDraft } from '@/core/sample/sampleDraft'
-import type { SampleFile } from '@/core/sample/sampleFile'
+import type { SampleDraft } from '@/desk/sampleDraft'
+import type { SampleFile } from '@/desk/sampleFile'
 import type { Connection } from './connection'
 import { samples } from './schema'
 

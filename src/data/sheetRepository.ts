@@ -1,6 +1,6 @@
 import 'server-only'
 import { and, asc, eq, inArray } from 'drizzle-orm'
-import type { ColumnBytes, ColumnHead } from '@/core/sample/columnBytes'
+import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
 import type { Connection } from './connection'
 import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import { sheetColumns } from './schema'

@@ -1,7 +1,7 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
 import { and, asc, count, desc, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm'
-import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/core/trail/chain'
+import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/desk/trail/chain'
 import type { Connection } from './connection'
 import { cases, trailEntries } from './schema'
 

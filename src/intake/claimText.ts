@@ -1,5 +1,5 @@
-import type { Claim, Parameter, Relation } from '@/core/claim/claim'
-import { failure, type Outcome, success } from '@/core/outcome'
+import type { Claim, Parameter, Relation } from '@/claims/claim'
+import { failure, type Outcome, success } from '@/claims/outcome'
 import { readNumber } from './number'
 
 const PARAMETER_WORDS: Readonly<Record<string, Parameter>> = {

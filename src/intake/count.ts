@@ -1,5 +1,5 @@
-import { failure, type Outcome, type Problem, success } from '@/core/outcome'
-import type { DecimalMark } from '@/core/typed'
+import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
+import type { DecimalMark } from '@/desk/typed'
 import { readNumber } from './number'
 
 export type Count = Readonly<{ n: number; successes: number }>

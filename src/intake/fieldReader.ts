@@ -1,6 +1,6 @@
-import type { ClaimDraft } from '@/core/claim/draft'
-import type { SampleDraft } from '@/core/sample/sampleDraft'
-import type { DecimalMark } from '@/core/typed'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import type { SampleDraft } from '@/desk/sampleDraft'
+import type { DecimalMark } from '@/desk/typed'
 import { type NumberReading, readTypedNumber } from './number'
 
 export type Field = keyof ClaimDraft | keyof SampleDraft

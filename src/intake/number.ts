@@ -1,4 +1,4 @@
-import type { DecimalMark } from '@/core/typed'
+import type { DecimalMark } from '@/desk/typed'
 
 export type NumberReading =
   | Readonly<{ ok: true; value: number }>

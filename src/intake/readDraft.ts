@@ -1,6 +1,6 @@
-import type { CheckDocument } from '@/core/check/request'
-import type { Parameter, Tolerance } from '@/core/claim/claim'
-import type { ClaimDraft } from '@/core/claim/draft'
+import type { CheckDocument } from '@/claims/request'
+import type { Parameter, Tolerance } from '@/claims/claim'
+import type { ClaimDraft } from '@/desk/claimDraft'
 import {
   ANY,
   type FieldProblem,

@@ -1,7 +1,7 @@
-import type { Parameter, Relation } from '@/core/claim/claim'
-import type { ClaimDraft } from '@/core/claim/draft'
-import type { DecimalMark } from '@/core/typed'
-import { formatNumber } from '@/core/wording/figures'
+import type { Parameter, Relation } from '@/claims/claim'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import type { DecimalMark } from '@/desk/typed'
+import { formatNumber } from '@/words/figures'
 import { readNumber } from './number'
 
 /** What a wording seems to claim: a first guess, never more. */

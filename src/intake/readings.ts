@@ -1,4 +1,4 @@
-import type { DecimalMark } from '@/core/typed'
+import type { DecimalMark } from '@/desk/typed'
 import { type NumberReading, readNumber } from './number'
 
 export type UnreadEntry = Readonly<{

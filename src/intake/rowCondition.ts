@@ -1,6 +1,6 @@
-import { failure, type Outcome, success } from '@/core/outcome'
-import type { ConditionRelation, KeptRows, RowCondition } from '@/core/sample/rowCondition'
-import type { DecimalMark } from '@/core/typed'
+import { failure, type Outcome, success } from '@/claims/outcome'
+import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
+import type { DecimalMark } from '@/desk/typed'
 import { readDate } from './date'
 import { readNumber } from './number'
 

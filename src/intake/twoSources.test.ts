@@ -1,5 +1,5 @@
-import { type ClaimDraft, EMPTY_CLAIM } from '@/core/claim/draft'
-import { EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
+import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
+import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { readDraft } from './readDraft'
 import { readEvidence } from './readEvidence'
 import { readTypedSheet } from './sheet/typedSheet'

@@ -1,6 +1,6 @@
-import type { CheckDocument } from '@/core/check/request'
-import type { ClaimDraft } from '@/core/claim/draft'
-import { moments } from '@/core/describe/moments'
+import type { CheckDocument } from '@/claims/request'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import { moments } from '@/statistics/describe/moments'
 import { type FieldProblem, stated } from './fieldReader'
 import type { EvidenceReading } from './readEvidence'
 

@@ -1,28 +1,28 @@
-import { defaultBurden } from '@/core/claim/claim'
-import { BURDEN_WORDS } from '@/core/wording/claimWords'
-import { claimTitle } from '@/core/wording/claimTitle'
+import { defaultBurden } from '@/claims/claim'
+import { BURDEN_WORDS } from '@/words/en/claimWords'
+import { claimTitle } from '@/words/en/claimTitle'
 import {
   CONDITION_NAMES,
   CONDITION_STATES,
   conditionLines,
   SOURCE_WORDS,
-} from '@/core/wording/conditionWords'
-import { formatFull, formatPercent, formatSure } from '@/core/wording/figures'
-import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/core/wording/hypothesisWords'
+} from '@/words/en/conditionWords'
+import { formatFull, formatPercent, formatSure } from '@/words/figures'
+import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import {
   distributionWords,
   FORMULAS,
   METHOD_NAMES,
   METHOD_REASONS,
   STATISTIC,
-} from '@/core/wording/methodWords'
-import { sampleLines } from '@/core/wording/sampleLines'
-import { testLines } from '@/core/wording/testLines'
-import { wayWords } from '@/core/wording/waysWords'
+} from '@/words/en/methodWords'
+import { sampleLines } from '@/words/en/sampleLines'
+import { testLines } from '@/words/en/testLines'
+import { wayWords } from '@/words/en/waysWords'
 import type { Block, Part } from './document'
 import { crossBlocks } from './crossBlocks'
 import type { Writer } from './language'
-import type { PartName, ReportOptions } from '@/core/report/options'
+import type { PartName, ReportOptions } from '@/desk/reportOptions'
 import { sampleBlocks } from './sampleBlocks'
 import type { ClaimStudy } from './study'
 import { findingBlocks } from './findingBlocks'

@@ -1,4 +1,4 @@
-import type { FindingOutcome } from '@/core/claim/finding'
+import type { FindingOutcome } from '@/claims/finding'
 import type { Drawing } from './drawing/drawing'
 
 /** A report as what it says, before it is a page, a file or a print: plain data, its texts in the report's language of numbers. */

@@ -3,7 +3,7 @@ import type { Report } from './document'
 import { printFonts, reportCss, webFonts } from './fonts'
 import { htmlFile } from './html'
 import { markdownOf } from './markdown'
-import type { ReportFormat } from '@/core/report/options'
+import type { ReportFormat } from '@/desk/reportOptions'
 import { openFonts, pdfOf } from './pdf/pdf'
 import { rasteriser } from './rasterise'
 

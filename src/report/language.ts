@@ -1,4 +1,4 @@
-import type { Language } from '@/core/report/options'
+import type { Language } from '@/desk/reportOptions'
 
 const NARROW_SPACE = '\u202f'
 const MARKS = {

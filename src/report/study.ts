@@ -6,14 +6,14 @@ import {
   type ContentSample,
   sha256,
 } from '@/casefile/content'
-import { canonicalJson } from '@/core/canonicalJson'
-import { check } from '@/core/check/check'
-import type { CheckDocument } from '@/core/check/request'
-import type { CheckResult } from '@/core/check/result'
-import { crossExamination } from '@/core/crossexamination/crossExamination'
-import { withEverything } from '@/core/crossexamination/lists'
-import type { Examination, Examined } from '@/core/crossexamination/question'
-import { type Formats, formatsFor } from '@/core/wording/formats'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { check } from '@/claims/check'
+import type { CheckDocument } from '@/claims/request'
+import type { CheckResult } from '@/claims/result'
+import { crossExamination } from '@/claims/crossexamination/crossExamination'
+import { withEverything } from '@/claims/crossexamination/lists'
+import type { Examination, Examined } from '@/claims/crossexamination/question'
+import { type Formats, formatsFor } from '@/words/formats'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 
 /** Above so many readings every question takes seconds: then it is asked on the claim's page, and the report says so. */

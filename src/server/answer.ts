@@ -1,5 +1,5 @@
 import 'server-only'
-import { failure, type Outcome } from '@/core/outcome'
+import { failure, type Outcome } from '@/claims/outcome'
 
 const STATUS: Readonly<Record<string, number>> = {
   'not-found': 404,

@@ -1,5 +1,5 @@
 import 'server-only'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { failure, type Outcome, success } from '@/claims/outcome'
 
 const DROPPED = 4
 

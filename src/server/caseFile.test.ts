@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { unzipSync, zipSync } from 'fflate'
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
 import { exportCase, importCase } from './caseFile'

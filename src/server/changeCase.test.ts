@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'

@@ -1,6 +1,6 @@
 import 'server-only'
-import { readCodes } from '@/core/sample/codes'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { readCodes } from '@/desk/codes'
+import { failure, type Outcome, success } from '@/claims/outcome'
 import { findSample, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
 import { columnOfBytes } from '@/intake/sheet/columnBytes'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { canonicalJson } from '@/core/canonicalJson'
+import { canonicalJson } from '@/desk/canonicalJson'
 import { sha256 } from '@/data/trailRepository'
 
 export { sha256 as fingerprintOf }

@@ -1,7 +1,7 @@
 import 'server-only'
-import { checkOutcome } from '@/core/check/check'
-import type { ClaimDraft } from '@/core/claim/draft'
-import type { FindingOutcome } from '@/core/claim/finding'
+import { checkOutcome } from '@/claims/check'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import type { FindingOutcome } from '@/claims/finding'
 import type { Connection } from '@/data/client'
 import { documentOf, type HeldAgainst } from './documentOf'
 

@@ -1,5 +1,5 @@
 import 'server-only'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { failure, type Outcome, success } from '@/claims/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'

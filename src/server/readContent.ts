@@ -1,6 +1,6 @@
 import 'server-only'
 import type { CaseContent, ContentSample } from '@/casefile/content'
-import { caseWordsOf } from '@/core/case/caseWords'
+import { caseWordsOf } from '@/desk/caseWords'
 import { findCase } from '@/data/caseRepository'
 import { listClaims } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'

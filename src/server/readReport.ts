@@ -1,6 +1,6 @@
 import 'server-only'
-import { FORMATS, optionsIn, type ReportFormat, type ReportOptions } from '@/core/report/options'
-import { failure, type Outcome, success } from '@/core/outcome'
+import { FORMATS, optionsIn, type ReportFormat, type ReportOptions } from '@/desk/reportOptions'
+import { failure, type Outcome, success } from '@/claims/outcome'
 import { lackingInPdf, MEDIA_TYPES, reportFile } from '@/report/files'
 import { reportCss } from '@/report/fonts'
 import { partHtml } from '@/report/html'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { type ChainedEntry, type ChainVerdict, verifyChain } from '@/core/trail/chain'
+import { type ChainedEntry, type ChainVerdict, verifyChain } from '@/desk/trail/chain'
 import { findInTrail, listWholeTrail, sha256, type TrailQuestion } from '@/data/trailRepository'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { database } from './database'

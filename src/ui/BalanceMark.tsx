@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import type { FindingOutcome } from '@/core/claim/finding'
+import type { FindingOutcome } from '@/claims/finding'
 
 export type Mark = FindingOutcome | 'open'
 

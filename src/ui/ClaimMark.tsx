@@ -1,9 +1,9 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { FindingOutcome } from '@/core/claim/finding'
-import { claimTitle, type ClaimWords } from '@/core/wording/claimTitle'
-import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import type { FindingOutcome } from '@/claims/finding'
+import { claimTitle, type ClaimWords } from '@/words/en/claimTitle'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from './BalanceMark'
 
 /** A claim in a line, with the mark of its finding and the word for it. */

@@ -1,4 +1,4 @@
-import type { ChainedEntry, TrailAction } from '@/core/trail/chain'
+import type { ChainedEntry, TrailAction } from '@/desk/trail/chain'
 
 /** What is stored while somebody types, and so many times in one go. */
 const TYPED: readonly TrailAction[] = ['changed', 'claim-changed', 'sample-changed']

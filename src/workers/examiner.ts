@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
-import { crossExamination } from '@/core/crossexamination/crossExamination'
-import type { Examination, Examined } from '@/core/crossexamination/question'
+import { crossExamination } from '@/claims/crossexamination/crossExamination'
+import type { Examination, Examined } from '@/claims/crossexamination/question'
 
 /** Cross-examines a finding away from the page: it is ended, not asked to stop, when something changes. */
 const examiner = {

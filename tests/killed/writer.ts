@@ -1,6 +1,6 @@
 // Opens the database of a folder, says what is in it, and then writes without end until it is killed: `killed.test.ts`.
 import { sha256 } from '@/casefile/content'
-import { verifyChain } from '@/core/trail/chain'
+import { verifyChain } from '@/desk/trail/chain'
 import { listClaims } from '@/data/claimRepository'
 import { listSamples } from '@/data/sampleRepository'
 import { findColumnHeads } from '@/data/sheetRepository'

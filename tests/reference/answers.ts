@@ -1,7 +1,7 @@
-import { check } from '@/core/check/check'
-import type { CheckDocument } from '@/core/check/request'
-import type { CheckResult } from '@/core/check/result'
-import { answer } from '@/core/check/answer'
+import { check } from '@/claims/check'
+import type { CheckDocument } from '@/claims/request'
+import type { CheckResult } from '@/claims/result'
+import { answer } from '@/answers/answer'
 
 /** The result of a check that has to be answered. */
 export function resultOf(document: CheckDocument): CheckResult {

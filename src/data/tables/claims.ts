@@ -11,14 +11,14 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import { BURDENS, PARAMETERS, RELATIONS } from '@/core/claim/claim'
-import { OUTCOMES } from '@/core/claim/finding'
-import { INTERVAL_SIDES } from '@/core/inference/interval'
-import { METHODS } from '@/core/inference/procedure'
-import { TWO_SIDED_RULES } from '@/core/inference/shareExact'
-import { SHARE_INTERVALS } from '@/core/inference/shareInterval'
-import type { KeptRows } from '@/core/sample/rowCondition'
-import { DECIMAL_MARKS } from '@/core/typed'
+import { BURDENS, PARAMETERS, RELATIONS } from '@/claims/claim'
+import { OUTCOMES } from '@/claims/finding'
+import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { METHODS } from '@/statistics/inference/procedure'
+import { TWO_SIDED_RULES } from '@/claims/share/exactBinomial'
+import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import type { KeptRows } from '@/desk/rowCondition'
+import { DECIMAL_MARKS } from '@/desk/typed'
 import { instant, oneOf, typed } from './parts'
 import { cases, samples } from './samples'
 

@@ -19,9 +19,9 @@ import {
   SAMPLE_KINDS,
   type SetAside,
   SPREADS,
-} from '@/core/sample/sampleDraft'
-import { CASE_STATES } from '@/core/case/caseWords'
-import { DECIMAL_MARKS } from '@/core/typed'
+} from '@/desk/sampleDraft'
+import { CASE_STATES } from '@/desk/caseWords'
+import { DECIMAL_MARKS } from '@/desk/typed'
 import { bytea, instant, oneOf, typed } from './parts'
 
 /** Owns everything below it. */

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { check, foreignKey, index, integer, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core'
-import { TRAIL_ACTIONS } from '@/core/trail/chain'
+import { TRAIL_ACTIONS } from '@/desk/trail/chain'
 import { claims } from './claims'
 import { instant, oneOf, typed } from './parts'
 import { cases, samples } from './samples'

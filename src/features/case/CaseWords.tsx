@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useCallback, useRef, useState } from 'react'
-import type { CaseState, CaseWords as Words } from '@/core/case/caseWords'
+import type { CaseState, CaseWords as Words } from '@/desk/caseWords'
 import { InlineText } from '@/ui/inline/InlineText'
 import { officerHere } from '@/ui/officer'
 import { putOutcome } from '@/ui/saving/fetchOutcome'

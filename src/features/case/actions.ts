@@ -2,8 +2,8 @@
 
 import { redirect } from 'next/navigation'
 import { revalidatePath } from 'next/cache'
-import type { CaseState } from '@/core/case/caseWords'
-import type { Outcome } from '@/core/outcome'
+import type { CaseState } from '@/desk/caseWords'
+import type { Outcome } from '@/claims/outcome'
 import { addEmptyClaim, addEmptySample, changeState, reorderClaims } from '@/server/changeCase'
 import { duplicateCase } from '@/server/duplicateCase'
 

@@ -6,7 +6,7 @@ import {
   hypothesisReason,
   hypothesisSymbols,
   kindOfTest,
-} from '@/core/wording/hypothesisWords'
+} from '@/words/en/hypothesisWords'
 import { Latex } from '@/ui/Latex'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 

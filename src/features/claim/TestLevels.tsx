@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
-import { formatPercent } from '@/core/wording/figures'
+import { formatPercent } from '@/words/figures'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
 import { useField } from '@/ui/workbench/useField'

@@ -1,8 +1,8 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { Relation } from '@/core/claim/claim'
-import { PARAMETER_NOUNS, RELATION_WORDS } from '@/core/wording/claimWords'
+import type { Relation } from '@/claims/claim'
+import { PARAMETER_NOUNS, RELATION_WORDS } from '@/words/en/claimWords'
 import { type Guess, readWording } from '@/intake/readWording'
 import { QuietButton } from '@/ui/Button'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

@@ -2,8 +2,8 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import type { Condition } from '@/core/conditions/condition'
-import { SOURCE_WORDS } from '@/core/wording/conditionWords'
+import type { Condition } from '@/claims/conditions/condition'
+import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart, type ReadingsPicture } from '@/ui/charts/ReadingsChart'
 import {

@@ -2,13 +2,13 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
-import type { Condition } from '@/core/conditions/condition'
+import type { Condition } from '@/claims/conditions/condition'
 import {
   conditionLines,
   CONDITION_NAMES,
   CONDITION_STATES,
   SOURCE_WORDS,
-} from '@/core/wording/conditionWords'
+} from '@/words/en/conditionWords'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { SOURCE_WORDS } from '@/core/wording/conditionWords'
+import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import type { Source } from '@/ui/workbench/WorkbenchProvider'

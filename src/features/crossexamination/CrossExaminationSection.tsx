@@ -2,18 +2,18 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
-import type { IntervalFigures } from '@/core/check/result'
-import { inOrder } from '@/core/crossexamination/crossExamination'
-import type { Examined } from '@/core/crossexamination/question'
-import { standingWords, turnsAt } from '@/core/wording/crossWords'
+import type { IntervalFigures } from '@/claims/result'
+import { inOrder } from '@/claims/crossexamination/crossExamination'
+import type { Examined } from '@/claims/crossexamination/question'
+import { standingWords, turnsAt } from '@/words/en/crossWords'
 import {
   formatCount,
   formatFull,
   formatFullPValue,
   formatPercent,
   formatPValue,
-} from '@/core/wording/figures'
-import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+} from '@/words/figures'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Cell, Head } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'

@@ -1,6 +1,6 @@
-import type { CaseState } from '@/core/case/caseWords'
-import { type FindingOutcome, OUTCOMES } from '@/core/claim/finding'
-import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import type { CaseState } from '@/desk/caseWords'
+import { type FindingOutcome, OUTCOMES } from '@/claims/finding'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
 
 export const STATE_WORDS: Readonly<Record<'current' | CaseState | 'any', string>> = {
   current: 'not archived',

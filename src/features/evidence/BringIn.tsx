@@ -7,7 +7,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import type { FilePreview } from '@/workers/sheetWorker'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import { type BringInState, type Choice, type OnBrought, useBringIn } from './useBringIn'
 
 const HiddenInput = chakra('input', { base: { srOnly: true } })

@@ -1,8 +1,8 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { readCodes, unreadCodeLines } from '@/core/sample/codes'
-import type { ColumnKind, ColumnWords } from '@/core/sample/sampleDraft'
+import { readCodes, unreadCodeLines } from '@/desk/codes'
+import type { ColumnKind, ColumnWords } from '@/desk/sampleDraft'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'

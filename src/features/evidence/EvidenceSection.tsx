@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
-import type { DecimalMark } from '@/core/typed'
+import type { DecimalMark } from '@/desk/typed'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { columnFor } from '@/intake/takenFrom'
 import { InlineChoice } from '@/ui/inline/InlineChoice'

@@ -2,8 +2,8 @@
 
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-import type { ChainedEntry } from '@/core/trail/chain'
-import { ACTION_WORDS, instantWords, NOBODY_NAMED } from '@/core/wording/trailWords'
+import type { ChainedEntry } from '@/desk/trail/chain'
+import { ACTION_WORDS, instantWords, NOBODY_NAMED } from '@/words/en/trailWords'
 import { runsOf } from '@/ui/oneGo'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { fetchOutcome } from '@/ui/saving/fetchOutcome'

@@ -1,8 +1,8 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { formatCount } from '@/core/wording/figures'
-import { PROVENANCE_FIELDS, type ProvenanceField } from '@/core/wording/provenanceWords'
+import { formatCount } from '@/words/figures'
+import { PROVENANCE_FIELDS, type ProvenanceField } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'

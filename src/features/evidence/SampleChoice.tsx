@@ -1,6 +1,6 @@
 'use client'
 
-import type { SampleKind } from '@/core/sample/sampleDraft'
+import type { SampleKind } from '@/desk/sampleDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'

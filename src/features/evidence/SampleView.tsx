@@ -13,7 +13,7 @@ import { History, type TrailLine } from './History'
 import { Provenance } from './Provenance'
 import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import { CountField, SummaryFields } from './SummaryFields'
 
 // Only in the browser: what the server sends may carry no styles of its own, and a sheet places each of its rows by one.

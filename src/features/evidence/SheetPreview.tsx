@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import type { SheetView } from '@/intake/sheet/takeReadings'
 
 const KIND_WORDS = { number: 'numbers', category: 'texts', text: 'texts', date: 'dates' } as const

@@ -1,9 +1,9 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { SPREADS } from '@/core/sample/sampleDraft'
-import { formatNumber, withUnit } from '@/core/wording/figures'
-import { unitOf } from '@/core/wording/claimWords'
+import { SPREADS } from '@/desk/sampleDraft'
+import { formatNumber, withUnit } from '@/words/figures'
+import { unitOf } from '@/words/en/claimWords'
 import { readNumber } from '@/intake/number'
 import { readCount } from '@/intake/count'
 import { InlineChoice } from '@/ui/inline/InlineChoice'

@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import type { RefObject } from 'react'
-import type { DecimalMark } from '@/core/typed'
+import type { DecimalMark } from '@/desk/typed'
 import { needed } from '@/intake/fieldReader'
 import type { UnreadEntry } from '@/intake/readings'
 import { useLabel } from '@/ui/sample/SampleProvider'

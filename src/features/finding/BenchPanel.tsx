@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { standingWords } from '@/core/wording/crossWords'
+import { standingWords } from '@/words/en/crossWords'
 import { AtOnce } from '@/ui/workbench/Computed'
 import { useExamination } from '@/ui/workbench/ExaminationProvider'
 import { Ways } from '@/ui/workbench/Ways'

@@ -1,9 +1,9 @@
 'use client'
 
 import { useDeferredValue, useMemo } from 'react'
-import { claimLineWords, intervalWords } from '@/core/wording/claimLineWords'
-import { scaled } from '@/core/wording/display'
-import { formatReading, formatLimit, withUnit } from '@/core/wording/figures'
+import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
+import { scaled } from '@/words/display'
+import { formatReading, formatLimit, withUnit } from '@/words/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

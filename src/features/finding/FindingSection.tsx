@@ -1,8 +1,8 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { CheckResult } from '@/core/check/result'
-import { openConditions, unanswered } from '@/core/wording/conditionWords'
+import type { CheckResult } from '@/claims/result'
+import { openConditions, unanswered } from '@/words/en/conditionWords'
 import { CopyButton } from '@/ui/CopyButton'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'

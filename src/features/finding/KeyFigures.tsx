@@ -1,7 +1,7 @@
 'use client'
 
-import type { CheckResult } from '@/core/check/result'
-import { sampleLines } from '@/core/wording/sampleLines'
+import type { CheckResult } from '@/claims/result'
+import { sampleLines } from '@/words/en/sampleLines'
 import { FigureLines } from '@/ui/figures/FigureLines'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

@@ -1,9 +1,9 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
-import type { TestFigures } from '@/core/check/result'
-import { formatFull, formatFullPValue, formatPValue } from '@/core/wording/figures'
-import { OUTCOME_WORDS } from '@/core/wording/findingWords'
+import type { TestFigures } from '@/claims/result'
+import { formatFull, formatFullPValue, formatPValue } from '@/words/figures'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

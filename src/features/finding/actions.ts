@@ -1,6 +1,6 @@
 'use server'
 
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 import { signFinding } from '@/server/signFinding'
 
 /** Signs the finding of a claim as it is stored. */

@@ -1,6 +1,6 @@
 'use client'
 
-import { effectWords, findingSentence } from '@/core/wording/findingWords'
+import { effectWords, findingSentence } from '@/words/en/findingWords'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 

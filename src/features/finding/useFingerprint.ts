@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import { canonicalJson } from '@/core/canonicalJson'
+import { canonicalJson } from '@/desk/canonicalJson'
 
 /** Nobody signs between two keystrokes. */
 const PAUSE_MS = 250

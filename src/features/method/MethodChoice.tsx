@@ -1,11 +1,11 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { methodChoices } from '@/core/check/methodNeeds'
-import { METHODS_FOR } from '@/core/check/procedureOf'
-import type { Method } from '@/core/inference/procedure'
-import { METHOD_NAMES } from '@/core/wording/methodWords'
-import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/core/wording/optionWords'
+import { methodChoices } from '@/claims/methodNeeds'
+import { METHODS_FOR } from '@/claims/procedureOf'
+import type { Method } from '@/statistics/inference/procedure'
+import { METHOD_NAMES } from '@/words/en/methodWords'
+import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/words/en/optionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 

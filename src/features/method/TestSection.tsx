@@ -1,8 +1,8 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { distributionWords, FORMULAS, METHOD_REASONS } from '@/core/wording/methodWords'
-import { testLines } from '@/core/wording/testLines'
+import { distributionWords, FORMULAS, METHOD_REASONS } from '@/words/en/methodWords'
+import { testLines } from '@/words/en/testLines'
 import { FigureLines } from '@/ui/figures/FigureLines'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import type { Step } from '@/core/wording/working/formula'
+import type { Step } from '@/words/en/working/formula'
 import { QuietButton } from '@/ui/Button'
 import { Latex } from '@/ui/Latex'
 import { useView } from '@/ui/workbench/useView'

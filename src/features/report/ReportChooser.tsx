@@ -11,7 +11,7 @@ import {
   queryOf,
   type ReportFormat,
   type ReportOptions,
-} from '@/core/report/options'
+} from '@/desk/reportOptions'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 
 const FORMAT_WORDS: Readonly<Record<ReportFormat, string>> = {

@@ -1,6 +1,6 @@
 import '@/ui/report.css'
 import { Box } from '@chakra-ui/react'
-import type { ReportOptions } from '@/core/report/options'
+import type { ReportOptions } from '@/desk/reportOptions'
 import { ReportChooser } from './ReportChooser'
 import { ReportPart, type ShownPart } from './ReportPart'
 

@@ -1,8 +1,8 @@
 'use client'
 
 import { usePathname } from 'next/navigation'
-import { TRAIL_ACTIONS, type TrailAction } from '@/core/trail/chain'
-import { ACTION_WORDS } from '@/core/wording/trailWords'
+import { TRAIL_ACTIONS, type TrailAction } from '@/desk/trail/chain'
+import { ACTION_WORDS } from '@/words/en/trailWords'
 import { Chooser } from '@/ui/Chooser'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useChosen } from '@/ui/useChosen'

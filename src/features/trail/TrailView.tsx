@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import { type ChainedEntry, type ChainVerdict, changeOver } from '@/core/trail/chain'
-import { formatCount } from '@/core/wording/figures'
+import { type ChainedEntry, type ChainVerdict, changeOver } from '@/desk/trail/chain'
+import { formatCount } from '@/words/figures'
 import {
   ACTION_WORDS,
   changeLines,
@@ -9,7 +9,7 @@ import {
   NOBODY_NAMED,
   spanWords,
   verdictWords,
-} from '@/core/wording/trailWords'
+} from '@/words/en/trailWords'
 import { runsOf } from '@/ui/oneGo'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'

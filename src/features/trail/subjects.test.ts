@@ -1,4 +1,4 @@
-import { EMPTY_CLAIM } from '@/core/claim/draft'
+import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { subjectsOf } from './subjects'
 
 test('claims and samples are called as they are on their own pages', () => {

@@ -1,4 +1,4 @@
-import { claimTitle, type ClaimWords } from '@/core/wording/claimTitle'
+import { claimTitle, type ClaimWords } from '@/words/en/claimTitle'
 
 type Sample = Readonly<{ id: string; name: string; fileName: string | null }>
 

@@ -1,4 +1,4 @@
-import { TRAIL_ACTIONS, type TrailAction } from '@/core/trail/chain'
+import { TRAIL_ACTIONS, type TrailAction } from '@/desk/trail/chain'
 
 /** What of the trail is shown, as the page's address holds it. */
 export type TrailChoice = Readonly<{

@@ -1,4 +1,4 @@
-import type { ColumnBytes, ColumnHead } from '@/core/sample/columnBytes'
+import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
 import { CHUNK_LENGTH, type Column } from './columns'
 
 /**

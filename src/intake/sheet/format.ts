@@ -1,4 +1,4 @@
-import type { DecimalMark } from '@/core/typed'
+import type { DecimalMark } from '@/desk/typed'
 import { DATE_ORDERS, type DateOrder, readDate } from '../date'
 import type { Thousands } from './thousands'
 

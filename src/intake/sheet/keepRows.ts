@@ -1,7 +1,7 @@
-import type { Problem } from '@/core/outcome'
-import { failure, type Outcome, success } from '@/core/outcome'
-import type { KeptRows } from '@/core/sample/rowCondition'
-import type { DecimalMark } from '@/core/typed'
+import type { Problem } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/outcome'
+import type { KeptRows } from '@/desk/rowCondition'
+import type { DecimalMark } from '@/desk/typed'
 import { type CellTest, testCells } from '../rowCondition'
 import { CHUNK_LENGTH, type Column } from './columns'
 

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/outcome'
+import type { Problem } from '@/claims/outcome'
 
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/core/sample/sampleDraft'
+import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import {
   addColumn,
   type Cells,

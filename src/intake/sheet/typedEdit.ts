@@ -1,4 +1,4 @@
-import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/core/sample/sampleDraft'
+import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/desk/sampleDraft'
 import { readDate } from '../date'
 import { readNumber } from '../number'
 import { READINGS_COLUMN, typedCells } from './typedSheet'

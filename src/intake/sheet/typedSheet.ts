@@ -1,5 +1,5 @@
-import { type ColumnWords, columnNamed, type SampleDraft } from '@/core/sample/sampleDraft'
-import type { DecimalMark } from '@/core/typed'
+import { type ColumnWords, columnNamed, type SampleDraft } from '@/desk/sampleDraft'
+import type { DecimalMark } from '@/desk/typed'
 import { readDate } from '../date'
 import { type NumberReading, readNumber } from '../number'
 import { readReadings, type UnreadEntry } from '../readings'

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 
 /** What a reader of one kind of workbook gives. */
 export type WorkbookRows = Readonly<{

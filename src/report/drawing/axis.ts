@@ -1,4 +1,4 @@
-import { formatNumber } from '@/core/wording/figures'
+import { formatNumber } from '@/words/figures'
 import { INK, LABEL_SIZE, QUIET, type Shape, widthOf } from './drawing'
 
 export type Axis = Readonly<{

@@ -1,4 +1,4 @@
-import type { FindingOutcome } from '@/core/claim/finding'
+import type { FindingOutcome } from '@/claims/finding'
 import { type Drawing, FINDING, type Point, QUIET, type Shape } from './drawing'
 
 const SHAPE = {

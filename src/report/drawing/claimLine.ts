@@ -1,4 +1,4 @@
-import { pileReadings } from '@/core/picture/stackReadings'
+import { pileReadings } from '@/pictures/stackReadings'
 import { axisOf, axisShapes, tickWords } from './axis'
 import { ACCENT, BRASS, type Drawing, INK, label, type Point, type Shape } from './drawing'
 

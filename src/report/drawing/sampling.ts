@@ -1,5 +1,5 @@
-import type { Ends } from '@/core/inference/interval'
-import type { SamplingPicture } from '@/core/picture/samplingPicture'
+import type { Ends } from '@/statistics/inference/interval'
+import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { axisOf, axisShapes, tickWords } from './axis'
 import { BRASS, type Drawing, FINDING, INK, label, type Point, type Shape } from './drawing'
 

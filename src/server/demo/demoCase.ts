@@ -1,6 +1,6 @@
-import type { CaseWords } from '@/core/case/caseWords'
-import type { ClaimWithoutSample } from '@/core/claim/draft'
-import type { SampleDraft } from '@/core/sample/sampleDraft'
+import type { CaseWords } from '@/desk/caseWords'
+import type { ClaimWithoutSample } from '@/desk/claimDraft'
+import type { SampleDraft } from '@/desk/sampleDraft'
 
 /** What is known of a sample, and the file that holds its sheet, where there is one. */
 export type DemoSample = Partial<SampleDraft> &

@@ -1,6 +1,6 @@
 import 'server-only'
-import { EMPTY_CLAIM } from '@/core/claim/draft'
-import { columnNamed } from '@/core/sample/sampleDraft'
+import { EMPTY_CLAIM } from '@/desk/claimDraft'
+import { columnNamed } from '@/desk/sampleDraft'
 import type { DemoCase } from './demoCase'
 import { BURNING_TIMES, FAN_NOISE } from './readings'
 

@@ -1,6 +1,6 @@
 import 'server-only'
-import { EMPTY_CLAIM } from '@/core/claim/draft'
-import { columnNamed } from '@/core/sample/sampleDraft'
+import { EMPTY_CLAIM } from '@/desk/claimDraft'
+import { columnNamed } from '@/desk/sampleDraft'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
 import type { DemoCase } from './demoCase'
 import { HEARTHLING_STOVE } from './hearthlingStove'

@@ -11,7 +11,7 @@ import {
 } from 'chart.js'
 import { memo, useMemo } from 'react'
 import { chakra } from '@chakra-ui/react'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import { axisWords } from './axisWords'
 import { type ClaimLineFigures, claimLineData } from './claimLineData'
 import { labelPlugin } from './labelPlugin'

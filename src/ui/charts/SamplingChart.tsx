@@ -10,7 +10,7 @@ import {
   type ScatterDataPoint,
 } from 'chart.js'
 import { memo, useMemo } from 'react'
-import type { SamplingPicture } from '@/core/picture/samplingPicture'
+import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { axisWords } from './axisWords'
 import { type ChartLabel, labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'

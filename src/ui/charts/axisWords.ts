@@ -1,5 +1,5 @@
 import type { Tick } from 'chart.js'
-import { formatNumber, withUnit } from '@/core/wording/figures'
+import { formatNumber, withUnit } from '@/words/figures'
 
 /** A tick of the axis, with as many decimals as the steps between ticks need; the last one carries the unit. */
 export function axisWords(value: number, ticks: readonly Tick[], unit: string): string {

@@ -1,5 +1,5 @@
 import type { ChartDataset } from 'chart.js'
-import { type Dot, pileReadings } from '@/core/picture/stackReadings'
+import { type Dot, pileReadings } from '@/pictures/stackReadings'
 import type { Colours } from './useColours'
 
 /** All in the scale that is shown. */

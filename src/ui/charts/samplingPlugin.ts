@@ -1,6 +1,6 @@
 import type { Chart, Plugin } from 'chart.js'
-import type { Ends } from '@/core/inference/interval'
-import type { SamplingPicture } from '@/core/picture/samplingPicture'
+import type { Ends } from '@/statistics/inference/interval'
+import type { SamplingPicture } from '@/pictures/samplingPicture'
 import type { Colours } from './useColours'
 
 export type SamplingOptions = Readonly<{ picture?: SamplingPicture; colours?: Colours }>

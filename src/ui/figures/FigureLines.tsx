@@ -1,6 +1,6 @@
 'use client'
 
-import type { FigureLine } from '@/core/wording/testLines'
+import type { FigureLine } from '@/words/en/testLines'
 import { Figure } from './Figure'
 import { FigureTable } from './FigureTable'
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { describeShortly } from '@/core/describe/describe'
+import { describeShortly } from '@/statistics/describe/describe'
 import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from './pictureData'
 
 const evidence = (values: readonly number[], setAside: readonly number[] = []) => ({

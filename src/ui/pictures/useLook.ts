@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import { describeShortly } from '@/core/describe/describe'
+import { describeShortly } from '@/statistics/describe/describe'
 import type { Look } from '@/workers/sheetWorker'
 import { sheets } from '@/workers/sheets'
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react'
-import type { SampleDraft } from '@/core/sample/sampleDraft'
+import type { SampleDraft } from '@/desk/sampleDraft'
 import { moveSetAside } from '@/intake/sheet/typedEdit'
 import { readTypedSheet, typedCells, type TypedSheet } from '@/intake/sheet/typedSheet'
 import { useTracked } from '../history/useTracked'

@@ -1,4 +1,4 @@
-import type { SampleDraft } from '@/core/sample/sampleDraft'
+import type { SampleDraft } from '@/desk/sampleDraft'
 import { linesOf } from '../saving/linesOf'
 import type { VersionLine } from '../saving/versions'
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import { failure, type Outcome } from '@/core/outcome'
+import { failure, type Outcome } from '@/claims/outcome'
 import { columnFor, type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
 import { sheets } from '@/workers/sheets'
 import type { Sample } from './SampleProvider'

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/core/outcome'
+import type { Outcome } from '@/claims/outcome'
 
 export type SaveState =
   | Readonly<{ kind: 'saved'; at?: string }>

@@ -1,5 +1,5 @@
-import { EMPTY_CLAIM } from '@/core/claim/draft'
-import { EMPTY_SAMPLE } from '@/core/sample/sampleDraft'
+import { EMPTY_CLAIM } from '@/desk/claimDraft'
+import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { sampleVersion } from '../sample/sampleVersion'
 import { claimVersion } from '../workbench/claimVersion'
 import { differencesBetween } from './versions'

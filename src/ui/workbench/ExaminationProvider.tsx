@@ -2,7 +2,7 @@
 
 import { proxy, wrap } from 'comlink'
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
-import type { Examined } from '@/core/crossexamination/question'
+import type { Examined } from '@/claims/crossexamination/question'
 import type { Examiner } from '@/workers/examiner'
 import { type Checked, useWorkbench } from './WorkbenchProvider'
 

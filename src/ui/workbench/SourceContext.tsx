@@ -1,8 +1,8 @@
 'use client'
 
 import { createContext, type ReactNode, useContext } from 'react'
-import { SOURCE_WORDS } from '@/core/wording/conditionWords'
-import type { KeptRows } from '@/core/sample/rowCondition'
+import { SOURCE_WORDS } from '@/words/en/conditionWords'
+import type { KeptRows } from '@/desk/rowCondition'
 import { AsSample } from '../sample/SampleProvider'
 import { type Source, useWorkbench } from './WorkbenchProvider'
 

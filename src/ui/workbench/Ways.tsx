@@ -1,9 +1,9 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import type { CheckResult } from '@/core/check/result'
-import { STATISTIC } from '@/core/wording/methodWords'
-import { wayWords } from '@/core/wording/waysWords'
+import type { CheckResult } from '@/claims/result'
+import { STATISTIC } from '@/words/en/methodWords'
+import { wayWords } from '@/words/en/waysWords'
 import { useFormats } from './useFormats'
 
 const List = chakra('ul', {

@@ -1,5 +1,5 @@
-import type { ClaimDraft } from '@/core/claim/draft'
-import type { KeptRows } from '@/core/sample/rowCondition'
+import type { ClaimDraft } from '@/desk/claimDraft'
+import type { KeptRows } from '@/desk/rowCondition'
 import { wordsOf } from '@/intake/rowCondition'
 import { linesOf } from '../saving/linesOf'
 import type { VersionLine } from '../saving/versions'

@@ -1,4 +1,4 @@
-import type { CheckDocument } from '@/core/check/request'
+import type { CheckDocument } from '@/claims/request'
 import { takesLong } from './useAnswer'
 
 const readings = (count: number) => ({

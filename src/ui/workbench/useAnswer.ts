@@ -1,9 +1,9 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import { check } from '@/core/check/check'
-import { type CheckDocument, USUAL_RESAMPLES } from '@/core/check/request'
-import type { CheckAnswer } from '@/core/check/result'
+import { check } from '@/claims/check'
+import { type CheckDocument, USUAL_RESAMPLES } from '@/claims/request'
+import type { CheckAnswer } from '@/claims/result'
 import { sheets } from '@/workers/sheets'
 
 /** So many readings are checked between two frames by most methods; these two take far longer for each. */

@@ -1,6 +1,6 @@
 'use client'
 
-import type { ClaimDraft } from '@/core/claim/draft'
+import type { ClaimDraft } from '@/desk/claimDraft'
 import { problemsId } from './FieldProblems'
 import { useWorkbench } from './WorkbenchProvider'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { type Formats, formatsFor } from '@/core/wording/formats'
+import { type Formats, formatsFor } from '@/words/formats'
 import { useWorkbench } from './WorkbenchProvider'
 
 /** How the figures of the claim on this page are shown. */

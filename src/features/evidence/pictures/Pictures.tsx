@@ -9,7 +9,7 @@ import {
   formatReading,
   formatNumber,
   withUnit,
-} from '@/core/wording/figures'
+} from '@/words/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { Figure } from '@/ui/figures/Figure'

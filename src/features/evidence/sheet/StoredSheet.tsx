@@ -10,7 +10,7 @@ import type { Sort } from '@/workers/sheetWorker'
 import { Grid } from './Grid'
 import type { Place } from './place'
 import { RowToolbar } from './RowToolbar'
-import { formatCount } from '@/core/wording/figures'
+import { formatCount } from '@/words/figures'
 import { useStoredRows } from './useStoredRows'
 
 /** The sheet of a file, as it was handed in: to look at, to sort and to search, and to set rows aside. */

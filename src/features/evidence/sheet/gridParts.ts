@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import type { ColumnWords } from '@/core/sample/sampleDraft'
+import type { ColumnWords } from '@/desk/sampleDraft'
 
 export const ROW_HEIGHT = 24
 export const SHOWN_ROWS = 14

@@ -1,0 +1,17 @@
+import { adjust, type AdjustAnswer } from './adjustRequest'
+import { check } from '@/claims/check'
+import { type DescribeAnswer, describeReadings } from './describeRequest'
+import { plan, type PlanAnswer } from '@/claims/plan/planRequest'
+import { reckon, type ReckonAnswer } from './reckon'
+import type { CheckAnswer } from '@/claims/result'
+
+export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer
+
+const KINDS = { reckon, describe: describeReadings, plan, adjust } as const
+
+/** Answers one document of any kind: the kind whose key it has, else a check. */
+export function answer(document: unknown): Answer {
+  if (typeof document !== 'object' || document === null) return check(document)
+  const kind = (Object.keys(KINDS) as (keyof typeof KINDS)[]).find((key) => key in document)
+  return kind ? KINDS[kind](document) : check(document)
+}

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { adjustRequestSchema } from './adjustRequest'
+import { describeRequestSchema } from './describeRequest'
+import { planRequestSchema } from '@/claims/plan/planRequest'
+import { reckonRequestSchema } from './reckonRequest'
+import { checkRequestSchema } from '@/claims/request'
+
+/** Every kind of request. */
+export const requestSchema = z.union([
+  checkRequestSchema,
+  reckonRequestSchema,
+  describeRequestSchema,
+  planRequestSchema,
+  adjustRequestSchema,
+])
+
+/** The JSON Schema (draft 2020-12) of every kind of request. */
+export function requestJsonSchema(): object {
+  return { title: 'True Weight request', ...z.toJSONSchema(requestSchema, { io: 'input' }) }
+}

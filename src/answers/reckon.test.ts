@@ -1,0 +1,146 @@
+import fc from 'fast-check'
+import { isAllFinite } from '@/claims/isAllFinite'
+import { reckon, type ReckonFigures } from './reckon'
+
+function figuresOf(request: unknown): ReckonFigures {
+  const answer = reckon({ reckon: request })
+  if (!answer.ok) throw new Error(answer.error.message)
+  return answer.reckon
+}
+
+function errorOf(request: unknown) {
+  const answer = reckon({ id: 'a', reckon: request })
+  if (answer.ok) throw new Error('a result where an error was expected')
+  return answer
+}
+
+// Table values of any handbook, for instance NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.6.7. From memory.
+test.each([
+  [{ name: 'normal' }, { upper: 0.025 }, 1.96, 2],
+  [{ name: 't', df: 11 }, { lower: 0.05 }, -1.796, 3],
+  [{ name: 'chi-square', df: 10 }, { upper: 0.05 }, 18.307, 3],
+  [{ name: 'f', df1: 5, df2: 10 }, { upper: 0.05 }, 3.326, 3],
+  [{ name: 'binomial', n: 20, p: 0.5 }, { lower: 0.05 }, 6, 10],
+])('%j at %j is the table value %p', (distribution, probability, x, digits) => {
+  expect(figuresOf({ distribution, ...probability }).x).toBeCloseTo(x, digits)
+})
+
+test('gives both tails at a point, with their logs', () => {
+  const { lower, upper, logLower, logUpper } = figuresOf({ distribution: { name: 't', df: 11 }, x: -2.2 })
+  expect(lower! + upper!).toBe(1)
+  expect(Math.exp(logLower!)).toBeCloseTo(lower!, 14)
+  expect(Math.exp(logUpper!)).toBeCloseTo(upper!, 14)
+})
+
+test('a tail below the range of a double has its log only, one that is 0 has none', () => {
+  const far = figuresOf({ distribution: { name: 'normal' }, x: 50 })
+  expect(far).not.toHaveProperty('upper')
+  expect(far.logUpper).toBeLessThan(-1250)
+  const end = figuresOf({ distribution: { name: 'binomial', n: 5, p: 0.5 }, x: 5 })
+  expect(end.upper).toBe(0)
+  expect(end).not.toHaveProperty('logUpper')
+})
+
+test.each([
+  [{ distribution: { name: 'gauss' }, x: 1 }, 'not-in-list', 'reckon.distribution.name'],
+  [{ distribution: { name: 't' }, x: 1 }, 'missing', 'reckon.distribution.df'],
+  [{ distribution: { name: 't', df: 0 }, x: 1 }, 'out-of-range', 'reckon.distribution.df'],
+  [{ distribution: { name: 'chi-square', df: 1e11 }, x: 1 }, 'out-of-range', 'reckon.distribution.df'],
+  [
+    { distribution: { name: 'noncentral-t', df: 9, ncp: 1e6 }, x: 1 },
+    'out-of-range',
+    'reckon.distribution.ncp',
+  ],
+  [{ distribution: { name: 'normal' } }, 'missing', 'reckon'],
+  [{ distribution: { name: 'normal' }, x: 1, lower: 0.5 }, 'too-many-points', 'reckon'],
+  [{ distribution: { name: 'normal' }, upper: 0 }, 'out-of-range', 'reckon.upper'],
+  [{ distribution: { name: 'normal', mean: 3 }, x: 1 }, 'unknown-field', 'reckon.distribution.mean'],
+  [
+    { distribution: { name: 'hypergeometric', lotSize: 10, marked: 11, n: 3 }, x: 1 },
+    'out-of-range',
+    'reckon.distribution.marked',
+  ],
+  [
+    { distribution: { name: 'hypergeometric', lotSize: 10, marked: 1, n: 30 }, x: 1 },
+    'out-of-range',
+    'reckon.distribution.n',
+  ],
+])('%j is refused', (request, code, path) => {
+  const { id, error } = errorOf(request)
+  expect(id).toBe('a')
+  expect(error).toMatchObject({ code, path })
+})
+
+const size = fc.double({ min: 0.5, max: 1e5, noNaN: true })
+const whole = fc.integer({ min: 1, max: 5000 })
+const distribution = fc.oneof(
+  fc.constant({ name: 'normal' }),
+  fc.record({ name: fc.constantFrom('t', 'chi-square'), df: size }),
+  fc.record({ name: fc.constant('f'), df1: size, df2: size }),
+  fc.record({ name: fc.constant('binomial'), n: whole, p: fc.double({ min: 0, max: 1, noNaN: true }) }),
+  fc
+    .tuple(whole, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0.001, max: 1, noNaN: true }))
+    .map(([lotSize, marked, n]) => ({
+      name: 'hypergeometric',
+      lotSize,
+      marked: Math.floor(marked * lotSize),
+      n: Math.max(1, Math.floor(n * lotSize)),
+    })),
+)
+const isDiscrete = (name: string) => name === 'binomial' || name === 'hypergeometric'
+
+test('a quantile leaves its probability in its tail, from either side', () => {
+  const probability = fc.double({ min: 1e-12, max: 1 - 1e-12, noNaN: true })
+  fc.assert(
+    fc.property(distribution, probability, fc.constantFrom('lower', 'upper'), (named, p, tail) => {
+      const figures = figuresOf({ distribution: named, [tail]: p })
+      expect(isAllFinite(figures)).toBe(true)
+      if (isDiscrete(named.name)) {
+        const before = figuresOf({ distribution: named, x: figures.x - 1 })
+        if (tail === 'lower') expect(figures.lower! >= p * (1 - 1e-9) && before.lower! <= p).toBe(true)
+        else expect(figures.upper! <= p * (1 + 1e-9) && (before.upper ?? 0) >= p * (1 - 1e-9)).toBe(true)
+      } else {
+        const reached = tail === 'lower' ? figures.lower : figures.upper
+        expect(Math.abs(reached! / p - 1)).toBeLessThan(1e-6)
+      }
+    }),
+    { numRuns: 400 },
+  )
+})
+
+test('the tails add to 1 at every point', () => {
+  fc.assert(
+    fc.property(distribution, fc.double({ min: -10, max: 1e4, noNaN: true }), (named, x) => {
+      const { lower, upper } = figuresOf({ distribution: named, x })
+      expect((lower ?? 0) + (upper ?? 0)).toBeCloseTo(1, 12)
+    }),
+    { numRuns: 400 },
+  )
+})
+
+test('no parameters, however extreme, make it hang or give a figure that is none', () => {
+  const extreme = fc.oneof(
+    fc.double({ noNaN: true, noDefaultInfinity: true }),
+    fc.constantFrom(0, 1, 1e308, 1e-308, 5e-324, 1e15, -1e300, 0.5, 1e7, 1e4, -1e4, 1e3),
+  )
+  const positive = extreme.map(Math.abs)
+  const anyDistribution = fc.oneof(
+    fc.record({ name: fc.constantFrom('t', 'chi-square'), df: positive }),
+    fc.record({ name: fc.constant('f'), df1: positive, df2: positive }),
+    fc.record({ name: fc.constant('beta'), a: positive, b: positive }),
+    fc.record({ name: fc.constant('noncentral-t'), df: positive, ncp: extreme }),
+    fc.record({ name: fc.constant('binomial'), n: fc.constantFrom(1, 1e9), p: positive }),
+  )
+  const point = fc.oneof(
+    fc.record({ x: extreme }),
+    fc.record({ lower: fc.constantFrom(1e-300, 1e-10, 0.5, 1 - 1e-16) }),
+    fc.record({ upper: fc.constantFrom(5e-324, 0.3) }),
+  )
+  fc.assert(
+    fc.property(anyDistribution, point, (named, at) => {
+      const answer = reckon({ reckon: { distribution: named, ...at } })
+      expect(isAllFinite(answer)).toBe(true)
+    }),
+    { numRuns: 300 },
+  )
+})

@@ -1,0 +1,216 @@
+import { check, checkDecision } from '../check'
+import type { CheckDocument, Evidence } from '../request'
+import { crossExamination, inOrder } from './crossExamination'
+import { type Examined, standing } from './question'
+
+function examine(document: CheckDocument, withSetAside?: Evidence) {
+  const result = check(document)
+  if (!result.ok) throw new Error(result.error.message)
+  const answers = crossExamination({ document, result, withSetAside }).map(({ ask }) => ask())
+  const answer = (key: string): Examined => {
+    const found = answers.find((one) => one.key === key)
+    if (!found) throw new Error(`${key} was not asked: ${answers.map((one) => one.key).join(', ')}`)
+    return found
+  }
+  return { result, answers, answer }
+}
+
+const plain = (text: string | undefined) => text?.replaceAll('\u202f', ' ')
+
+// 24 made-up readings of sacks; 14.52 stands apart.
+const sacks = [
+  14.93, 14.97, 15.02, 14.88, 15.06, 14.91, 14.95, 14.99, 14.86, 14.94, 15.01, 14.9, 14.96, 14.98, 14.89,
+  15.03, 14.92, 14.52, 14.97, 14.85, 15, 14.93, 14.95, 14.87,
+]
+const atLeast15 = (evidence: Partial<Extract<Evidence, { kind: 'readings' }>> = {}): CheckDocument => ({
+  claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
+  evidence: { kind: 'readings', values: sacks, ...evidence },
+})
+
+test('each question is a check of its own: p-value and outcome are those of the changed document', () => {
+  const { answer } = examine(atLeast15())
+  const { claim, evidence } = atLeast15()
+  const changed = {
+    'level 0.001': { claim, evidence, test: { significanceLevel: 0.001 } },
+    burden: { claim: { ...claim, burden: 'substantiate' as const }, evidence },
+    'method bootstrap': { claim, evidence, test: { method: 'bootstrap' as const } },
+    median: { claim: { ...claim, parameter: 'median' as const }, evidence },
+    'without test ': { claim, evidence: { kind: 'readings' as const, values: sacks, setAside: [17] } },
+  } satisfies Record<string, CheckDocument>
+  for (const [key, document] of Object.entries(changed)) {
+    const own = check(document)
+    if (!own.ok) throw new Error(own.error.message)
+    expect({ key, p: answer(key).pValue, outcome: answer(key).outcome }).toEqual({
+      key,
+      p: own.test.pValue,
+      outcome: own.finding.outcome,
+    })
+  }
+})
+
+test('a finding stands where it speaks of the claim in the same way, whatever the burden', () => {
+  const { result, answer, answers } = examine(atLeast15())
+  expect(result.finding.outcome).toBe('contradicted')
+  expect(answer('burden')).toMatchObject({ outcome: 'not-supported', stands: true })
+  expect(answer('level 0.001')).toMatchObject({ outcome: 'not-contradicted', stands: false })
+  const { stands, of } = standing(answers)
+  expect(of - stands).toBe(answers.filter((one) => one.stands === false).length)
+  expect(inOrder(answers)[0]!.stands).toBe(false)
+})
+
+test('what is suspicious is left out, and what is set aside put back, one by one and together', () => {
+  expect(plain(examine(atLeast15()).answer('without test ').words)).toBe(
+    'no. 18 (14.52 kg), by the test for outliers, were left out',
+  )
+  const { answer } = examine(atLeast15({ setAside: [4, 17] }))
+  expect(plain(answer('back  17').words)).toBe('no. 18 (14.52 kg), which is set aside, were put back')
+  const whole = check(atLeast15())
+  expect(answer('all back').pValue).toBe(whole.ok ? whole.test.pValue : undefined)
+})
+
+test('each reading is left out in turn, and those without which the finding turns are named', () => {
+  // Without 14.52 the rest is too even to contradict; without any other it does.
+  const values = [14.9, 14.95, 15.02, 14.52, 15.01, 14.98, 15, 14.99, 14.97, 15.03]
+  const document: CheckDocument = {
+    claim: { parameter: 'mean', relation: 'at-least', value: 15.045, unit: 'kg' },
+    evidence: { kind: 'readings', values },
+    test: { significanceLevel: 0.025 },
+  }
+  const { result, answer } = examine(document)
+  const turning = values.flatMap((_, index) => {
+    const own = check({ ...document, evidence: { kind: 'readings', values, setAside: [index] } })
+    return own.ok && own.finding.outcome !== result.finding.outcome ? [index + 1] : []
+  })
+  const { note, stands } = answer('leave one out')
+  expect(stands).toBe(turning.length === 0)
+  for (const number of turning) expect(note).toContain(`no. ${number} `)
+})
+
+test('many readings are left out by their mean and spread, which comes to the same', () => {
+  const values = Array.from({ length: 400 }, (_, i) => 15 + Math.sin(i * 12.9898) / 10)
+  const claim = { parameter: 'mean', relation: 'at-least' } as const
+  const anywhere = check({ ...atLeast15({ values }) })
+  if (!anywhere.ok) throw new Error(anywhere.error.message)
+  // A value that is only just contradicted.
+  const value = 15 + anywhere.sample.mean! - anywhere.test.criticalEstimates[0]! + 1e-5
+  const document: CheckDocument = { claim: { ...claim, value }, evidence: { kind: 'readings', values } }
+  const result = check(document)
+  if (!result.ok) throw new Error(result.error.message)
+  const { note } = crossExamination({ document, result })
+    .find(({ key }) => key === 'leave one out')!
+    .ask()
+  const turning = values.filter((_, index) => {
+    const own = checkDecision({ ...document, evidence: { kind: 'readings', values, setAside: [index] } })
+    return own !== result.finding.outcome
+  })
+  expect(turning.length).toBeGreaterThan(0)
+  expect(note).toContain(`It turns without any of ${turning.length};`)
+})
+
+test('a count loses a unit of either kind', () => {
+  const { answer, answers } = examine({
+    claim: { parameter: 'proportion', relation: 'at-least', value: 0.95 },
+    evidence: { kind: 'count', n: 200, successes: 184 },
+  })
+  expect(answer('leave one out').note).toMatch(/200/)
+  expect(answers.map(({ key }) => key)).toEqual(
+    expect.arrayContaining(['method exact-binomial', 'continuity', 'turning value', 'sample size']),
+  )
+})
+
+test('a share counted from rows has what is set aside put back as the count that it then is', () => {
+  const claim = { parameter: 'proportion', relation: 'at-least', value: 0.9 } as const
+  const { answer } = examine(
+    { claim, evidence: { kind: 'count', n: 50, successes: 47 } },
+    { kind: 'count', n: 60, successes: 47 },
+  )
+  const back = check({ claim, evidence: { kind: 'count', n: 60, successes: 47 } })
+  expect(answer('all back').outcome).toBe(back.ok ? back.finding.outcome : undefined)
+})
+
+test.each([
+  ['mean', atLeast15()],
+  ['two-sided mean', { ...atLeast15(), claim: { parameter: 'mean', relation: 'equal-to', value: 15 } }],
+  [
+    'share',
+    {
+      claim: { parameter: 'proportion', relation: 'at-most', value: 0.1 },
+      evidence: { kind: 'count', n: 150, successes: 22 },
+    },
+  ],
+  [
+    'spread',
+    {
+      claim: { parameter: 'standard-deviation', relation: 'at-most', value: 0.09 },
+      evidence: { kind: 'readings', values: sacks },
+    },
+  ],
+  [
+    'median',
+    {
+      claim: { parameter: 'median', relation: 'at-least', value: 14.9 },
+      evidence: { kind: 'readings', values: sacks },
+    },
+  ],
+] as const satisfies readonly (readonly [string, CheckDocument])[])(
+  'the finding on a %s turns at the value named, and not just before it',
+  (_, document) => {
+    const { result, answer } = examine(document)
+    const turning = answer('turning value').figure!.value
+    const outcomeAt = (value: number) => {
+      const own = check({ ...document, claim: { ...document.claim, value } })
+      return own.ok ? own.finding.outcome : undefined
+    }
+    const step = Math.abs(turning) * 1e-9
+    const before = turning + Math.sign(document.claim.value - turning) * step
+    expect(outcomeAt(turning)).not.toBe(result.finding.outcome)
+    expect(outcomeAt(before)).toBe(result.finding.outcome)
+  },
+)
+
+test('two sources are asked about each, and a summary says what it cannot answer', () => {
+  const first = sacks.slice(0, 12)
+  const second = sacks.slice(12)
+  const claim = { parameter: 'variance-ratio', relation: 'equal-to', value: 1 } as const
+  const { answer, answers } = examine({
+    claim,
+    evidence: { kind: 'two-readings', first, second, secondSetAside: [5] },
+  })
+  expect(answer('back second 5').words).toContain('of the second source')
+  expect(answers.map(({ key }) => key)).toEqual(
+    expect.arrayContaining(['method brown-forsythe', 'method levene']),
+  )
+  const summary = examine({
+    claim: { parameter: 'mean', relation: 'at-most', value: 8 },
+    evidence: { kind: 'summary', n: 40, mean: 7.62, standardDeviation: 0.91 },
+  })
+  expect(summary.answer('leave one out').note).toBe('This needs the readings themselves.')
+  expect(summary.answer('leave one out').stands).toBeUndefined()
+})
+
+test('the same question is asked only once', () => {
+  const { answers } = examine(atLeast15({ setAside: [0, 4] }))
+  expect(new Set(answers.map(({ key }) => key)).size).toBe(answers.length)
+})
+
+test('a size is named only where there is a gap to be found, and by a test that is planned', () => {
+  const share = { parameter: 'proportion', relation: 'at-least', value: 0.95 } as const
+  const lot = examine({
+    claim: share,
+    evidence: { kind: 'count', n: 20, successes: 18, lotSize: 400 },
+    test: { method: 'hypergeometric' },
+  }).answer('sample size')
+  const exact = examine({
+    claim: share,
+    evidence: { kind: 'count', n: 20, successes: 18 },
+    test: { method: 'exact-binomial' },
+  }).answer('sample size')
+  expect(lot.figure?.kind).toBe('sample-size')
+  expect(lot.note).toMatch(/^Planned for the (score z|exact binomial) test\.$/)
+  expect(exact.note).toBeUndefined()
+  const above = examine({ claim: share, evidence: { kind: 'count', n: 200, successes: 196 } }).answer(
+    'sample size',
+  )
+  expect(above).toMatchObject({ note: 'The sample shows no gap on the side that the test looks at.' })
+  expect(above.figure).toBeUndefined()
+})

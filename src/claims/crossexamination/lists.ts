@@ -1,0 +1,38 @@
+import type { CheckDocument, Evidence } from '../request'
+
+/** One list of readings of the evidence. */
+export type List = Readonly<{
+  values: readonly number[]
+  setAside: readonly number[]
+  of?: 'first' | 'second'
+  /** The evidence with another list of what is set aside. */
+  with: (setAside: readonly number[]) => Evidence
+}>
+
+/** The lists of readings that evidence has: one, two, or none. */
+export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
+  if (evidence.kind === 'readings') {
+    const { setAside: _, ...rest } = evidence
+    return [
+      {
+        values: evidence.values,
+        setAside: evidence.setAside ?? [],
+        with: (setAside) => (setAside.length === 0 ? rest : { ...rest, setAside: [...setAside] }),
+      },
+    ]
+  }
+  if (evidence.kind !== 'two-readings') return []
+  return (['first', 'second'] as const).map((of) => ({
+    values: evidence[of],
+    setAside: evidence[`${of}SetAside`] ?? [],
+    of,
+    with: (setAside) => ({ ...evidence, [`${of}SetAside`]: [...setAside] }),
+  }))
+}
+
+/** The evidence with every reading that is set aside put back; undefined where none is. */
+export function withEverything(evidence: CheckDocument['evidence']): Evidence | undefined {
+  if (listsOf(evidence).every(({ setAside }) => setAside.length === 0)) return undefined
+  if (evidence.kind === 'readings') return { ...evidence, setAside: [] }
+  return evidence.kind === 'two-readings' ? { ...evidence, firstSetAside: [], secondSetAside: [] } : undefined
+}

@@ -1,0 +1,75 @@
+import { check } from '../check'
+import type { CheckDocument, Evidence } from '../request'
+import type { CheckResult, IntervalFigures, Probability } from '../result'
+import type { FindingOutcome } from '../finding'
+
+/** What is examined: a check and what came of it. */
+export type Examination = Readonly<{
+  document: CheckDocument
+  result: CheckResult
+  /** The evidence with what is set aside put back, where that is no list of readings and so cannot be told from it. */
+  withSetAside?: Evidence | undefined
+}>
+
+/** What came of one question of the cross-examination. */
+export type Examined = Probability &
+  Readonly<{
+    key: string
+    /** Ends the sentence "Would the finding stand if …". */
+    words: string
+    outcome?: FindingOutcome
+    /** That the changed check was decided at: what its p-value stands beside. */
+    significanceLevel?: number
+    interval?: IntervalFigures
+    /** Whether the finding stays on its side; absent where there was nothing to test. */
+    stands?: boolean
+    /** What else there is to say: where it turns, or why it could not be asked. */
+    note?: string
+    /** A figure asked for in place of a test. */
+    figure?: Readonly<{ kind: 'claimed-value' | 'sample-size'; value: number }>
+  }>
+
+/** A question that can be asked of a finding; asking may take a while. */
+export type Question = Readonly<{ key: string; ask: () => Examined }>
+
+/** Whether an outcome speaks against the claim: contradicted, or not supported. */
+export function isAgainst(outcome: FindingOutcome): boolean {
+  return outcome === 'contradicted' || outcome === 'not-supported'
+}
+
+/** A question answered by checking a changed document. */
+export function variation(
+  input: Readonly<{
+    key: string
+    words: string
+    document: CheckDocument
+    /** The finding that is examined. */
+    outcome: FindingOutcome
+  }>,
+): Question {
+  const { key, words, document, outcome } = input
+  const ask = (): Examined => {
+    const answer = check(document)
+    if (!answer.ok) return { key, words, note: answer.error.message }
+    const { test, interval, finding } = answer
+    return {
+      key,
+      words,
+      outcome: finding.outcome,
+      significanceLevel: test.significanceLevel,
+      stands: isAgainst(finding.outcome) === isAgainst(outcome),
+      ...(test.pValue === undefined ? {} : { pValue: test.pValue }),
+      ...(test.logPValue === undefined ? {} : { logPValue: test.logPValue }),
+      ...(interval ? { interval } : {}),
+    }
+  }
+  return { key, ask }
+}
+
+/** In how many of the questions that could be tested the finding stands. */
+export function standing(
+  answers: readonly Pick<Examined, 'stands'>[],
+): Readonly<{ stands: number; of: number }> {
+  const tested = answers.filter(({ stands }) => stands !== undefined)
+  return { stands: tested.filter(({ stands }) => stands).length, of: tested.length }
+}

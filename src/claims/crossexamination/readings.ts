@@ -1,0 +1,78 @@
+import type { Evidence } from '../request'
+import type { CheckResult } from '../result'
+import { beyondFences, tukeyFences } from '@/statistics/describe/fences'
+import { quartilesOf } from '@/statistics/describe/quantile'
+import { crossWords } from '@/words/en/crossWords'
+import { type List, listsOf, withEverything } from './lists'
+import { type Examination, type Question, variation } from './question'
+import { leaveOneOut } from './leaveOneOut'
+
+/** So many readings set aside are put back one by one; more of them only together. */
+const MOST_SINGLY = 20
+/** Fewer readings have no quartiles worth the name. */
+const LEAST_FENCED = 4
+
+/** Would the finding stand with other readings? */
+export function readingQuestions(examined: Examination): readonly Question[] {
+  return [...putBack(examined), ...suspicious(examined), leaveOneOut(examined)]
+}
+
+function putBack({ document, result, withSetAside }: Examination): readonly Question[] {
+  const ask = (key: string, words: string, evidence: Evidence) =>
+    variation({
+      key,
+      words,
+      document: { ...document, evidence },
+      outcome: result.finding.outcome,
+    })
+  const together = withSetAside ?? withEverything(document.evidence)
+  if (!together) return []
+  const all = ask('all back', crossWords.allBack(), together)
+  const lists = listsOf(document.evidence)
+  const singly = lists.flatMap((list) =>
+    list.setAside.map((index) =>
+      ask(
+        `back ${list.of ?? ''} ${index}`,
+        crossWords.oneBack({ index, value: list.values[index]!, of: list.of, claim: document.claim }),
+        list.with(list.setAside.filter((one) => one !== index)),
+      ),
+    ),
+  )
+  if (singly.length === 1) return singly
+  return singly.length > MOST_SINGLY ? [all] : [all, ...singly]
+}
+
+/** Readings that stand out: by the test for outliers, and by the fences where those point to others. */
+function suspicious({ document, result }: Examination): readonly Question[] {
+  return listsOf(document.evidence).flatMap((list) => {
+    const tested = outliersOf(result, list.of)
+    const fenced = fencedOut(list)
+    const ask = (by: 'test' | 'fences', indexes: readonly number[]) =>
+      variation({
+        key: `without ${by} ${list.of ?? ''}`,
+        words: crossWords.without({ indexes, by, list, claim: document.claim }),
+        document: {
+          ...document,
+          evidence: list.with([...list.setAside, ...indexes].toSorted((a, b) => a - b)),
+        },
+        outcome: result.finding.outcome,
+      })
+    const isSame = tested.length === fenced.length && tested.every((index) => fenced.includes(index))
+    return [
+      ...(tested.length > 0 ? [ask('test', tested)] : []),
+      ...(fenced.length > 0 && !isSame ? [ask('fences', fenced)] : []),
+    ]
+  })
+}
+
+function outliersOf({ conditions }: CheckResult, of: List['of']): readonly number[] {
+  return conditions.find((one) => one.name === 'outliers' && one.of === of)?.readings ?? []
+}
+
+function fencedOut({ values, setAside }: List): readonly number[] {
+  const left = new Set(setAside)
+  const tested = values.filter((_, index) => !left.has(index))
+  if (tested.length < LEAST_FENCED) return []
+  const beyond = beyondFences(values, tukeyFences(quartilesOf(Float64Array.from(tested).sort())))
+  return beyond.filter((index) => !left.has(index))
+}

@@ -1,0 +1,97 @@
+import { noncentralTTails } from '@/statistics/distributions/noncentralT'
+import { noncentralTSeries, SERIES_RANGE } from '@/statistics/distributions/noncentralTSeries'
+import { normal } from '@/statistics/distributions/normal'
+import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
+import { stirlingError } from '@/statistics/numeric/stirlingError'
+import type { MeasuredSample } from '../sample'
+
+/** Leaves room for the farther limit, which may be many times √n · d. */
+const LARGEST = 1e300
+
+export type MeanEffectSize = Readonly<{
+  /** (x̄ − c) / s */
+  cohenD: number
+  /** Cohen's d freed from its bias; absent for two readings, where the factor does not exist. */
+  hedgesG?: number
+  /** The ends for Cohen's d, two-sided. */
+  lower?: number
+  upper?: number
+}>
+
+/**
+ * How large the gap is, in standard deviations: Cohen's d with its interval, and Hedges' g.
+ *
+ * The interval inverts the noncentral t distribution of √n · d, so it assumes a normal population.
+ *
+ * @param input.difference - x̄ − c
+ * @param input.confidenceLevel - below 1
+ * @returns nothing for a single reading, where the sample has no spread, or so little that its limits could leave the range of a double
+ * @see L. Hedges (1981), J. Educational Statistics 6, 107-128; J. Steiger & R. Fouladi (1997), in What If There
+ *   Were No Significance Tests?, ch. 9
+ */
+export function meanEffectSize(
+  input: Readonly<{
+    sample: Pick<MeasuredSample, 'sampleSize' | 'standardDeviation'>
+    difference: number
+    confidenceLevel: number
+  }>,
+): MeanEffectSize | undefined {
+  const { sampleSize, standardDeviation } = input.sample
+  if (!standardDeviation || sampleSize < 2) return undefined
+  const cohenD = input.difference / standardDeviation
+  if (!(Math.abs(cohenD * Math.sqrt(sampleSize)) < LARGEST)) return undefined
+  const degreesOfFreedom = sampleSize - 1
+  return {
+    cohenD,
+    ...(sampleSize > 2 ? { hedgesG: cohenD * biasFactor(degreesOfFreedom) } : {}),
+    ...interval({ cohenD, sampleSize, beyond: 1 - input.confidenceLevel }),
+  }
+}
+
+/** Γ(ν/2) / (√(ν/2) Γ((ν − 1)/2)), for ν > 1, without the cancellation of two large log-gammas. */
+function biasFactor(degreesOfFreedom: number): number {
+  const h = degreesOfFreedom / 2
+  const gammas = stirlingError(h) - stirlingError(h - 0.5)
+  return Math.exp(gammas - (h - 1) * Math.log1p(-0.5 / h) - 0.5)
+}
+
+function interval(input: Readonly<{ cohenD: number; sampleSize: number; beyond: number }>) {
+  if (input.beyond <= 0) return {}
+  const root = Math.sqrt(input.sampleSize)
+  const sign = input.cohenD < 0 ? -1 : 1
+  const shared = {
+    t: Math.abs(input.cohenD) * root,
+    degreesOfFreedom: input.sampleSize - 1,
+    tail: input.beyond / 2,
+  }
+  const near = (sign * noncentralityAt({ ...shared, side: 'upper' })) / root
+  const far = (sign * noncentralityAt({ ...shared, side: 'lower' })) / root
+  return sign < 0 ? { lower: far, upper: near } : { lower: near, upper: far }
+}
+
+/** The noncentrality under which t ≥ 0 leaves the probability `tail` on the given side. */
+function noncentralityAt(
+  input: Readonly<{ t: number; degreesOfFreedom: number; tail: number; side: 'lower' | 'upper' }>,
+): number {
+  const { t, degreesOfFreedom, side } = input
+  const target = Math.log(input.tail)
+  const isMiddle = t <= SERIES_RANGE.t && input.tail >= SERIES_RANGE.tail
+  const series = isMiddle ? noncentralTSeries({ t, degreesOfFreedom }) : undefined
+  const f = (noncentrality: number) => {
+    if (series && Math.abs(noncentrality) <= SERIES_RANGE.noncentrality) {
+      return Math.log(series(noncentrality)[side]) - target
+    }
+    const tails = noncentralTTails({ t, degreesOfFreedom, noncentrality })
+    return (side === 'upper' ? tails.logUpper : tails.logLower) - target
+  }
+  const spread = Math.hypot(1, t / Math.sqrt(2 * degreesOfFreedom))
+  const towards = side === 'upper' ? -1 : 1
+  const z = normal.quantile(input.tail, 'upper')
+  // The normal approximation is near the root, which never lies below −z: there Z alone leaves the tail above 0.
+  const guess = Math.max(-z, t + towards * z * spread)
+  let reach = 0.05 * spread
+  const isBefore = f(guess) > 0
+  const direction = isBefore ? towards : -towards
+  while (f(guess + direction * reach) > 0 === isBefore) reach *= 2
+  return bracketedRoot({ f, low: guess, high: guess + direction * reach })
+}

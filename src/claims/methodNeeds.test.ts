@@ -1,0 +1,64 @@
+import { PARAMETERS, RELATIONS } from './claim'
+import { deriveHypotheses } from './hypotheses'
+import { check } from './check'
+import { methodChoices } from './methodNeeds'
+import type { CheckDocument, Evidence } from './request'
+
+const values = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.04, 14.9, 14.95, 14.99]
+const MEASURED: readonly Evidence[] = [
+  { kind: 'readings', values },
+  { kind: 'summary', n: 24, mean: 14.93, standardDeviation: 0.1 },
+]
+const COUNTED: readonly Evidence[] = [
+  { kind: 'count', n: 40, successes: 31 },
+  { kind: 'count', n: 40, successes: 31, lotSize: 500 },
+]
+const TWO: readonly Evidence[] = [
+  { kind: 'two-readings', first: values, second: values.map((value) => value * 2) },
+  { kind: 'two-summaries', first: { n: 9, variance: 2 }, second: { n: 12, variance: 3 } },
+]
+
+const evidenceFor = (parameter: CheckDocument['claim']['parameter']) =>
+  parameter === 'proportion' ? COUNTED : parameter === 'variance-ratio' ? TWO : MEASURED
+
+/** A value that each parameter may have. */
+const valueFor = (parameter: CheckDocument['claim']['parameter']) =>
+  parameter === 'proportion' ? 0.8 : parameter === 'mean' || parameter === 'median' ? 15 : 0.5
+
+function documents(): readonly CheckDocument[] {
+  return PARAMETERS.flatMap((parameter) =>
+    RELATIONS.flatMap((relation) =>
+      evidenceFor(parameter).flatMap((evidence) =>
+        [undefined, 0.1].map((knownStandardDeviation): CheckDocument => ({
+          claim: {
+            parameter,
+            relation,
+            value: valueFor(parameter),
+            tolerance: { below: 0.1, above: 0.1 },
+          },
+          evidence,
+          test: knownStandardDeviation === undefined ? {} : { knownStandardDeviation },
+        })),
+      ),
+    ),
+  )
+}
+
+test('a method that is offered can be used, and one that is not is refused for want of what it needs', () => {
+  let [offered, lacking] = [0, 0]
+  for (const document of documents()) {
+    const hypotheses = deriveHypotheses(document.claim, 'auto')
+    if (!hypotheses.ok) continue
+    for (const { method, needs } of methodChoices(document, hypotheses.value.alternativeSide)) {
+      const answer = check({ ...document, test: { ...document.test, method, resamples: 99 } })
+      const { parameter, relation } = document.claim
+      const seen = { parameter, relation, kind: document.evidence.kind, method, needs, isOk: answer.ok }
+      // Readings of a summary are wanted by a median whatever the method.
+      expect(seen).toEqual({ ...seen, isOk: needs === undefined })
+      if (needs === undefined) offered += 1
+      else lacking += 1
+    }
+  }
+  expect(offered).toBeGreaterThan(100)
+  expect(lacking).toBeGreaterThan(100)
+})

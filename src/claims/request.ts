@@ -1,0 +1,108 @@
+import { z } from 'zod'
+import { ALTERNATIVES, BURDENS, PARAMETERS, RELATIONS } from './claim'
+import { DRAWN, INDEPENDENT } from './sample'
+import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { METHODS } from '@/statistics/inference/procedure'
+import { TWO_SIDED_RULES } from './share/exactBinomial'
+import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+
+// Zod would else probe for eval, which a page with a strict Content-Security-Policy reports as an attack.
+z.config({ jitless: true })
+
+const positive = z.number().positive()
+const level = z.number().gt(0).lt(1)
+/** The largest sample, lot or count for which every figure keeps its digits. */
+export const MOST_UNITS = 1_000_000_000
+/** How many resamples are drawn where none are stated. */
+export const USUAL_RESAMPLES = 9999
+const size = z.int().positive().max(MOST_UNITS)
+const origin = {
+  lotSize: size.optional(),
+  drawn: z.enum(DRAWN).optional(),
+  independence: z.enum(INDEPENDENT).optional(),
+}
+const spread = {
+  standardDeviation: z.number().nonnegative().optional(),
+  variance: z.number().nonnegative().optional(),
+}
+
+export const claimSchema = z.strictObject({
+  parameter: z.enum(PARAMETERS),
+  relation: z.enum(RELATIONS),
+  value: z.number(),
+  tolerance: z.strictObject({ below: z.number().nonnegative(), above: z.number().nonnegative() }).optional(),
+  burden: z.enum(BURDENS).optional(),
+  unit: z.string().optional(),
+  quantity: z.string().optional(),
+  wording: z.string().optional(),
+})
+
+const values = z.array(z.number())
+/** Indexes of the readings kept out of the test, from 0. */
+const setAside = z.array(z.int().nonnegative()).optional()
+
+const readings = z.strictObject({
+  kind: z.literal('readings'),
+  values,
+  setAside,
+  ...origin,
+})
+
+const summary = z.strictObject({
+  kind: z.literal('summary'),
+  n: size,
+  mean: z.number().optional(),
+  ...spread,
+  ...origin,
+})
+
+const count = z.strictObject({
+  kind: z.literal('count'),
+  n: size,
+  successes: z.int().nonnegative(),
+  ...origin,
+})
+
+const twoReadings = z.strictObject({
+  kind: z.literal('two-readings'),
+  first: values,
+  second: values,
+  firstSetAside: setAside,
+  secondSetAside: setAside,
+  ...origin,
+})
+
+const spreadOfOne = z.strictObject({ n: size, ...spread })
+const twoSummaries = z.strictObject({
+  kind: z.literal('two-summaries'),
+  first: spreadOfOne,
+  second: spreadOfOne,
+  ...origin,
+})
+
+export const testSchema = z.strictObject({
+  method: z.enum(['auto', ...METHODS]).default('auto'),
+  alternative: z.enum(['auto', ...ALTERNATIVES]).default('auto'),
+  significanceLevel: level.default(0.05),
+  confidenceLevel: level.optional(),
+  knownStandardDeviation: positive.optional(),
+  interval: z.enum(['auto', ...SHARE_INTERVALS]).default('auto'),
+  intervalSides: z.enum(['auto', ...INTERVAL_SIDES]).default('auto'),
+  continuityCorrection: z.boolean().default(false),
+  twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
+  midP: z.boolean().default(false),
+  seed: z.int().default(20260101),
+  resamples: z.int().min(99).max(1_000_000).default(USUAL_RESAMPLES),
+})
+
+/** The check document: what is claimed, what was measured, and how it is to be tested. */
+export const checkRequestSchema = z.strictObject({
+  id: z.string().optional(),
+  claim: claimSchema,
+  evidence: z.discriminatedUnion('kind', [readings, summary, count, twoReadings, twoSummaries]),
+  test: testSchema.prefault({}),
+})
+
+export type CheckDocument = z.input<typeof checkRequestSchema>
+export type CheckRequest = z.output<typeof checkRequestSchema>
+export type Evidence = CheckRequest['evidence']

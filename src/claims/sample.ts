@@ -1,0 +1,59 @@
+import type { Moments } from '@/statistics/describe/moments'
+
+/** The figures of one sample of measurements, from readings or from a summary. */
+export type MeasuredSample = Omit<Moments, 'mean'> &
+  Readonly<{
+    /** Absent where a summary leaves it out. */
+    mean?: number
+    /** The readings tested, in the order given; absent for a summary. */
+    values?: readonly number[]
+    /** The same, ascending: sorted once for all that needs it. */
+    sorted?: Float64Array
+    /** Where each of them stands among all readings, those set aside included; absent where none was. */
+    places?: readonly number[]
+    setAside: number
+    /** Where the figures stand in the check document, for problems that point at them. */
+    path: string
+  }>
+
+/** A sample whose mean is known. */
+export type MeanSample = MeasuredSample & Readonly<{ mean: number }>
+
+/** So many of a sample's units have the property that the claim is about. */
+export type CountSample = Readonly<{ sampleSize: number; successes: number }>
+
+/** How a sample was drawn: what is stated of it, and nothing where nobody has said. */
+export const DRAWN = ['random', 'not-random'] as const
+/** Whether its readings were taken without one bearing on another: what is stated of it. */
+export const INDEPENDENT = ['independent', 'not-independent'] as const
+
+/** Whatever was measured or counted, by its kind, the lot that it was taken from and how. */
+export type Sample = Readonly<{
+  lotSize?: number | undefined
+  drawn?: (typeof DRAWN)[number] | undefined
+  independence?: (typeof INDEPENDENT)[number] | undefined
+}> &
+  (
+    | Readonly<{ kind: 'measured'; measured: MeasuredSample }>
+    | Readonly<{ kind: 'counted'; counted: CountSample }>
+    | Readonly<{ kind: 'two'; two: TwoSamples }>
+  )
+
+/** How many units were taken from the lot, those set aside included. */
+export function unitsTaken(sample: Sample): number {
+  switch (sample.kind) {
+    case 'measured':
+      return unitsIn(sample.measured)
+    case 'counted':
+      return sample.counted.sampleSize
+    case 'two':
+      return unitsIn(sample.two.first) + unitsIn(sample.two.second)
+    default:
+      return sample satisfies never
+  }
+}
+
+const unitsIn = ({ sampleSize, setAside }: MeasuredSample) => sampleSize + setAside
+
+/** The samples of two sources, the first over the second. */
+export type TwoSamples = Readonly<{ first: MeasuredSample; second: MeasuredSample }>

@@ -1,0 +1,96 @@
+import { moments, spread } from '@/statistics/describe/moments'
+import { type MeasuredSample, type Sample, unitsTaken } from './sample'
+import { failure, type Outcome, success } from './outcome'
+import { problems } from '@/words/en/problems'
+import type { Evidence } from './request'
+
+/** The sample's figures, from whichever kind of evidence there is. */
+export function sampleOf(evidence: Evidence): Outcome<Sample> {
+  const sample = figuresOf(evidence)
+  if (!sample.ok) return sample
+  const { lotSize, drawn, independence } = evidence
+  const taken = unitsTaken(sample.value)
+  if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
+  return success({ ...sample.value, lotSize, drawn, independence })
+}
+
+function figuresOf(evidence: Evidence): Outcome<Sample> {
+  switch (evidence.kind) {
+    case 'readings':
+      return measured(fromReadings(evidence.values, evidence.setAside ?? [], 'evidence.values'))
+    case 'summary':
+      return measured(fromSummary(evidence, 'evidence'))
+    case 'count': {
+      const { n: sampleSize, successes } = evidence
+      if (successes > sampleSize) return failure(problems.moreSuccesses(successes, sampleSize))
+      return success({ kind: 'counted', counted: { sampleSize, successes } })
+    }
+    case 'two-readings':
+      return both(
+        fromReadings(evidence.first, evidence.firstSetAside ?? [], 'evidence.first'),
+        fromReadings(evidence.second, evidence.secondSetAside ?? [], 'evidence.second'),
+      )
+    case 'two-summaries':
+      return both(
+        fromSummary(evidence.first, 'evidence.first'),
+        fromSummary(evidence.second, 'evidence.second'),
+      )
+    default:
+      return evidence satisfies never
+  }
+}
+
+function measured(sample: Outcome<MeasuredSample>): Outcome<Sample> {
+  return sample.ok ? success({ kind: 'measured', measured: sample.value }) : sample
+}
+
+function both(first: Outcome<MeasuredSample>, second: Outcome<MeasuredSample>): Outcome<Sample> {
+  if (!first.ok) return first
+  if (!second.ok) return second
+  return success({ kind: 'two', two: { first: first.value, second: second.value } })
+}
+
+function fromReadings(
+  all: readonly number[],
+  setAside: readonly number[],
+  path: string,
+): Outcome<MeasuredSample> {
+  const left = new Set<number>()
+  for (const [position, index] of setAside.entries()) {
+    if (index >= all.length) return failure(problems.indexOutside(index, all.length, position))
+    if (left.has(index)) return failure(problems.indexTwice(index, position))
+    left.add(index)
+  }
+  const places = left.size === 0 ? undefined : all.flatMap((_, index) => (left.has(index) ? [] : [index]))
+  const values = places ? places.map((index) => all[index]!) : all
+  if (values.length === 0) return failure(problems.tooFewReadings(0, 2, path))
+  return success({
+    ...moments(values),
+    values,
+    sorted: Float64Array.from(values).sort(),
+    ...(places ? { places } : {}),
+    setAside: left.size,
+    path,
+  })
+}
+
+type Summary = Readonly<{
+  n: number
+  mean?: number | undefined
+  standardDeviation?: number | undefined
+  variance?: number | undefined
+}>
+
+function fromSummary({ n, mean, standardDeviation, variance }: Summary, at: string): Outcome<MeasuredSample> {
+  if (standardDeviation !== undefined && variance !== undefined) return failure(problems.bothSpreads(at))
+  const isVariance = variance !== undefined
+  const deviation = isVariance ? Math.sqrt(variance) : standardDeviation
+  return success({
+    sampleSize: n,
+    ...(mean === undefined ? {} : { mean }),
+    meanRemainder: 0,
+    setAside: 0,
+    path: isVariance ? `${at}.variance` : `${at}.standardDeviation`,
+    ...(deviation === undefined ? {} : spread(deviation, variance ?? deviation ** 2)),
+  })
+}

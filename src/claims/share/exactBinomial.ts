@@ -1,0 +1,117 @@
+import type { Alternative } from '../claim'
+import { binomial, logMass } from '@/statistics/distributions/binomial'
+import { type Tails, tailsFromLog } from '@/statistics/distributions/tails'
+import { logSum } from '@/statistics/numeric/logSum'
+import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
+import { type CountRule, countTest, tailRule } from '@/statistics/inference/countRule'
+import { mapEnds } from '@/statistics/inference/interval'
+import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
+import type { CountSample } from '../sample'
+import { shareInterval } from '@/statistics/inference/shareInterval'
+import { fromLog, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+
+export const TWO_SIDED_RULES = ['minimum-likelihood', 'doubled'] as const
+export type TwoSidedRule = (typeof TWO_SIDED_RULES)[number]
+
+export type ExactRules = Readonly<{ twoSidedRule: TwoSidedRule; observed: 'whole' | 'half' }>
+
+/** Outcomes count as no likelier than the observed one up to this share more: what rounding may add. */
+const LOG_SLACK = Math.log1p(1e-7)
+
+/**
+ * The exact test of a share: the count x against binomial(n, p₀).
+ *
+ * Two-sided by `minimum-likelihood`, the sum of every outcome at most as likely as the observed one, or `doubled`,
+ * twice the smaller tail. With half of the observed outcome's probability counted (mid-p) it is less strict than its
+ * level says.
+ *
+ * @param sample - x successes of n
+ * @see C. Clopper & E. Pearson (1934), Biometrika 26, 404-413; H. Lancaster (1961), J. American Statistical
+ *   Association 56, 223-234, for mid-p
+ */
+export function shareExact(
+  sample: CountSample,
+  rules: ExactRules,
+  alternative: Alternative | 'inside' | 'outside',
+): Procedure {
+  const isMirrored =
+    rules.observed === 'whole' && (alternative !== 'two-sided' || rules.twoSidedRule === 'doubled')
+  const share = sample.successes / sample.sampleSize
+  return {
+    method: 'exact-binomial',
+    estimate: share,
+    standardError: Math.sqrt((share * (1 - share)) / sample.sampleSize),
+    differenceFrom: (value) => share - value,
+    test: (question) => testAt(sample, rules, question),
+    mirror: isMirrored ? shareInterval(sample, 'clopper-pearson') : undefined,
+  }
+}
+
+function testAt(
+  { successes, sampleSize: n }: CountSample,
+  rules: ExactRules,
+  question: PointQuestion,
+): PointTest {
+  const { value: p, alternative } = question
+  return countTest({
+    count: successes,
+    rule: ruleFor({ n, p, alternative, rules }),
+    question,
+    distribution: { name: 'binomial', n, p },
+    estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
+  })
+}
+
+function ruleFor(
+  input: Readonly<{ n: number; p: number; alternative: Alternative; rules: ExactRules }>,
+): CountRule {
+  const { n, p, alternative, rules } = input
+  if (alternative === 'two-sided' && rules.twoSidedRule === 'minimum-likelihood') {
+    return likelihoodRule(n, p, rules.observed)
+  }
+  const tails = tailsOf(n, p)
+  const shared = { alternative, least: 0, most: n }
+  if (rules.observed === 'whole') {
+    return tailRule({
+      ...shared,
+      atMost: (count) => lowerTail(tails(count)),
+      atLeast: (count) => upperTail(tails(count - 1)),
+    })
+  }
+  const logHalf = (count: number) => massOf(n, p)(count) - Math.LN2
+  return tailRule({
+    ...shared,
+    atMost: (count) => fromLog(logSum(tails(count - 1).logLower, logHalf(count))),
+    atLeast: (count) => fromLog(logSum(tails(count).logUpper, logHalf(count))),
+  })
+}
+
+function likelihoodRule(n: number, p: number, observed: ExactRules['observed']): CountRule {
+  const tails = tailsOf(n, p)
+  const mass = massOf(n, p)
+  const mode = Math.min(n, Math.floor((n + 1) * p))
+  const pValueOf = (count: number) => {
+    const most = mass(count) + LOG_SLACK
+    const isAsRare = (other: number) => mass(other) <= most
+    if (isAsRare(mode)) return fromLog(observed === 'half' ? Math.log1p(-Math.exp(mass(count)) / 2) : 0)
+    const below = lastWhole(isAsRare, -1, mode)
+    const above = firstWhole(isAsRare, mode, n + 1)
+    const logWhole = logSum(tails(below).logLower, tails(above - 1).logUpper)
+    const share = observed === 'half' ? Math.log1p(-0.5 * Math.exp(mass(count) - logWhole)) : 0
+    return fromLog(Math.min(0, logWhole + share))
+  }
+  return { least: 0, most: n, centre: mode, pValueOf }
+}
+
+/** A share of 0 or 1 leaves one outcome, which the distribution's own formulas do not hold for. */
+function tailsOf(n: number, p: number): (count: number) => Tails {
+  if (p > 0 && p < 1) return binomial({ trials: n, probability: p }).tails
+  const certain = p === 0 ? 0 : n
+  return (count) => tailsFromLog(-Infinity, count < certain ? 'lower' : 'upper')
+}
+
+function massOf(n: number, p: number): (count: number) => number {
+  if (p > 0 && p < 1) return (count) => logMass(count, { trials: n, probability: p })
+  const certain = p === 0 ? 0 : n
+  return (count) => (count === certain ? 0 : -Infinity)
+}

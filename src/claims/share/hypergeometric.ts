@@ -1,0 +1,90 @@
+import type { Alternative } from '../claim'
+import { hypergeometric } from '@/statistics/distributions/hypergeometric'
+import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
+import { failure, type Outcome, success } from '../outcome'
+import { problems } from '@/words/en/problems'
+import { countTest, tailRule } from '@/statistics/inference/countRule'
+import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
+import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
+import type { CountSample } from '../sample'
+import { lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+
+/** A share of the lot this near to a whole number of units is that number. */
+const WHOLE = 1e-9
+
+type LotSample = CountSample & Readonly<{ lotSize: number }>
+
+/**
+ * The exact test of a share of a finite lot: the count x against hypergeometric(N, D, n).
+ *
+ * D is the boundary lot: the smallest whole number of marked units that makes a share of at least p₀ true, or the
+ * largest that makes one of at most p₀ true. Two-sided by the smaller of the two tails, doubled. The interval inverts
+ * the one-sided tests; its ends are shares of the lot.
+ *
+ * @param sample - x marked units of n, from a lot of N
+ * @returns the procedure, or the problem `lot-size-needed`
+ * @see ISO 2859-2:1985; W. Cochran (1977), Sampling Techniques, 3.6
+ */
+export function shareLot(sample: CountSample, lotSize: number | undefined): Outcome<Procedure> {
+  const { successes, sampleSize } = sample
+  if (lotSize === undefined) return failure(problems.lotSizeNeeded())
+  const share = successes / sampleSize
+  const interval = lotInterval({ ...sample, lotSize })
+  return success({
+    method: 'hypergeometric',
+    estimate: share,
+    standardError: Math.sqrt(
+      ((share * (1 - share)) / sampleSize) * ((lotSize - sampleSize) / Math.max(1, lotSize - 1)),
+    ),
+    differenceFrom: (value) => share - value,
+    test: (question) => testAt({ ...sample, lotSize }, question),
+    mirror: interval,
+    interval,
+  })
+}
+
+function testAt({ successes, sampleSize: n, lotSize }: LotSample, question: PointQuestion): PointTest {
+  const { value, alternative } = question
+  const [fewest, most] = [boundaryLot(value, lotSize, 'less'), boundaryLot(value, lotSize, 'greater')]
+  const tailsAt = (marked: number) => hypergeometric({ lotSize, marked, sampleSize: n }).tails
+  const [below, above] = [tailsAt(fewest), tailsAt(most)]
+  const atMost = (count: number) => lowerTail(below(count))
+  const atLeast = (count: number) => upperTail(above(count - 1))
+  const isLower =
+    alternative === 'less' ||
+    (alternative === 'two-sided' && atMost(successes).logPValue <= atLeast(successes).logPValue)
+  return countTest({
+    count: successes,
+    rule: tailRule({ alternative, least: 0, most: n, atMost, atLeast }),
+    question,
+    distribution: { name: 'hypergeometric', lotSize, marked: isLower ? fewest : most, n },
+    estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
+  })
+}
+
+function boundaryLot(share: number, lotSize: number, alternative: Exclude<Alternative, 'two-sided'>): number {
+  const units = share * lotSize
+  const nearest = Math.round(units)
+  if (Math.abs(units - nearest) <= WHOLE) return nearest
+  return alternative === 'less' ? Math.ceil(units) : Math.floor(units)
+}
+
+/** The ends are lots that the test does not reject, so they belong to the interval. */
+function holdsShare({ lower, upper }: Ends, value: number, lotSize: number): boolean {
+  const units = (end: number) => Math.round(end * lotSize)
+  return (
+    (lower === undefined || boundaryLot(value, lotSize, 'greater') >= units(lower)) &&
+    (upper === undefined || boundaryLot(value, lotSize, 'less') <= units(upper))
+  )
+}
+
+function lotInterval({ successes: x, sampleSize: n, lotSize }: LotSample): Interval {
+  const tailsAt = (marked: number) => hypergeometric({ lotSize, marked, sampleSize: n })
+  const [fewest, most] = [x, lotSize - (n - x)]
+  const endsAt = intervalFrom({
+    lower: (tail) =>
+      firstWhole((marked) => tailsAt(marked).tails(x - 1).upper > tail, fewest, most) / lotSize,
+    upper: (tail) => lastWhole((marked) => tailsAt(marked).tails(x).lower > tail, fewest, most) / lotSize,
+  })
+  return { method: 'hypergeometric', endsAt, holds: (ends, value) => holdsShare(ends, value, lotSize) }
+}

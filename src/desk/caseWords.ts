@@ -1,0 +1,39 @@
+import { z } from 'zod'
+import { storedText } from './typed'
+
+export const CASE_STATES = ['open', 'closed', 'archived'] as const
+export type CaseState = (typeof CASE_STATES)[number]
+
+const line = storedText(500)
+const NOTES_LENGTH = 20_000
+
+/** What a case is called and about, who has to do with it and when: texts as a person typed them. */
+export const caseWordsSchema = z.strictObject({
+  reference: storedText(100),
+  subject: line,
+  party: line,
+  people: storedText(NOTES_LENGTH),
+  notes: storedText(NOTES_LENGTH),
+  openedOn: line,
+  dueOn: line,
+  closedOn: line,
+})
+
+export type CaseWords = z.infer<typeof caseWordsSchema>
+
+export const EMPTY_CASE: CaseWords = {
+  reference: '',
+  subject: '',
+  party: '',
+  people: '',
+  notes: '',
+  openedOn: '',
+  dueOn: '',
+  closedOn: '',
+}
+
+/** The words of a case among everything else that is known of it. */
+export function caseWordsOf(known: CaseWords): CaseWords {
+  const { reference, subject, party, people, notes, openedOn, dueOn, closedOn } = known
+  return { reference, subject, party, people, notes, openedOn, dueOn, closedOn }
+}

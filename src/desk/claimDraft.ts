@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import { keptRowsSchema } from './rowCondition'
+import { DECIMAL_MARKS, storedText } from './typed'
+import { METHODS } from '@/statistics/inference/procedure'
+import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { TWO_SIDED_RULES } from '@/claims/share/exactBinomial'
+import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import { BURDENS, PARAMETERS, RELATIONS } from '@/claims/claim'
+
+/** Longer than any label or unit, shorter than a nuisance. */
+const words = storedText(500)
+const REMARKS_LENGTH = 20_000
+/**
+ * A claim as a person types it: texts, half-typed ones too, so that nothing typed is lost or rounded. `readDraft` makes a
+ * check document of it and of the sample that it is held against.
+ */
+export const claimDraftSchema = z.strictObject({
+  /** Who or what makes the claim: "label". */
+  source: words,
+  wording: words,
+  parameter: z.enum(PARAMETERS),
+  quantity: words,
+  relation: z.enum(RELATIONS),
+  claimedValue: words,
+  toleranceBelow: words,
+  toleranceAbove: words,
+  unit: words,
+  /** Absent: the burden that the relation's words carry. */
+  burden: z.enum(BURDENS).nullable(),
+  significanceLevel: words,
+  /** Empty: the level that mirrors the test. */
+  confidenceLevel: words,
+  /** Empty: taken from the sample. */
+  knownStandardDeviation: words,
+  method: z.enum(['auto', ...METHODS]),
+  /** Of a share. */
+  interval: z.enum(['auto', ...SHARE_INTERVALS]),
+  intervalSides: z.enum(['auto', ...INTERVAL_SIDES]),
+  continuityCorrection: z.boolean(),
+  twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]),
+  midP: z.boolean(),
+  /** For display; empty: from the standard error. */
+  decimals: words,
+  /** How numbers are typed in the claim. */
+  decimalMark: z.enum(DECIMAL_MARKS),
+  sampleId: z.uuid(),
+  /** The column of the sample's sheet that holds the readings, by its short name; empty: the likely one. */
+  column: words,
+  kept: keptRowsSchema,
+  /** Of a share: which of the rows kept have the property that is claimed. */
+  counted: keptRowsSchema,
+  /** Of two spreads: the sample of the second source; null: the same one, by another column or other rows. */
+  secondSampleId: z.uuid().nullable(),
+  secondColumn: words,
+  secondKept: keptRowsSchema,
+  /** What whoever signs the finding has to say beside it. */
+  remarks: storedText(REMARKS_LENGTH),
+})
+
+export type ClaimDraft = z.infer<typeof claimDraftSchema>
+
+/** All of a claim but the sample that it is held against. */
+export type ClaimWithoutSample = Omit<ClaimDraft, 'sampleId'>
+
+export const EMPTY_CLAIM: ClaimWithoutSample = {
+  source: 'label',
+  wording: '',
+  parameter: 'mean',
+  quantity: '',
+  relation: 'at-least',
+  claimedValue: '',
+  toleranceBelow: '',
+  toleranceAbove: '',
+  unit: '',
+  burden: null,
+  significanceLevel: '0.05',
+  confidenceLevel: '',
+  knownStandardDeviation: '',
+  method: 'auto',
+  interval: 'auto',
+  intervalSides: 'auto',
+  continuityCorrection: false,
+  twoSidedRule: 'auto',
+  midP: false,
+  decimals: '',
+  decimalMark: 'point',
+  column: '',
+  kept: [],
+  counted: [],
+  secondSampleId: null,
+  secondColumn: '',
+  secondKept: [],
+  remarks: '',
+}

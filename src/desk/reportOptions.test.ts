@@ -1,0 +1,27 @@
+import { optionsIn, PARTS, queryOf, type ReportOptions, USUAL_OPTIONS } from './reportOptions'
+
+test.each<ReportOptions>([
+  USUAL_OPTIONS,
+  { ...USUAL_OPTIONS, decimals: 0 },
+  { ...USUAL_OPTIONS, language: 'comma', decimals: 12 },
+  { ...USUAL_OPTIONS, parts: ['cover', 'cross-examination'] },
+  { ...USUAL_OPTIONS, parts: [] },
+])('the address of %j gives the same options', (options) => {
+  const query = new URLSearchParams(queryOf(options))
+  expect(optionsIn(Object.fromEntries(query))).toEqual(options)
+})
+
+test('only what is not usual is in an address', () => {
+  expect(queryOf(USUAL_OPTIONS)).toBe('')
+  expect(queryOf({ ...USUAL_OPTIONS, decimals: 2 })).toBe('?decimals=2')
+})
+
+test.each([{ decimals: '13' }, { decimals: '-1' }, { decimals: 'x' }, { numbers: 'roman' }])(
+  '%j is no choice, and the usual one is taken',
+  (stated) => expect(optionsIn(stated)).toEqual(USUAL_OPTIONS),
+)
+
+test('parts that are none are left out', () => {
+  expect(optionsIn({ parts: 'summary,pictures,everything' }).parts).toEqual(['summary', 'pictures'])
+  expect(optionsIn({}).parts).toEqual(PARTS)
+})

@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { storedText } from './typed'
+
+export const CONDITION_RELATIONS = [
+  'is',
+  'is-not',
+  'one-of',
+  'above',
+  'at-least',
+  'below',
+  'at-most',
+  'between',
+  'is-empty',
+  'is-not-empty',
+] as const
+export type ConditionRelation = (typeof CONDITION_RELATIONS)[number]
+
+const MOST_CONDITIONS = 50
+
+/** A condition on the cells of one column, as typed. */
+export const rowConditionSchema = z.strictObject({
+  /** The column's short name. */
+  column: storedText(500),
+  relation: z.enum(CONDITION_RELATIONS),
+  /** Not used by the two relations of emptiness; for "one of", values separated by commas or semicolons. */
+  value: storedText(5000),
+  /** The upper end of "between". */
+  upTo: storedText(500),
+})
+
+/** Which rows are kept: those that meet every condition of one of the lists; all rows where there is no list. */
+export const keptRowsSchema = z
+  .array(z.array(rowConditionSchema).min(1).max(MOST_CONDITIONS))
+  .max(MOST_CONDITIONS)
+
+export type RowCondition = Readonly<z.infer<typeof rowConditionSchema>>
+export type KeptRows = readonly (readonly RowCondition[])[]

@@ -1,0 +1,109 @@
+import { z } from 'zod'
+import { DECIMAL_MARKS, storedText } from './typed'
+
+const words = storedText(500)
+/** Holds a million readings of fifteen characters. */
+const READINGS_LENGTH = 16_000_000
+/** Holds a code list of some thousand places. */
+const CODES_LENGTH = 200_000
+const MOST_COLUMNS = 400
+const MOST_SET_ASIDE = 100_000
+
+/** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, or a count. */
+export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count'] as const
+export type SampleKind = (typeof SAMPLE_KINDS)[number]
+
+export const COLUMN_KINDS = ['number', 'category', 'text', 'date'] as const
+export type ColumnKind = (typeof COLUMN_KINDS)[number]
+
+export const SPREADS = ['standard-deviation', 'variance'] as const
+export const RANDOMNESS = ['unknown', 'random', 'not-random'] as const
+export const INDEPENDENCE = ['unknown', 'independent', 'not-independent'] as const
+
+/** What a column of a sheet is: texts as a person typed them. */
+export const columnWordsSchema = z.strictObject({
+  name: words,
+  label: words,
+  unit: words,
+  kind: z.enum(COLUMN_KINDS),
+  /** What each code means, one a line: "7 = North quay depot". */
+  codes: storedText(CODES_LENGTH),
+})
+
+/** A reading that is kept out of every test of this sample: it stays visible and can be brought back. */
+export const setAsideSchema = z.strictObject({
+  /** The row of the sheet, counted from 0. */
+  row: z.int().nonnegative(),
+  reason: storedText(2000),
+  by: words,
+})
+
+/**
+ * A sample as a person describes it: texts, half-typed ones too. The cells of a file are kept apart from it, since nobody
+ * changes them.
+ */
+export const sampleDraftSchema = z.strictObject({
+  name: words,
+  kind: z.enum(SAMPLE_KINDS),
+  /** What is typed: a list of readings, or rows of cells that tabs separate where there are two columns or more. */
+  readings: storedText(READINGS_LENGTH),
+  decimalMark: z.enum(DECIMAL_MARKS),
+  columns: z.array(columnWordsSchema).max(MOST_COLUMNS),
+  setAside: z.array(setAsideSchema).max(MOST_SET_ASIDE),
+  sampleSize: words,
+  mean: words,
+  spread: words,
+  spreadIs: z.enum(SPREADS),
+  /** "18 of 40", or "45 % of 40". */
+  count: words,
+  drawnHow: words,
+  drawnAtRandom: z.enum(RANDOMNESS),
+  /** Whether the units were taken, and the readings made, without one bearing on another. */
+  takenIndependently: z.enum(INDEPENDENCE),
+  drawnWhen: words,
+  drawnWhere: words,
+  drawnBy: words,
+  lot: words,
+  lotSize: words,
+  instrument: words,
+  resolution: words,
+  calibratedOn: words,
+})
+
+export type SampleDraft = z.infer<typeof sampleDraftSchema>
+export type ColumnWords = Readonly<z.infer<typeof columnWordsSchema>>
+export type SetAside = Readonly<z.infer<typeof setAsideSchema>>
+
+export const EMPTY_SAMPLE: SampleDraft = {
+  name: '',
+  kind: 'typed',
+  readings: '',
+  decimalMark: 'point',
+  columns: [],
+  setAside: [],
+  sampleSize: '',
+  mean: '',
+  spread: '',
+  spreadIs: 'standard-deviation',
+  count: '',
+  drawnHow: '',
+  drawnAtRandom: 'unknown',
+  takenIndependently: 'unknown',
+  drawnWhen: '',
+  drawnWhere: '',
+  drawnBy: '',
+  lot: '',
+  lotSize: '',
+  instrument: '',
+  resolution: '',
+  calibratedOn: '',
+}
+
+/** A column that nobody has said anything about yet. */
+export const columnNamed = (name: string, kind: ColumnKind): ColumnWords => ({
+  name,
+  label: '',
+  unit: '',
+  kind,
+  codes: '',
+})

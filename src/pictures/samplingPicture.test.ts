@@ -1,0 +1,112 @@
+import { check } from '@/claims/check'
+import type { CheckDocument } from '@/claims/request'
+import { samplingPicture } from './samplingPicture'
+
+function pictureOf(document: CheckDocument, place: 0 | 1 = 0) {
+  const result = check(document)
+  if (!result.ok) throw new Error(result.error.message)
+  return { result, picture: samplingPicture(document, result, place) }
+}
+
+/** What lies under the points, by trapezia or by adding up bars. */
+function area(
+  { shape, points }: NonNullable<ReturnType<typeof samplingPicture>>,
+  isIn: (x: number) => boolean,
+) {
+  if (shape === 'bars') return points.filter(({ x }) => isIn(x)).reduce((sum, { y }) => sum + y, 0)
+  return points.slice(1).reduce((sum, { x, y }, i) => {
+    const before = points[i]!
+    return isIn((x + before.x) / 2) ? sum + ((x - before.x) * (y + before.y)) / 2 : sum
+  }, 0)
+}
+
+const readings = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.04, 14.9, 14.95, 14.99]
+const mean = (relation: 'at-least' | 'equal-to' | 'at-most'): CheckDocument => ({
+  claim: { parameter: 'mean', relation, value: 15 },
+  evidence: { kind: 'readings', values: readings },
+})
+const share = (relation: 'at-least' | 'equal-to', successes: number): CheckDocument => ({
+  claim: { parameter: 'proportion', relation, value: 0.9 },
+  evidence: { kind: 'count', n: 40, successes },
+})
+const spread: CheckDocument = {
+  claim: { parameter: 'standard-deviation', relation: 'at-most', value: 0.05 },
+  evidence: { kind: 'readings', values: readings },
+}
+
+test.each([
+  ['t, left', mean('at-least')],
+  ['t, right', mean('at-most')],
+  ['t, both', mean('equal-to')],
+  ['chi-square', spread],
+  ['exact binomial', share('at-least', 33)],
+  ['exact binomial, both by likelihood', share('equal-to', 33)],
+  ['exact binomial, both doubled', { ...share('equal-to', 40), test: { twoSidedRule: 'doubled' } }],
+  ['score z', { ...share('at-least', 33), test: { method: 'score-z' } }],
+  [
+    'signed-rank, exact',
+    {
+      claim: { parameter: 'median', relation: 'at-least', value: 14.985 },
+      evidence: { kind: 'readings', values: readings },
+    },
+  ],
+  [
+    'signed-rank with ties',
+    {
+      claim: { parameter: 'median', relation: 'at-least', value: 14.96 },
+      evidence: { kind: 'readings', values: readings },
+    },
+  ],
+] as const satisfies readonly (readonly [string, CheckDocument])[])(
+  'the whole picture is 1, and what is counted is the p-value: %s',
+  (name, document) => {
+    const { result, picture } = pictureOf(document)
+    expect(area(picture!, () => true)).toBeCloseTo(1, 2)
+    const { lower = -Infinity, upper = Infinity } = picture!.counted
+    const counted = area(picture!, (x) => x <= lower || x >= upper)
+    // Doubling the smaller tail is not the sum of outcomes on both sides.
+    if (name.endsWith('doubled')) expect(counted).toBeLessThanOrEqual(result.test.pValue! + 1e-9)
+    else expect(Math.abs(counted - result.test.pValue!)).toBeLessThan(0.03)
+  },
+)
+
+test('what is rejected begins at the critical values, and has no more than the level', () => {
+  const { result, picture } = pictureOf(mean('equal-to'))
+  expect([picture!.rejected.lower, picture!.rejected.upper]).toEqual(result.test.criticalValues)
+  const { lower, upper } = picture!.rejected
+  expect(area(picture!, (x) => x <= lower! || x >= upper!)).toBeCloseTo(0.05, 2)
+})
+
+test('the axis reads in the claim’s unit: the critical values are the critical estimates', () => {
+  for (const document of [
+    mean('at-least'),
+    spread,
+    share('at-least', 33),
+    { ...share('at-least', 33), test: { method: 'score-z' } } as const,
+  ]) {
+    const { result, picture } = pictureOf(document)
+    result.test.criticalValues.forEach((value, i) =>
+      expect(picture!.estimateAt!(value)).toBeCloseTo(result.test.criticalEstimates[i]!, 10),
+    )
+  }
+})
+
+test('a tolerance has a picture for each of its limits', () => {
+  const document: CheckDocument = {
+    claim: { parameter: 'mean', relation: 'within', value: 15, tolerance: { below: 0.2, above: 0.2 } },
+    evidence: { kind: 'readings', values: readings },
+  }
+  const [lower, upper] = [pictureOf(document, 0), pictureOf(document, 1)]
+  expect(lower.picture!.statistic).toBe(lower.result.test.parts![0]!.statistic)
+  expect(lower.picture!.rejected.upper).toBeDefined()
+  expect(upper.picture!.rejected.lower).toBeDefined()
+})
+
+test('a statistic that is very far out does not flatten the curve, and resamples have none', () => {
+  const { picture } = pictureOf({
+    ...mean('at-least'),
+    claim: { parameter: 'mean', relation: 'at-least', value: 99 },
+  })
+  expect(picture!.statistic).toBeLessThan(picture!.min)
+  expect(pictureOf({ ...mean('at-least'), test: { method: 'bootstrap' } }).picture).toBeUndefined()
+})

@@ -1,0 +1,207 @@
+import { prepareCheck } from '@/claims/check'
+import { type Known, knownDistribution } from '@/answers/reckon'
+import type { CheckDocument } from '@/claims/request'
+import type { CheckResult } from '@/claims/result'
+import { type Hypotheses, valuesOf } from '@/claims/hypotheses'
+import { normal } from '@/statistics/distributions/normal'
+import type { Ends } from '@/statistics/inference/interval'
+
+export type PicturePoint = Readonly<{ x: number; y: number }>
+
+/** The distribution of a test's statistic, were the null hypothesis true at its bound, with what the test makes of it. */
+export type SamplingPicture = Readonly<{
+  /** A density, or the probability of each whole number. */
+  shape: 'curve' | 'bars'
+  /** On the statistic's scale, from left to right. */
+  points: readonly PicturePoint[]
+  /** Height at any x. */
+  heightAt: (x: number) => number
+  min: number
+  max: number
+  statistic: number
+  /** What is rejected: from `lower` downwards, from `upper` upwards. */
+  rejected: Ends
+  /** What the p-value counts, in the same way: outcomes at least as far out as the sample. */
+  counted: Ends
+  /** The estimate that belongs to a statistic, in the parameter's unit; absent where none does. */
+  estimateAt?: (statistic: number) => number
+}>
+
+/** The probability left out of the picture at each end. */
+const BEYOND = 1e-4
+/** How much farther than that the statistic may widen it. */
+const WIDEST = 2.5
+const STEPS = 240
+/** Equal probabilities may differ in the last digits: METHODS, exact binomial. */
+const LIKELIHOOD_SLACK = 1e-7
+/** Above so many whole numbers a bar would be no wider than a line. */
+const MOST_BARS = 160
+
+/**
+ * The picture of a test.
+ *
+ * @param place - 0, or 1 for the upper limit of a tolerance
+ * @returns no picture where no distribution of a known name stands behind the test, as for resamples
+ */
+export function samplingPicture(
+  document: CheckDocument,
+  result: CheckResult,
+  place: 0 | 1 = 0,
+): SamplingPicture | undefined {
+  const { test, hypotheses } = result
+  const part = test.parts?.[place] ?? test
+  const { statistic, distribution } = part
+  if (statistic === undefined || !distribution) return undefined
+  const known = distributionOf(document, result, place)
+  if (!known) return undefined
+  const side = sideOf(hypotheses, place)
+  const isDiscrete = ['binomial', 'hypergeometric', 'signed-rank'].includes(distribution.name)
+  const rejected = endsOf(part.criticalValues, side, known)
+  const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete })
+  const { twoSidedRule = 'auto', midP = false } = document.test ?? {}
+  const isByLikelihood = test.method === 'exact-binomial' && twoSidedRule !== 'doubled' && !midP
+  const isBars = isDiscrete && max - min <= MOST_BARS
+  const heightAt = (x: number) => known.density(isDiscrete ? Math.round(x) : x)
+  const estimateAt = estimateScale(document, result, valuesOf(hypotheses)[place]!)
+  return {
+    shape: isBars ? 'bars' : 'curve',
+    points: pointsBetween({ min, max, step: isBars ? 1 : (max - min) / STEPS, heightAt }),
+    heightAt,
+    min,
+    max,
+    statistic,
+    rejected,
+    counted: countedBy(statistic, side, { known, isDiscrete, isByLikelihood }),
+    ...(estimateAt ? { estimateAt } : {}),
+  }
+}
+
+type Side = 'less' | 'greater' | 'two-sided'
+
+function sideOf({ alternativeSide }: Hypotheses, place: 0 | 1): Side {
+  if (alternativeSide === 'inside') return place === 0 ? 'greater' : 'less'
+  if (alternativeSide === 'outside') return place === 0 ? 'less' : 'greater'
+  return alternativeSide
+}
+
+/** A sum of ranks by the normal distribution has a mean and a spread of its own; every other statistic is the named one's. */
+function distributionOf(document: CheckDocument, result: CheckResult, place: 0 | 1): Known | undefined {
+  const part = result.test.parts?.[place] ?? result.test
+  if (result.test.method !== 'signed-rank' || part.distribution?.name !== 'normal') {
+    const known = knownDistribution(part.distribution!)
+    return known.ok ? known.value : undefined
+  }
+  const prepared = prepareCheck(document)
+  if (!prepared.ok) return undefined
+  const { test } = prepared.value.decided
+  const { centre, deviation } = ('parts' in test ? test.parts[place]! : test).intermediate ?? {}
+  if (centre === undefined || !deviation) return undefined
+  return {
+    density: (x) => normal.density((x - centre) / deviation) / deviation,
+    tails: (x) => normal.tails((x - centre) / deviation),
+    quantile: (probability, tail) => centre + deviation * normal.quantile(probability, tail),
+  }
+}
+
+/** One critical value belongs to the side that is looked at; of a two-sided test, to the side that it lies on. */
+function endsOf(limits: readonly number[], side: Side, known: Known): Ends {
+  const [first, second] = limits
+  if (first === undefined) return {}
+  if (second !== undefined) return { lower: first, upper: second }
+  const isLower = side === 'less' || (side === 'two-sided' && first < known.quantile(0.5, 'lower'))
+  return isLower ? { lower: first } : { upper: first }
+}
+
+function rangeOf(
+  known: Known,
+  seen: Readonly<{ statistic: number; rejected: Ends; isDiscrete: boolean }>,
+): Readonly<{ min: number; max: number }> {
+  const { statistic, rejected, isDiscrete } = seen
+  const [low, high] = [known.quantile(BEYOND, 'lower'), known.quantile(BEYOND, 'upper')]
+  const reach = (WIDEST - 1) * (high - low || 1)
+  const near = Math.min(high + reach, Math.max(low - reach, statistic))
+  const ends = [rejected.lower, rejected.upper].filter((end) => end !== undefined)
+  const [min, max] = [Math.min(low, near, ...ends), Math.max(high, near, ...ends)]
+  return isDiscrete ? { min: Math.floor(min), max: Math.ceil(max) } : { min, max }
+}
+
+function pointsBetween(
+  input: Readonly<{ min: number; max: number; step: number; heightAt: (x: number) => number }>,
+): readonly PicturePoint[] {
+  const { min, max, step, heightAt } = input
+  const count = Math.max(1, Math.round((max - min) / step))
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const x = min + ((max - min) * i) / count
+    const y = heightAt(x)
+    // A density may be infinite at the end of its range.
+    return { x, y: Number.isFinite(y) ? y : heightAt(x + step / 2) }
+  })
+}
+
+/** Outcomes at least as far out: of a two-sided test, those beyond the statistic and as improbable ones beyond the other end. */
+function countedBy(
+  statistic: number,
+  side: Side,
+  {
+    known,
+    isDiscrete,
+    isByLikelihood,
+  }: Readonly<{ known: Known; isDiscrete: boolean; isByLikelihood: boolean }>,
+): Ends {
+  if (side === 'less') return { lower: statistic }
+  if (side === 'greater') return { upper: statistic }
+  const atMost = known.tails(statistic).lower
+  const atLeast = known.tails(isDiscrete ? statistic - 1 : statistic).upper
+  const isLow = atMost <= atLeast
+  if (isByLikelihood) return countedByLikelihood(statistic, isLow, known)
+  const tail = Math.min(0.5, isLow ? atMost : atLeast)
+  if (tail <= 0 || tail >= 0.5) return isLow ? { lower: statistic } : { upper: statistic }
+  const other = known.quantile(tail, isLow ? 'upper' : 'lower')
+  if (isLow) return { lower: statistic, upper: isDiscrete ? other + 1 : other }
+  return { lower: isDiscrete ? other - 1 : other, upper: statistic }
+}
+
+/** Of an exact test that adds up every outcome no more probable than the one seen: where those begin on the other side. */
+function countedByLikelihood(count: number, isLow: boolean, { density, quantile }: Known): Ends {
+  const most = density(count) * (1 + LIKELIHOOD_SLACK)
+  const far = quantile(1e-15, isLow ? 'upper' : 'lower')
+  const step = isLow ? 1 : -1
+  for (let k = count + step; isLow ? k <= far : k >= far; k += step) {
+    if (density(k) <= most) return isLow ? { lower: count, upper: k } : { lower: k, upper: count }
+  }
+  return isLow ? { lower: count } : { upper: count }
+}
+
+/** How the statistic's axis reads in the claim's unit, by the formula of the statistic. */
+function estimateScale(
+  { evidence }: CheckDocument,
+  { test, sample, hypotheses }: CheckResult,
+  value: number,
+): SamplingPicture['estimateAt'] {
+  const { n, standardError } = sample
+  switch (test.method) {
+    case 't':
+    case 'z':
+      return standardError === undefined ? undefined : (x) => value + x * standardError
+    case 'chi-square':
+      return hypotheses.null.parameter === 'variance'
+        ? (x) => (value * x) / (n - 1)
+        : (x) => value * Math.sqrt(Math.max(0, x) / (n - 1))
+    case 'score-z':
+      return (x) => value + x * Math.sqrt((value * (1 - value)) / n)
+    case 'exact-binomial':
+    case 'hypergeometric':
+      return evidence.kind === 'count' ? (x) => x / evidence.n : undefined
+    case 'f':
+      return (x) => value * x
+    case 'bonett':
+    case 'bootstrap':
+    case 'levene':
+    case 'brown-forsythe':
+    case 'signed-rank':
+    case 'sign':
+      return undefined
+    default:
+      return test.method satisfies never
+  }
+}

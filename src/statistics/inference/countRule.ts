@@ -1,0 +1,86 @@
+import type { Alternative } from '@/claims/claim'
+import { firstWhole, lastWhole } from '../numeric/wholeSearch'
+import type { NamedDistribution } from '../distributions/named'
+import { type Ends, ends } from './interval'
+import { isAtOrBeyond, type PointQuestion, type PointTest } from './procedure'
+import { doubledSmaller, type TailProbability } from './tailProbability'
+
+/** The p-value of a count, by the alternative's own rule; rises to 1 at `centre` and falls again beyond it. */
+export type CountRule = Readonly<{
+  least: number
+  most: number
+  /** A count that is no evidence against the null hypothesis. */
+  centre: number
+  pValueOf: (count: number) => TailProbability
+}>
+
+/** One-sided and doubled two-sided p-values of a count, from its two tails. */
+export function tailRule(
+  input: Readonly<{
+    alternative: Alternative
+    least: number
+    most: number
+    atMost: (count: number) => TailProbability
+    atLeast: (count: number) => TailProbability
+  }>,
+): CountRule {
+  const { alternative, least, most, atMost, atLeast } = input
+  switch (alternative) {
+    case 'less':
+      return { least, most, centre: most, pValueOf: atMost }
+    case 'greater':
+      return { least, most, centre: least, pValueOf: atLeast }
+    case 'two-sided': {
+      const isHalfBelow = (count: number) => (atMost(count).pValue ?? 0) >= 0.5
+      const pValueOf = (count: number) => doubledSmaller(atMost(count), atLeast(count))
+      const pOf = (count: number) => pValueOf(count).pValue ?? 0
+      const middle = Math.max(least + 1, firstWhole(isHalfBelow, least, most))
+      return {
+        least,
+        most,
+        centre: pOf(middle - 1) > pOf(middle) ? middle - 1 : middle,
+        pValueOf,
+      }
+    }
+    default:
+      return alternative satisfies never
+  }
+}
+
+/**
+ * The test of a count.
+ *
+ * @param input.estimateLimits - the limits, counts, as values of the estimate
+ */
+export function countTest(
+  input: Readonly<{
+    count: number
+    rule: CountRule
+    question: PointQuestion
+    distribution: NamedDistribution
+    estimateLimits: (limits: Ends) => Ends
+  }>,
+): PointTest {
+  const { count, rule, question } = input
+  const limits = rejectionLimits(rule, question.alternative, question.significanceLevel)
+  return {
+    statistic: count,
+    distribution: input.distribution,
+    ...rule.pValueOf(count),
+    limits,
+    estimateLimits: input.estimateLimits(limits),
+    isBeyond: isAtOrBeyond(count, limits),
+  }
+}
+
+/** The counts at which the decision turns; absent where no count on that side rejects. */
+function rejectionLimits(rule: CountRule, alternative: Alternative, significanceLevel: number): Ends {
+  const { least, most, centre, pValueOf } = rule
+  const rejects = (count: number) => (pValueOf(count).pValue ?? 0) <= significanceLevel
+  const lower = alternative === 'greater' ? least - 1 : lastWhole(rejects, least - 1, centre)
+  const upper = alternative === 'less' ? most + 1 : firstWhole(rejects, centre, most + 1)
+  return ends({
+    lower: lower < least ? undefined : lower,
+    upper: upper > most ? undefined : upper,
+  })
+}

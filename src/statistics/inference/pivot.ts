@@ -1,0 +1,75 @@
+import type { Alternative } from '@/claims/claim'
+import type { NamedDistribution } from '../distributions/named'
+import type { Continuous, Tail } from '../distributions/tails'
+import { type Ends, ends, holds, type Interval, intervalFrom } from './interval'
+import { isAtOrBeyond, type Method, type PointQuestion, type PointTest, type Procedure } from './procedure'
+import { tailProbability } from './tailProbability'
+
+/**
+ * A statistic whose distribution does not depend on the parameter. It rises with the estimate and falls as the value
+ * that it is tested against rises, so one function of it gives the test, the critical values and the interval.
+ */
+export type Pivot = Readonly<{
+  method: Method
+  estimate: number
+  standardError?: number
+  differenceFrom: (value: number) => number
+  distribution: NamedDistribution
+  reference: Continuous
+  statisticAt: (value: number, alternative: Alternative) => number
+  /** The estimate that would give this statistic against the value. */
+  estimateAt: (statistic: number, value: number, tail: Tail) => number
+  /** Figures on the way to the statistic, for the working. */
+  intermediateAt?: (value: number) => Readonly<Record<string, number>>
+  /** The value against which the estimate gives this statistic. */
+  valueAt: (statistic: number, tail: Tail) => number
+}>
+
+/** The test of a value and the interval that mirrors it, both from one pivot. */
+export function pivotProcedure(pivot: Pivot): Procedure {
+  const mirror = mirrorOf(pivot)
+  return {
+    method: pivot.method,
+    estimate: pivot.estimate,
+    standardError: pivot.standardError,
+    differenceFrom: pivot.differenceFrom,
+    test: (question) => testAt(pivot, question),
+    mirror,
+    interval: mirror,
+  }
+}
+
+function testAt(pivot: Pivot, { value, alternative, significanceLevel }: PointQuestion): PointTest {
+  const statistic = pivot.statisticAt(value, alternative)
+  const limits = criticalLimits(pivot.reference, alternative, significanceLevel)
+  const estimateAt = (limit: number | undefined, tail: Tail) =>
+    limit === undefined ? undefined : pivot.estimateAt(limit, value, tail)
+  return {
+    statistic,
+    distribution: pivot.distribution,
+    ...tailProbability(pivot.reference, statistic, alternative),
+    limits,
+    estimateLimits: ends({
+      lower: estimateAt(limits.lower, 'lower'),
+      upper: estimateAt(limits.upper, 'upper'),
+    }),
+    isBeyond: isAtOrBeyond(statistic, limits),
+    ...(pivot.intermediateAt ? { intermediate: pivot.intermediateAt(value) } : {}),
+  }
+}
+
+function criticalLimits(reference: Continuous, alternative: Alternative, significanceLevel: number): Ends {
+  const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
+  return {
+    ...(alternative === 'greater' ? {} : { lower: reference.quantile(tail, 'lower') }),
+    ...(alternative === 'less' ? {} : { upper: reference.quantile(tail, 'upper') }),
+  }
+}
+
+function mirrorOf({ method, reference, valueAt }: Pivot): Interval {
+  const endsAt = intervalFrom({
+    lower: (tail) => valueAt(reference.quantile(tail, 'upper'), 'upper'),
+    upper: (tail) => valueAt(reference.quantile(tail, 'lower'), 'lower'),
+  })
+  return { method, endsAt, holds }
+}

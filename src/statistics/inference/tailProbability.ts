@@ -1,0 +1,75 @@
+import type { Alternative } from '@/claims/claim'
+import type { Continuous, Tails } from '../distributions/tails'
+
+export type TailProbability = Readonly<{
+  /** Absent where it lies below the range of a double; its log holds. */
+  pValue?: number
+  /** Natural log; −∞ where the probability is exactly 0. */
+  logPValue: number
+}>
+
+const SMALLEST_FULL_DOUBLE = 2.2250738585072014e-308
+
+/** A probability as a result carries it: one of exactly 0 has no log to give. */
+export function withFiniteLog({
+  pValue,
+  logPValue,
+}: TailProbability): Readonly<{ pValue?: number; logPValue?: number }> {
+  return {
+    ...(pValue === undefined ? {} : { pValue }),
+    ...(logPValue === -Infinity ? {} : { logPValue }),
+  }
+}
+
+/** The probability of a statistic at least as far out, in the alternative's tails: twice the smaller for both. */
+export function tailProbability(
+  reference: Continuous,
+  statistic: number,
+  alternative: Alternative,
+): TailProbability {
+  const tails = reference.tails(statistic)
+  switch (alternative) {
+    case 'less':
+      return lowerTail(tails)
+    case 'greater':
+      return upperTail(tails)
+    case 'two-sided':
+      return doubledSmaller(lowerTail(tails), upperTail(tails))
+    default:
+      return alternative satisfies never
+  }
+}
+
+export function lowerTail({ lower, logLower }: Tails): TailProbability {
+  return fromLog(logLower, lower)
+}
+
+export function upperTail({ upper, logUpper }: Tails): TailProbability {
+  return fromLog(logUpper, upper)
+}
+
+/** Twice the smaller of two tails, at most 1. */
+export function doubledSmaller(first: TailProbability, second: TailProbability): TailProbability {
+  return doubled(smaller(first, second))
+}
+
+/** Twice a tail probability, at most 1. */
+export function doubled({ pValue, logPValue }: TailProbability): TailProbability {
+  const logDoubled = Math.min(0, logPValue + Math.LN2)
+  return pValue === undefined ? { logPValue: logDoubled } : fromLog(logDoubled, Math.min(1, 2 * pValue))
+}
+
+export function smaller(first: TailProbability, second: TailProbability): TailProbability {
+  const isSecond =
+    first.pValue === undefined || second.pValue === undefined
+      ? second.logPValue < first.logPValue
+      : second.pValue < first.pValue
+  const { pValue, logPValue } = isSecond ? second : first
+  return pValue === undefined ? { logPValue } : { pValue, logPValue }
+}
+
+/** A probability with its log, without the former where it is not 0 but underflows. */
+export function fromLog(logPValue: number, pValue = Math.exp(logPValue)): TailProbability {
+  const isThere = pValue >= SMALLEST_FULL_DOUBLE || logPValue === -Infinity
+  return isThere ? { pValue, logPValue } : { logPValue }
+}

@@ -1,0 +1,53 @@
+import type { Claim } from '@/claims/claim'
+import { unitOf } from './en/claimWords'
+import { formatFull, formatNumber, withoutMadeUpDigits, withUnit } from './figures'
+import { decimalsOf, type EstimateFigures } from './estimateDecimals'
+
+/** How the values of a claim's parameter are shown: shares in percent, everything else in its unit. */
+export type Display = Readonly<{
+  /** Shown value per value. */
+  scale: 1 | 100
+  unit: string | undefined
+  decimals: number
+}>
+
+type Subject = Pick<Claim, 'parameter' | 'unit'>
+
+/**
+ * @param figures - of the check, from which decimals worth reading follow
+ * @param chosen - the decimals chosen for the claim
+ */
+export function displayOf(claim: Subject, figures: EstimateFigures | number, chosen?: number): Display {
+  const isShare = claim.parameter === 'proportion'
+  const own = typeof figures === 'number' ? figures : decimalsOf(figures)
+  const decimals = chosen ?? Math.max(0, own - (isShare ? 2 : 0))
+  return { scale: isShare ? 100 : 1, unit: isShare ? '%' : unitOf(claim), decimals }
+}
+
+/** The value in the scale that is shown. */
+export function scaled(value: number, { scale }: Display): number {
+  return scale === 1 ? value : withoutMadeUpDigits(value * scale)
+}
+
+/** A value rounded, with its unit: "14.929 kg", "93.0 %". */
+export function shownValue(value: number, display: Display): string {
+  return withUnit(shownNumber(value, display), display.unit)
+}
+
+export function shownNumber(value: number, display: Display): string {
+  return formatNumber(scaled(value, display), display.decimals)
+}
+
+/** Every digit, with the unit. */
+export function shownInFull(value: number, display: Display): string {
+  return withUnit(formatFull(scaled(value, display)), display.unit)
+}
+
+/** A gap between two values: of shares, in percentage points. */
+export function shownGap(gap: number, display: Display): string {
+  const size = shownNumber(Math.abs(gap), display)
+  const isSeen = gap === 0 || /[1-9]/.test(size)
+  const figure = isSeen ? size : formatNumber(10 ** -display.decimals, display.decimals)
+  const words = display.scale === 100 ? withUnit(figure, 'percentage points') : withUnit(figure, display.unit)
+  return isSeen ? words : `less than ${words}`
+}

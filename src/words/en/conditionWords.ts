@@ -1,0 +1,88 @@
+import type { Condition, ConditionState } from '@/claims/conditions/condition'
+import type { SampleDraft } from '@/desk/sampleDraft'
+import { formatFull, formatPValue } from '../figures'
+import type { FigureLine } from './testLines'
+
+export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
+  'random-sample': 'Random sample',
+  independence: 'Independence',
+  order: 'Order',
+  normality: 'Normality',
+  symmetry: 'Symmetry',
+  'sample-size': 'Sample size',
+  outliers: 'Outliers',
+  'expected-counts': 'Expected counts',
+}
+
+export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
+  met: 'Met',
+  doubtful: 'In doubt',
+  'not-met': 'Not met',
+  unknown: 'Not known',
+}
+
+/** What each figure of a condition is called. */
+export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
+  n: 'units taken',
+  lotSize: 'size of the lot',
+  share: 'share of the lot',
+  runs: 'runs',
+  z: 'z',
+  p: 'p-value',
+  lag1: 'lag-1 autocorrelation',
+  w: 'W',
+  a2Star: 'A²*',
+  skewness: 'skewness',
+  excessKurtosis: 'excess kurtosis',
+  standardError: 'its standard error',
+  largeFrom: 'large from',
+  outliers: 'outliers',
+  beyondFences: 'beyond the fences',
+  g: 'Grubbs’ G',
+  least: 'least expected',
+  needed: 'needed',
+}
+
+/** Of which of two samples a condition speaks. */
+export const SOURCE_WORDS = { first: 'first source', second: 'second source' } as const
+
+/** What the level of most conditions is: common practice, no source. */
+const TOLD_AT = 0.05
+
+/** The figures that a condition is told by. A p-value is not rounded onto the level that it is told at. */
+export function conditionLines(
+  { figures }: Pick<Condition, 'figures'>,
+  plain: (value: number) => string,
+): readonly FigureLine[] {
+  return Object.entries(figures).map(([key, value]) => ({
+    name: CONDITION_FIGURES[key] ?? key,
+    shown:
+      key === 'p' ? formatPValue(value, TOLD_AT) : Number.isInteger(value) ? formatFull(value) : plain(value),
+    full: formatFull(value),
+  }))
+}
+
+/** The conditions that are not met, or not known to be: "Normality (in doubt), Order, second source (not met)". */
+export function openConditions(conditions: readonly Pick<Condition, 'name' | 'state' | 'of'>[]): string {
+  return conditions
+    .filter(({ state }) => state !== 'met')
+    .map(({ name, state, of }) => {
+      const source = of ? `, ${SOURCE_WORDS[of]}` : ''
+      return `${CONDITION_NAMES[name]}${source} (${CONDITION_STATES[state].toLowerCase()})`
+    })
+    .join(', ')
+}
+
+/** What only a person can say of a sample and nobody has said. */
+export function unanswered(
+  { drawnAtRandom, takenIndependently }: Pick<SampleDraft, 'drawnAtRandom' | 'takenIndependently'>,
+  of?: keyof typeof SOURCE_WORDS,
+): readonly string[] {
+  const source = of ? ` (${SOURCE_WORDS[of]})` : ''
+  return [
+    ...(drawnAtRandom === 'unknown' ? [`Was the sample drawn at random${source}?`] : []),
+    ...(takenIndependently === 'unknown'
+      ? [`Were the units taken independently of one another${source}?`]
+      : []),
+  ]
+}

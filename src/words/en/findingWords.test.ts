@@ -1,0 +1,248 @@
+import { check } from '@/claims/check'
+import type { CheckDocument } from '@/claims/request'
+import type { CheckResult } from '@/claims/result'
+import { BURDENS, type Parameter, RELATIONS } from '@/claims/claim'
+import { deriveHypotheses } from '@/claims/hypotheses'
+import { claimTitle } from './claimTitle'
+import { claimLineWords } from './claimLineWords'
+import { hypothesisLatex, hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
+
+const plain = (text: string) => text.replaceAll('\u202f', ' ')
+
+function resultOf(claim: Partial<CheckDocument['claim']>, evidence: CheckDocument['evidence']): CheckResult {
+  const answer = check({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg', quantity: 'net mass', ...claim },
+    evidence,
+  })
+  if (!answer.ok) throw new Error(answer.error.message)
+  return answer
+}
+
+const sampleAt = (mean: number) =>
+  ({ kind: 'summary', n: 25, mean, standardDeviation: 0.1, lotSize: 4000 }) as const
+
+test.each([
+  ['at-least', 14.9, 'the sample contradicts the claim that the mean net mass is at least 15 kg.'],
+  ['at-least', 15, 'the sample does not contradict the claim that the mean net mass is at least 15 kg.'],
+  ['more-than', 15.1, 'the sample supports the claim that the mean net mass is more than 15 kg.'],
+  ['more-than', 15, 'the sample does not support the claim that the mean net mass is more than 15 kg.'],
+] as const)('%s with a mean of %p is worded as what the test showed', (relation, mean, words) => {
+  expect(plain(resultOf({ relation }, sampleAt(mean)).finding.sentence)).toContain(words)
+})
+
+test.each([
+  [14.9, 'The mean net mass is estimated at 14.900 kg, 0.100 kg below the claimed value.'],
+  [15.1, 'The mean net mass is estimated at 15.100 kg, 0.100 kg above the claimed value.'],
+  [15, 'The mean net mass is estimated at 15.000 kg, the claimed value itself.'],
+  [15.0001, 'The mean net mass is estimated at 15.000 kg, less than 0.001 kg above the claimed value.'],
+])('a mean of %p is set beside the claimed value in the claim’s unit', (mean, words) => {
+  expect(plain(resultOf({}, sampleAt(mean)).finding.sentence)).toContain(words)
+})
+
+test('what was not found is never said to be shown false, nor what was found to be certain', () => {
+  const limits = (relation: 'at-least' | 'more-than', mean: number) =>
+    resultOf({ relation }, sampleAt(mean)).finding.limits
+  expect(limits('at-least', 15)).toContain('does not show the claim to be true')
+  expect(limits('more-than', 15)).toContain('does not show the claim to be false')
+  expect(plain(limits('at-least', 14.9))).toContain('contradicted by at most 5 % of samples')
+  expect(plain(limits('more-than', 15.1))).toContain('supported by at most 5 % of samples')
+})
+
+test('every claim that can be tested has hypotheses in symbols, a kind of test and a reason', () => {
+  for (const relation of RELATIONS) {
+    for (const burden of BURDENS) {
+      const claim = {
+        parameter: 'mean',
+        relation,
+        burden,
+        value: 15,
+        tolerance: { below: 0.1, above: 0.2 },
+      } as const
+      const hypotheses = deriveHypotheses(claim, 'auto')
+      if (!hypotheses.ok) {
+        expect([relation, burden]).toEqual(['different-from', 'challenge'])
+        continue
+      }
+      const { null: h0, alternative: h1, claimIs } = hypotheses.value
+      expect(hypothesisSymbols(h0, 'kg')).toMatch(/μ/)
+      expect(hypothesisSymbols(h1, 'kg')).not.toBe(hypothesisSymbols(h0, 'kg'))
+      expect(kindOfTest(hypotheses.value)).toMatch(/tailed$|^two one-sided tests$/)
+      expect(hypothesisReason(claim, hypotheses.value)).toMatch(
+        claimIs === 'null' ? /null hypothesis/ : /alternative/,
+      )
+    }
+  }
+})
+
+test('the limits of a tolerance are written without the digits that adding doubles makes up', () => {
+  const hypotheses = deriveHypotheses(
+    { parameter: 'mean', relation: 'within', value: 0.3, tolerance: { below: 0.1, above: 0.1 } },
+    'auto',
+  )
+  if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+  expect(hypothesisSymbols(hypotheses.value.alternative, undefined)).toBe('0.2 < μ < 0.4')
+})
+
+test('the tolerance of a share is in percentage points', () => {
+  const claim = {
+    parameter: 'proportion',
+    relation: 'within',
+    value: 0.95,
+    quantity: 'deliveries in time',
+  } as const
+  const tolerance = { below: 0.07, above: 0.02 }
+  const result = resultOf({ ...claim, tolerance }, { kind: 'count', n: 200, successes: 186 })
+  expect(plain(result.finding.sentence)).toContain(
+    'is within 7 percentage points below and 2 percentage points above 95 %.',
+  )
+})
+
+test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
+  const latexOf = (parameter: Parameter, value: number, unit: string) => {
+    const hypotheses = deriveHypotheses({ parameter, relation: 'at-least', value }, 'auto')
+    if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+    return hypothesisLatex(hypotheses.value.null, unit)
+  }
+  expect(latexOf('mean', 15, 'kg')).toBe('\\mu\\;\\ge\\;\\text{15\\,kg}')
+  expect(latexOf('proportion', 0.95, '')).toBe('p\\;\\ge\\;\\text{95\\,\\%}')
+  expect(latexOf('variance', 0.09, 'mm')).toBe('\\sigma^2\\;\\ge\\;\\text{0.09\\,mm}^2\\text{}')
+  expect(latexOf('mean', 21, '°C')).toContain('^\\circ\\text{C}')
+})
+
+// A tenth of the lot and thirty readings: common practice, no source.
+test.each([
+  [25, 4000, { independence: 'met', 'sample-size': 'doubtful' }],
+  [30, 300, { independence: 'met', 'sample-size': 'met' }],
+  [31, 300, { independence: 'doubtful', 'sample-size': 'met' }],
+  [31, undefined, { independence: 'unknown', 'sample-size': 'met' }],
+])('%i readings of a lot of %p', (n, lotSize, states) => {
+  const { conditions } = resultOf({}, { kind: 'summary', n, mean: 15, standardDeviation: 0.1, lotSize })
+  const seen = Object.fromEntries(conditions.map(({ name, state }) => [name, state]))
+  expect(seen).toEqual({ 'random-sample': 'unknown', normality: 'unknown', ...states })
+})
+
+test.each([
+  [undefined, undefined, 'unknown', /^Nobody has said whether the readings were taken independently/],
+  ['independent', undefined, 'met', /^It is stated .* The size of the lot is not stated\.$/],
+  ['independent', 100, 'doubtful', /^It is stated .* more than a tenth/],
+  ['not-independent', 10_000, 'not-met', /not to be relied on/],
+] as const)('readings said to be %p, of a lot of %p', (independence, lotSize, state, sentence) => {
+  const evidence = {
+    kind: 'summary',
+    n: 24,
+    mean: 15,
+    standardDeviation: 0.1,
+    independence,
+    lotSize,
+  } as const
+  const { conditions } = resultOf({}, evidence)
+  const found = conditions.find(({ name }) => name === 'independence')
+  expect(found?.state).toBe(state)
+  expect(found?.sentence).toMatch(sentence)
+})
+
+test('readings set aside of either of two sources are kept out of its figures and pointed at by their own places', () => {
+  const [first, second] = [
+    [1, 2, 3, 40, 5],
+    [2, 99, 4, 6, 1],
+  ]
+  const claim = { parameter: 'variance-ratio', relation: 'equal-to', value: 1, unit: 'mm' } as const
+  const aside = resultOf(claim, { kind: 'two-readings', first, second, secondSetAside: [1] })
+  const without = resultOf(claim, { kind: 'two-readings', first, second: [2, 4, 6, 1] })
+  expect(aside.test).toEqual(without.test)
+  expect(aside.sample).toEqual({ ...without.sample, setAside: 1 })
+  const wrong = check({ claim, evidence: { kind: 'two-readings', first, second, firstSetAside: [9] } })
+  expect(wrong).toMatchObject({ ok: false })
+})
+
+test('a claim has a title while it is still being written', () => {
+  const words = {
+    parameter: 'mean',
+    wording: '',
+    quantity: '',
+    relation: 'at-least',
+    claimedValue: '',
+    toleranceBelow: '',
+    toleranceAbove: '',
+    unit: '',
+  } as const
+  expect(claimTitle(words)).toBe('Claim without a value')
+  expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(
+    'Mean at least 15 kg (“15 kg net”)',
+  )
+  const within = { ...words, relation: 'within', claimedValue: '15', unit: 'kg' } as const
+  expect(plain(claimTitle(within))).toBe('Mean within a tolerance of 15 kg')
+  const tolerance = { toleranceBelow: '0.1', toleranceAbove: '0.1' }
+  expect(plain(claimTitle({ ...within, ...tolerance }))).toBe('Mean within 0.1 kg of 15 kg')
+  expect(plain(claimTitle({ ...within, ...tolerance, toleranceAbove: '0.15' }))).toBe(
+    'Mean within 0.1 kg below and 0.15 kg above 15 kg',
+  )
+  const share = { ...within, parameter: 'proportion', quantity: 'x', claimedValue: '95 %' } as const
+  expect(plain(claimTitle({ ...share, toleranceBelow: '2 %', toleranceAbove: '2 %' }))).toBe(
+    'Share of x within 2 % below and 2 % above 95 %',
+  )
+  expect(plain(claimTitle({ ...within, relation: 'equal-to' }))).toBe('Mean equal to 15 kg')
+  expect(plain(claimTitle({ ...within, ...tolerance, relation: 'at-most' }))).toBe('Mean at most 15 kg')
+})
+
+test('the claim line is told in words, before and after there is a finding', () => {
+  const values = [14.9, 15.1, 15.3]
+  const shared = { values, display: { scale: 1, unit: 'kg', decimals: 2 } } as const
+  expect(plain(claimLineWords({ ...shared, result: undefined }))).toBe(
+    'Claim line: 3 readings from 14.9 kg to 15.3 kg. ',
+  )
+  const result = resultOf({}, { kind: 'readings', values })
+  expect(plain(claimLineWords({ ...shared, result }))).toContain(
+    'Mean 15.10 kg, 95 % interval 14.60 to 15.60.',
+  )
+  const tolerance = { below: 0.1, above: 0.1 }
+  const within = resultOf({ relation: 'within', value: 0.3, tolerance }, { kind: 'readings', values })
+  expect(plain(claimLineWords({ ...shared, result: within }))).toContain('Limits 0.2 and 0.4 kg.')
+})
+
+const count = { kind: 'count', n: 100, successes: 91 } as const
+const spread = { kind: 'summary', n: 20, standardDeviation: 0.37 } as const
+
+test.each([
+  [
+    { parameter: 'proportion', relation: 'at-least', value: 0.95, quantity: 'deliveries within two days' },
+    count,
+    'At the 5 % significance level the sample does not contradict the claim that the share of deliveries within two days is at least 95 %. The share of deliveries within two days is estimated at 91.0 %, 4.0 percentage points below the claimed value.',
+  ],
+  [
+    {
+      parameter: 'standard-deviation',
+      relation: 'at-most',
+      value: 0.3,
+      unit: '°C',
+      quantity: 'switching temperature',
+    },
+    spread,
+    'At the 5 % significance level the sample does not contradict the claim that the standard deviation of the switching temperature is at most 0.3 °C. The standard deviation of the switching temperature is estimated at 0.370 °C, 0.070 °C above the claimed value.',
+  ],
+  [
+    { parameter: 'variance', relation: 'less-than', value: 0.4, unit: 'kg' },
+    spread,
+    'At the 5 % significance level the sample supports the claim that the variance is less than 0.4 kg². The variance is estimated at 0.137 kg², 0.263 kg² below the claimed value.',
+  ],
+] as const)('the finding for %j', (claim, evidence, sentence) => {
+  const answer = check({ claim: { ...claim }, evidence: { ...evidence } })
+  if (!answer.ok) throw new Error(answer.error.message)
+  const { finding } = answer
+  expect(plain(finding.sentence)).toBe(sentence)
+})
+
+test('no wording of any finding accepts or proves', () => {
+  const readings = [14.9, 15.1, 15.3, 14.8, 15.05]
+  for (const relation of RELATIONS) {
+    for (const parameter of ['mean', 'median', 'standard-deviation'] as const) {
+      const tolerance = { below: 0.01, above: 0.01 }
+      const answer = check({
+        claim: { parameter, relation, value: 0.2, tolerance },
+        evidence: { kind: 'readings', values: readings },
+      })
+      if (!answer.ok) throw new Error(answer.error.message)
+      expect(`${answer.finding.sentence} ${answer.finding.limits}`).not.toMatch(/accept|prove|true mean is/i)
+    }
+  }
+})

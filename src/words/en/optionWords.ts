@@ -1,0 +1,40 @@
+import type { IntervalSides } from '@/statistics/inference/interval'
+import type { ShareInterval } from '@/statistics/inference/shareInterval'
+import type { TwoSidedRule } from '@/claims/share/exactBinomial'
+
+export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = {
+  auto: 'the usual method',
+  wilson: 'Wilson',
+  'wilson-corrected': 'Wilson, corrected for continuity',
+  'clopper-pearson': 'Clopper and Pearson',
+  'agresti-coull': 'Agresti and Coull',
+  jeffreys: 'Jeffreys',
+  wald: 'Wald (only to check a hand calculation)',
+}
+
+const OTHER_INTERVALS: Readonly<Record<string, string>> = {
+  f: 'F',
+  bonett: 'Bonett',
+  bca: 'bootstrap, bias-corrected and accelerated',
+  'order-statistics': 'order statistics',
+  'hodges-lehmann': 'Hodges and Lehmann',
+}
+
+/** The method of an interval, as a result names it, in words. */
+export function intervalMethodWords(method: string): string {
+  const names: Readonly<Record<string, string>> = { ...INTERVAL_NAMES, ...OTHER_INTERVALS }
+  return names[method] ?? method
+}
+
+export const SIDES_WORDS: Readonly<Record<'auto' | IntervalSides, string>> = {
+  auto: 'both ends',
+  'two-sided': 'both ends, stated',
+  lower: 'lower bound only',
+  upper: 'upper bound only',
+}
+
+export const TWO_SIDED_WORDS: Readonly<Record<'auto' | TwoSidedRule, string>> = {
+  auto: 'the usual rule',
+  'minimum-likelihood': 'likelihood',
+  doubled: 'doubling the smaller tail',
+}

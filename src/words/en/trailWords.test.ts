@@ -1,0 +1,40 @@
+import { TRAIL_ACTIONS } from '@/desk/trail/chain'
+import { ACTION_WORDS, changeLines, instantWords, spanWords, verdictWords } from './trailWords'
+
+test('every action has words, and no two the same', () => {
+  const words = TRAIL_ACTIONS.map((action) => ACTION_WORDS[action])
+  expect(new Set(words).size).toBe(TRAIL_ACTIONS.length)
+})
+
+test('an instant is told in UTC, to the second', () => {
+  const [first, last] = ['2026-11-03T10:42:07.123Z', '2026-11-03T10:43:12.000Z']
+  expect(instantWords(first)).toBe('2026-11-03 10:42:07 UTC')
+  expect(spanWords(first, last)).toBe('2026-11-03 10:42:07 to 10:43:12 UTC')
+  expect(spanWords(first, '2026-11-04T00:00:01.000Z')).toBe('2026-11-03 10:42:07 to 2026-11-04 00:00:01 UTC')
+})
+
+test('a verdict names the entry that does not fit', () => {
+  expect(verdictWords({ holds: false, number: 7, why: 'altered' })).toBe(
+    'The chain is broken at entry 7: it is not what was written.',
+  )
+  expect(verdictWords({ holds: true, length: 1, hash: 'ab' })).toBe(
+    'The chain holds: the one entry is as written. It ends with ab.',
+  )
+  expect(verdictWords({ holds: true, length: 1200, hash: 'ab' })).toContain('all 1,200 entries')
+  expect(verdictWords({ holds: true, length: 0, hash: '' })).toBe('There is no entry yet.')
+})
+
+test('a change is told field by field, a long text by the stretch that changed', () => {
+  const before =
+    '{"claimedValue":"15","kept":[[{"column":"depot","upTo":"","value":"7"}],["x"]],"readings":{"from":12,"text":"7"}}'
+  const after = '{"claimedValue":"16","kept":[],"readings":{"from":12,"text":""},"unit":null}'
+  expect(changeLines({ before, after })).toEqual([
+    { field: 'claimed value', before: '15', after: '16' },
+    { field: 'kept', before: 'column depot, value 7; x', after: '' },
+    { field: 'readings', before: '… 7 …', after: '…  …' },
+    { field: 'unit', before: '', after: '' },
+  ])
+  expect(changeLines({ before: '', after: '' })).toEqual([])
+  const altered = { before: '{"a":1', after: '[1]' }
+  expect(changeLines(altered)).toEqual([{ field: 'text', before: '{"a":1', after: '[1]' }])
+})

@@ -1,0 +1,85 @@
+import { type ChainVerdict, isStretch, type TrailAction, type TrailEntry, valuesIn } from '@/desk/trail/chain'
+import { formatCount } from '../figures'
+
+/** What was done, behind "who": "A. Officer set a reading aside". */
+export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
+  opened: 'opened the case',
+  changed: 'changed the case',
+  closed: 'closed the case',
+  reopened: 'opened the case again',
+  archived: 'archived the case',
+  'claim-added': 'added a claim',
+  'claim-changed': 'changed a claim',
+  'claims-reordered': 'put the claims in another order',
+  'sample-added': 'added a sample',
+  'sample-changed': 'changed a sample',
+  'brought-in': 'brought a file in',
+  'set-aside': 'set a reading aside',
+  'brought-back': 'brought a reading back',
+  signed: 'signed a finding',
+  imported: 'brought the case in from a file',
+}
+
+export const NOBODY_NAMED = 'Nobody named'
+
+/** An instant in UTC: "2026-11-03 10:42:07 UTC". */
+export function instantWords(at: string): string {
+  return `${at.slice(0, 19).replace('T', ' ')} UTC`
+}
+
+/** The time from one instant to a later one: "2026-11-03 10:42:07 to 10:43:12 UTC". */
+export function spanWords(from: string, to: string): string {
+  const [start, end] = [instantWords(from), instantWords(to)]
+  const isOneDay = start.slice(0, 10) === end.slice(0, 10)
+  return `${start.replace(' UTC', '')} to ${isOneDay ? end.slice(11) : end}`
+}
+
+const BREAKS: Readonly<Record<Extract<ChainVerdict, { holds: false }>['why'], string>> = {
+  'out-of-order': 'it does not follow the entry before it: one is missing, or they were put in another order',
+  altered: 'it is not what was written',
+  'cut-short': 'the case had more entries than there are, or other ones',
+}
+
+/** Whether a trail is what was written. */
+export function verdictWords(verdict: ChainVerdict): string {
+  if (!verdict.holds) return `The chain is broken at entry ${verdict.number}: ${BREAKS[verdict.why]}.`
+  const { length, hash } = verdict
+  const entries = length === 1 ? 'the one entry is' : `all ${formatCount(length)} entries are`
+  return length === 0
+    ? 'There is no entry yet.'
+    : `The chain holds: ${entries} as written. It ends with ${hash}.`
+}
+
+/** The fields that an entry changed, each with what it was and what it became. */
+export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'after'>): readonly Readonly<{
+  field: string
+  before: string
+  after: string
+}>[] {
+  if (before === '' && after === '') return []
+  const [was, is] = [before, after].map(valuesIn)
+  const fields = new Set([...Object.keys(was!), ...Object.keys(is!)])
+  return [...fields].map((field) => ({
+    field: fieldWords(field),
+    before: shown(was![field]),
+    after: shown(is![field]),
+  }))
+}
+
+/** "claimedValue" as "claimed value". */
+function fieldWords(name: string): string {
+  return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+}
+
+/** A value in words: of a list each of its members, of a thing each of its fields that says something. */
+function shown(value: unknown): string {
+  if (value === undefined || value === null) return ''
+  if (isStretch(value)) return `… ${value.text} …`
+  if (Array.isArray(value)) return value.map(shown).join('; ')
+  if (typeof value !== 'object') return String(value)
+  return Object.entries(value)
+    .map(([name, field]) => [fieldWords(name), shown(field)])
+    .filter(([, words]) => words !== '')
+    .map((words) => words.join(' '))
+    .join(', ')
+}

@@ -1,0 +1,14 @@
+import type { CheckResult } from '@/claims/result'
+import { decimalsFor } from './figures'
+
+export type EstimateFigures = Pick<CheckResult, 'sample' | 'estimate' | 'interval'>
+
+/**
+ * Decimals at which an estimate is worth reading: from its standard error, or where it has none from a quarter of its
+ * interval, which is about as wide.
+ */
+export function decimalsOf({ sample, interval, estimate }: EstimateFigures): number {
+  const { lower, upper } = interval ?? {}
+  const isWide = lower !== undefined && upper !== undefined && upper > lower
+  return decimalsFor(sample.standardError || (isWide ? (upper - lower) / 4 : Math.abs(estimate.value) / 100))
+}
