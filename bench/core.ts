@@ -1,4 +1,4 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { resample } from '@/statistics/resampling/resample'
 
 const READINGS = 1000

@@ -1,4 +1,4 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 

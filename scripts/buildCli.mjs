@@ -4,7 +4,18 @@ import path from 'node:path'
 import { bundle } from './bundle.mjs'
 import { ROOT } from './install.mjs'
 
-const FLOORS = ['cli', 'report', 'casefile', 'intake', 'core']
+const FLOORS = [
+  'cli',
+  'report',
+  'casefile',
+  'intake',
+  'answers',
+  'words',
+  'pictures',
+  'desk',
+  'claims',
+  'statistics',
+]
 /** Packages that find their own files beside themselves, or are only needed now and then. */
 const UNBUNDLED = ['pdfkit', 'fontkit', 'docx', '@resvg/resvg-wasm', 'katex']
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')

@@ -1,3 +1,5 @@
+import { METHOD_WORDS } from '@/words/en/methods'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { POPULATIONS, uniformDraws } from './populations'
 import { sampleOf, SIMULATED, type Simulated } from './procedures'
 import { SHARE_COLUMNS, shareCoverage, shareLevels, type ShareRow } from './shares'
@@ -22,8 +24,8 @@ export function coverageReport(onProgress: (line: string) => void): string {
       heads,
       measured.flatMap(({ simulated, rows }) =>
         rows.map(({ n, cells }) => [
-          simulated.parameter,
-          simulated.method,
+          PARAMETER_WORDS[simulated.parameter].noun,
+          METHOD_WORDS[simulated.method].name,
           String(n),
           ...cells.map((cell) => percent(of(cell))),
         ]),
@@ -45,7 +47,7 @@ function cellFor(simulated: Simulated, n: number, populationIndex: number): Cell
   const draw = (size: number) => sampleOf(Array.from({ length: size }, value))
   let [held, rejected, answered, withInterval] = [0, 0, 0, 0]
   for (let repetition = 0; repetition < simulated.repetitions; repetition += 1) {
-    const procedure = simulated.procedure(draw, n, SEED + repetition)
+    const procedure = simulated.procedure(draw, n, SEED + repetition, truth)
     if (!procedure.ok) continue
     answered += 1
     const { test, interval } = procedure.value

@@ -1,8 +1,9 @@
+import { methodOf } from '@/claims/all'
+import { deriveHypotheses } from '@/claims/hypotheses'
+import { type TestOptions, testSchema } from '@/claims/request'
 import { binomial, logMass } from '@/statistics/distributions/binomial'
 import type { Procedure } from '@/statistics/inference/procedure'
-import { shareExact } from '@/claims/share/exactBinomial'
 import { SHARE_INTERVALS, shareInterval } from '@/statistics/inference/shareInterval'
-import { shareScore } from '@/claims/share/scoreZ'
 
 const SIZES = [20, 50, 200, 1000]
 const SHARES = [0.02, 0.1, 0.3, 0.5]
@@ -38,23 +39,24 @@ export function shareCoverage(): readonly ShareRow[] {
   )
 }
 
-const TESTS: readonly (readonly [string, (successes: number, n: number, share: number) => Procedure])[] = [
-  ['score z', (successes, n, share) => scoreTest(successes, n, share, 'none')],
-  ['score z, corrected', (successes, n, share) => scoreTest(successes, n, share, 'continuity')],
-  ['exact, minimum likelihood', (successes, n) => exactTest(successes, n, 'minimum-likelihood', 'whole')],
-  ['exact, doubled', (successes, n) => exactTest(successes, n, 'doubled', 'whole')],
-  ['exact, mid-p', (successes, n) => exactTest(successes, n, 'doubled', 'half')],
+/** The tests of a share, each with the choices that it leaves. */
+const TESTS: readonly (readonly [string, Partial<TestOptions>])[] = [
+  ['score z', { method: 'score-z' }],
+  ['score z, corrected', { method: 'score-z', continuityCorrection: true }],
+  ['exact, minimum likelihood', { method: 'exact-binomial', twoSidedRule: 'minimum-likelihood' }],
+  ['exact, doubled', { method: 'exact-binomial', twoSidedRule: 'doubled' }],
+  ['exact, mid-p', { method: 'exact-binomial', twoSidedRule: 'doubled', midP: true }],
 ]
 
 /** The level of each two-sided test at 5 %, for each claimed share that is true. */
 export function shareLevels(): readonly ShareRow[] {
-  return TESTS.flatMap(([name, make]) =>
+  return TESTS.flatMap(([name, stated]) =>
     SIZES.map((n) => ({
       name,
       n,
       values: SHARES.map((share) =>
         overOutcomes(n, share, (successes) => {
-          const { pValue = 0 } = make(successes, n, share).test({
+          const { pValue = 0 } = procedureOf(stated, { successes, sampleSize: n }, share).test({
             value: share,
             alternative: 'two-sided',
             significanceLevel: BEYOND,
@@ -68,17 +70,16 @@ export function shareLevels(): readonly ShareRow[] {
 
 export const SHARE_COLUMNS = SHARES
 
-function scoreTest(successes: number, sampleSize: number, share: number, correction: 'none' | 'continuity') {
-  const made = shareScore({ successes, sampleSize }, correction, [share])
-  if (!made.ok) throw new Error(made.problem.message)
+function procedureOf(
+  stated: Partial<TestOptions>,
+  counted: Readonly<{ successes: number; sampleSize: number }>,
+  share: number,
+): Procedure {
+  const options = testSchema.parse(stated)
+  const hypotheses = deriveHypotheses({ parameter: 'proportion', relation: 'equal-to', value: share }, 'auto')
+  if (!hypotheses.ok || options.method === 'auto') throw new Error('A share is simulated by a stated method.')
+  const question = { parameter: 'proportion', hypotheses: hypotheses.value, options } as const
+  const made = methodOf(options.method).make({ ...question, sample: { kind: 'counted', counted } })
+  if (!made.ok) throw new Error(made.problem.code)
   return made.value
-}
-
-function exactTest(
-  successes: number,
-  sampleSize: number,
-  twoSidedRule: 'minimum-likelihood' | 'doubled',
-  observed: 'whole' | 'half',
-) {
-  return shareExact({ successes, sampleSize }, { twoSidedRule, observed }, 'two-sided')
 }

@@ -1,7 +1,7 @@
 import { adjust, type AdjustAnswer } from './adjustRequest'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { type DescribeAnswer, describeReadings } from './describeRequest'
-import { plan, type PlanAnswer } from '@/claims/plan/planRequest'
+import { plan, type PlanAnswer } from './plan'
 import { reckon, type ReckonAnswer } from './reckon'
 import type { CheckAnswer } from '@/claims/result'
 

@@ -1,10 +1,12 @@
+import type { CheckProblem } from '@/claims/check'
 import { failure, type Outcome } from '@/claims/outcome'
 import { CORE_VERSION } from '@/claims/version'
-import { problems } from '@/words/en/problems'
+import { problems } from '@/claims/problems'
+import { problemWords } from '@/words/en/problems'
 import type { z } from 'zod'
 import { idOf } from './idOf'
 import { isAllFinite } from '@/claims/isAllFinite'
-import { parseRequest } from './parseRequest'
+import { parseRequest } from '@/claims/parseRequest'
 import type { CheckError } from '@/claims/result'
 
 /** The answer to a request of one kind, under that request's own key. */
@@ -21,7 +23,7 @@ export function answered<T, K extends string, V>(
     document: unknown
     schema: z.ZodType<T>
     key: K
-    figuresOf: (request: T) => Outcome<V>
+    figuresOf: (request: T) => Outcome<V, CheckProblem>
   }>,
 ): Answered<K, V> {
   const { document, schema, key } = input
@@ -30,6 +32,6 @@ export function answered<T, K extends string, V>(
   const figures = request.ok ? input.figuresOf(request.value) : request
   const result =
     figures.ok && !isAllFinite(figures.value) ? failure(problems.requestOutOfRange(key)) : figures
-  if (!result.ok) return { ...id, ok: false, error: result.problem }
+  if (!result.ok) return { ...id, ok: false, error: problemWords(result.problem) }
   return { ...id, ok: true, coreVersion: CORE_VERSION, [key]: result.value } as Answered<K, V>
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { describe, type Description } from '@/statistics/describe/describe'
 import { failure, success } from '@/claims/outcome'
-import { problems } from '@/words/en/problems'
+import { problems } from '@/claims/problems'
 import { type Answered, answered } from './answered'
 
 /** Readings to be described, in the order in which they were taken. */

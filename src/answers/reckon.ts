@@ -1,16 +1,8 @@
-import { beta } from '@/statistics/distributions/beta'
-import { binomial } from '@/statistics/distributions/binomial'
-import { chiSquare } from '@/statistics/distributions/chiSquare'
-import type { Discrete } from '@/statistics/distributions/discrete'
-import { fDistribution } from '@/statistics/distributions/fDistribution'
-import { hypergeometric } from '@/statistics/distributions/hypergeometric'
-import { noncentralT } from '@/statistics/distributions/noncentralT'
-import { normal } from '@/statistics/distributions/normal'
-import { signedRank } from '@/statistics/distributions/signedRank'
-import { studentT } from '@/statistics/distributions/studentT'
-import type { Continuous, Tails } from '@/statistics/distributions/tails'
+import { distributionByName } from '@/statistics/distributions/byName'
+import type { Reference } from '@/statistics/distributions/reference'
+import type { Tails } from '@/statistics/distributions/tails'
 import { failure, type Outcome, success } from '@/claims/outcome'
-import { problems } from '@/words/en/problems'
+import { type ClaimProblem, problems } from '@/claims/problems'
 import { type Answered, answered } from './answered'
 import { isAllFinite } from '@/claims/isAllFinite'
 import { type ReckonedDistribution, type ReckonRequest, reckonRequestSchema } from './reckonRequest'
@@ -43,9 +35,12 @@ export function reckon(document: unknown): ReckonAnswer {
   })
 }
 
-export type Known = Readonly<Pick<Continuous, 'tails' | 'quantile' | 'density'>>
-
-function figuresOf({ distribution, x, lower, upper }: ReckonRequest['reckon']): Outcome<ReckonFigures> {
+function figuresOf({
+  distribution,
+  x,
+  lower,
+  upper,
+}: ReckonRequest['reckon']): Outcome<ReckonFigures, ClaimProblem> {
   const stated = [x, lower, upper].filter((value) => value !== undefined).length
   if (stated !== 1) return failure(problems.onePointNeeded(stated))
   const known = knownDistribution(distribution)
@@ -72,35 +67,11 @@ function tailFigures({ lower, upper, logLower, logUpper }: Tails): Omit<ReckonFi
   }
 }
 
-export function knownDistribution(named: ReckonedDistribution): Outcome<Known> {
-  switch (named.name) {
-    case 'normal':
-      return success(normal)
-    case 't':
-      return success(studentT(named.df))
-    case 'chi-square':
-      return success(chiSquare(named.df))
-    case 'f':
-      return success(fDistribution({ numerator: named.df1, denominator: named.df2 }))
-    case 'beta':
-      return success(beta(named))
-    case 'noncentral-t':
-      return success(noncentralT({ degreesOfFreedom: named.df, noncentrality: named.ncp }))
-    case 'binomial':
-      return success(asKnown(binomial({ trials: named.n, probability: named.p })))
-    case 'hypergeometric': {
-      const { lotSize, marked, n } = named
-      if (marked > lotSize) return failure(problems.moreThanTheLot('marked', marked, lotSize))
-      if (n > lotSize) return failure(problems.moreThanTheLot('n', n, lotSize))
-      return success(asKnown(hypergeometric({ lotSize, marked, sampleSize: n })))
-    }
-    case 'signed-rank':
-      return success(asKnown(signedRank(named.n)))
-    default:
-      return named satisfies never
+function knownDistribution(named: ReckonedDistribution): Outcome<Reference, ClaimProblem> {
+  if (named.name === 'hypergeometric') {
+    const { lotSize, marked, n } = named
+    if (marked > lotSize) return failure(problems.moreThanTheLot('marked', marked, lotSize))
+    if (n > lotSize) return failure(problems.moreThanTheLot('n', n, lotSize))
   }
-}
-
-function asKnown({ mass, tails, quantile }: Discrete): Known {
-  return { density: mass, tails, quantile }
+  return success(distributionByName(named))
 }

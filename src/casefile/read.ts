@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { type Outcome, success } from '@/claims/outcome'
 import { verifyChain } from '@/desk/trail/chain'
 import { CORE_VERSION } from '@/claims/version'

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { requestJsonSchema } from '@/answers/jsonSchema'
 import { CORE_VERSION } from '@/claims/version'
 import { readClaimAgainst } from '@/intake/claimDocument'
@@ -17,7 +17,7 @@ import {
   type SampleRecord,
   trailEntrySchema,
 } from './content'
-import { checkAnswerSchema } from '@/answers/resultSchema'
+import { checkAnswerSchema } from '@/claims/result'
 import { writeCsv } from './sheetCsv'
 import { type ZipEntry, zipped } from './zip'
 

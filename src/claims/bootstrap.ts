@@ -1,17 +1,36 @@
-import { normal } from '@/statistics/distributions/normal'
+import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
-import { compensatedSum } from '@/statistics/numeric/compensatedSum'
-import { firstWhole } from '@/statistics/numeric/wholeSearch'
-import { failure, type Outcome, success } from './outcome'
-import { problems } from '@/words/en/problems'
-import { ends, holds, intervalFrom, type IntervalOf, MIRRORED_SIDES } from '@/statistics/inference/interval'
+import { ends, holds, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
-import { type Resampled, resample } from '@/statistics/resampling/resample'
-import type { MeasuredSample } from './sample'
 import { doubledSmaller, fromLog } from '@/statistics/inference/tailProbability'
+import { compensatedSum } from '@/statistics/numeric/compensatedSum'
+import {
+  biasCorrected,
+  type BiasCorrected,
+  countBelow,
+  type Jackknifed,
+} from '@/statistics/resampling/biasCorrected'
+import { type Resampled, resample } from '@/statistics/resampling/resample'
+import type { MethodDefinition } from './definition'
+import { failure, success } from './outcome'
+import { problems } from './problems'
+import type { MeasuredSample } from './sample'
+import { computed, fraction, given, joined, step, symbol } from './working/formula'
 
 /** Draws beyond which a check would keep a person waiting for minutes. */
 const MOST_DRAWS = 2e9
+
+const figures = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('studentised'),
+    /** B, and how many of the resamples lie as low and as high as the sample. */
+    count: z.number(),
+    atMost: z.number(),
+    atLeast: z.number(),
+  }),
+  z.strictObject({ by: z.literal('interval') }),
+])
+type Figures = z.infer<typeof figures>
 
 /**
  * The bootstrap test and interval of a mean, a median or a spread.
@@ -19,58 +38,81 @@ const MOST_DRAWS = 2e9
  * The interval is BCa. The p-value of a mean counts studentised resamples as far out as the sample: of B, m as far out
  * give (m + 1)/(B + 1). That of a median or a spread is the level at which the end of the BCa interval meets the claimed
  * value: shifted resamples reject a true median three times as often as they say (docs/COVERAGE.md). The same seed
- * gives the same figures.
+ * gives the same figures. Problems: `readings-needed`, `too-few-readings`, `no-variation`, `too-many-draws`.
  *
- * @param plan.count - B, how many resamples
- * @returns the procedure, or the problem `readings-needed`, `too-few-readings`, `no-variation` or `too-many-draws`
  * @see B. Efron (1987), J. American Statistical Association 82, 171-185; A. Davison & D. Hinkley (1997), Bootstrap
  *   Methods and their Application, 4.4 and 5.3.2
  */
-export function bootstrap(
+export const bootstrap: MethodDefinition<'bootstrap', Figures, 'measured'> = {
+  name: 'bootstrap',
+  parameters: ['mean', 'standard-deviation', 'variance', 'median'],
+  needs: ['readings'],
+  options: ['resamples'],
+  restsOn: 'none',
+  dependsOn: 'places',
+  work: { looks: 1, isResampled: true },
+  interval: 'own',
+  turnedRound: [],
+  statistic: 'estimate',
+  symbol: 'estimate',
+  formula: 'p = (resamples as far out + 1) ÷ (resamples + 1)',
+  source: 'Efron (1987), J. American Statistical Association 82, 171-185; Davison & Hinkley (1997)',
+  figures,
+  make({ parameter, sample: { measured }, options: { resamples: count, seed } }) {
+    const { values, sampleSize: n } = measured
+    if (parameter === 'mean' && measured.mean === undefined) return failure(problems.meanNeeded())
+    if (!values) return failure(problems.readingsNeeded('bootstrap'))
+    if (n < 2) return failure(problems.tooFewReadings(n, 2))
+    if (!measured.standardDeviation) return failure(problems.noVariation(measured.path, 'bootstrap'))
+    if (n * count > MOST_DRAWS) return failure(problems.tooManyDraws(n, count, MOST_DRAWS))
+    return success(procedureOf(measured, parameter as Resampled, { count, seed }))
+  },
+  working({ part: { statistic, figures: own } }) {
+    const estimate = step('estimate', symbol('estimate', '\\text{estimate}'), given(statistic))
+    if (own.by === 'interval') return [estimate]
+    const { count, atMost, atLeast } = own
+    const share = (as: number) =>
+      fraction(joined(given(as), '+', given(1)), joined(given(count), '+', given(1)))
+    const shareStep = (name: 'resamples-as-low' | 'resamples-as-high', as: number) => {
+      const word = name === 'resamples-as-low' ? 'low' : 'high'
+      const probability = symbol(`P(${word})`, `P_{\\text{${word}}}`)
+      return step(name, probability, share(as), computed((as + 1) / (count + 1)))
+    }
+    return [estimate, shareStep('resamples-as-low', atMost), shareStep('resamples-as-high', atLeast)]
+  },
+}
+
+function procedureOf(
   sample: MeasuredSample,
   parameter: Resampled,
   plan: Readonly<{ count: number; seed: number }>,
-): Outcome<Procedure> {
-  const { values, sampleSize: n } = sample
-  if (!values) return failure(problems.readingsNeeded('bootstrap'))
-  if (n < 2) return failure(problems.tooFewReadings(n, 2))
-  if (!sample.standardDeviation) return failure(problems.noVariation(sample.path, 'bootstrap'))
-  if (n * plan.count > MOST_DRAWS) return failure(problems.tooManyDraws(n, plan.count, MOST_DRAWS))
+): Procedure<Figures> {
   const estimated = estimateOf(sample, parameter)
-  const resamples = resample(estimated.drawnFrom, parameter, plan)
   const { estimate } = estimated
+  const resamples = resample(estimated.drawnFrom, parameter, plan)
   const corrected = biasCorrected(resamples.statistics, estimated)
   const interval = { method: 'bca', endsAt: corrected.endsAt, holds }
   if (parameter !== 'mean') {
-    return success({
-      method: 'bootstrap',
+    return {
       estimate,
       differenceFrom: (value) => estimate - value,
       test: (question) => testByInterval({ estimate, parameter, corrected, question }),
       mirror: interval,
       interval,
-    })
+    }
   }
-  const standardError = sample.standardDeviation / Math.sqrt(n)
+  const standardError = sample.standardDeviation! / Math.sqrt(sample.sampleSize)
   const studentized = resamples.studentized!
-  return success({
-    method: 'bootstrap',
+  return {
     estimate,
     standardError,
     differenceFrom: (value) => estimate - value + sample.meanRemainder,
     test: (question) => testStudentized({ estimate, studentized, standardError, question }),
     interval,
-  })
+  }
 }
 
-type Estimated = Readonly<{
-  estimate: number
-  /** What was taken from the readings before resampling. */
-  offset: number
-  drawnFrom: Float64Array
-  /** The estimate without each reading in turn. */
-  leftOut: Float64Array
-}>
+type Estimated = Jackknifed & Readonly<{ drawnFrom: Float64Array }>
 
 function estimateOf(sample: MeasuredSample, parameter: Resampled): Estimated {
   const { sampleSize: n, mean, meanRemainder } = sample
@@ -102,64 +144,6 @@ function estimateOf(sample: MeasuredSample, parameter: Resampled): Estimated {
   }
 }
 
-type BiasCorrected = Readonly<{
-  endsAt: IntervalOf
-  /** The level at which the lower end of the interval, or the upper one, meets a value. */
-  tailAt: (value: number, side: 'lower' | 'upper') => number
-}>
-
-/** The BCa interval: quantiles of the resamples, at levels corrected for bias and for skewness. */
-function biasCorrected(statistics: Float64Array, { estimate, offset, leftOut }: Estimated): BiasCorrected {
-  const centre = estimate - offset
-  const count = statistics.length
-  const below = (countBelow(statistics, centre, 'without') + countBelow(statistics, centre, 'with')) / 2
-  const bias = normal.quantile(Math.min(count - 0.5, Math.max(0.5, below)) / count, 'lower')
-  const acceleration = accelerationOf(leftOut)
-  const endAt = (tail: number, side: 'lower' | 'upper') => {
-    const z = bias + normal.quantile(tail, side)
-    const room = 1 - acceleration * z
-    const place = (count + 1) * normal.tails(bias + z / room).lower - 1
-    // Nothing rarer than one resample in all can be told.
-    const isTold = tail * (count + 1) >= 1 - 1e-12
-    if (!(isTold && room > 0 && place >= 0 && place <= count - 1)) return undefined
-    const [low, high] = [statistics[Math.floor(place)]!, statistics[Math.ceil(place)]!]
-    return offset + low + (place - Math.floor(place)) * (high - low)
-  }
-  const tailAt = (value: number, side: 'lower' | 'upper') => {
-    const share = (placeOf(statistics, value - offset, side) + 1) / (count + 1)
-    const u = normal.quantile(share, 'lower') - bias
-    const room = 1 + acceleration * u
-    const tail = room > 0 ? normal.tails(u / room - bias)[side] : 0
-    return Math.max(1 / (count + 1), tail)
-  }
-  const endsAt = intervalFrom({
-    lower: (tail) => endAt(tail, 'lower'),
-    upper: (tail) => endAt(tail, 'upper'),
-  })
-  return { endsAt, tailAt }
-}
-
-/**
- * Where a value stands among ascending numbers, counted from 0, between two of them by its distance from each; of equal
- * ones the first for a lower end, the last for an upper.
- */
-function placeOf(sorted: Float64Array, value: number, side: 'lower' | 'upper'): number {
-  const above = countBelow(sorted, value, side === 'lower' ? 'without' : 'with')
-  if (side === 'upper' && above > 0 && sorted[above - 1] === value) return above - 1
-  if (above === 0 || above === sorted.length || sorted[above] === value)
-    return Math.min(above, sorted.length - 1)
-  const [low, high] = [sorted[above - 1]!, sorted[above]!]
-  return above - 1 + (value - low) / (high - low)
-}
-
-/** Σ(θ̄ − θᵢ)³ / (6 (Σ(θ̄ − θᵢ)²)^(3/2)), over the estimates without one reading each. */
-function accelerationOf(leftOut: Float64Array): number {
-  const n = leftOut.length
-  const mean = compensatedSum(n, (i) => leftOut[i]!) / n
-  const squares = compensatedSum(n, (i) => (mean - leftOut[i]!) ** 2)
-  return squares === 0 ? 0 : compensatedSum(n, (i) => (mean - leftOut[i]!) ** 3) / (6 * squares ** 1.5)
-}
-
 /** The estimates at which the decision turns move with the value: a median by shifts, a spread in proportion. */
 function testByInterval(
   input: Readonly<{
@@ -168,7 +152,7 @@ function testByInterval(
     corrected: BiasCorrected
     question: PointQuestion
   }>,
-): PointTest {
+): PointTest<Figures> {
   const { estimate, parameter, corrected, question } = input
   const { value, alternative, significanceLevel } = question
   const low = fromLog(Math.log(corrected.tailAt(value, 'upper')))
@@ -185,6 +169,7 @@ function testByInterval(
     limits,
     estimateLimits: limits,
     isBeyond: (lower !== undefined && value <= lower) || (upper !== undefined && value >= upper),
+    figures: { by: 'interval' },
   }
 }
 
@@ -196,7 +181,7 @@ function testStudentized(
     standardError: number
     question: PointQuestion
   }>,
-): PointTest {
+): PointTest<Figures> {
   const { estimate, studentized, standardError, question } = input
   const { value, alternative, significanceLevel } = question
   const count = studentized.length
@@ -222,12 +207,6 @@ function testStudentized(
     limits,
     estimateLimits: limits,
     isBeyond: isLess || isGreater,
-    intermediate: { count, atMost, atLeast },
+    figures: { by: 'studentised', count, atMost, atLeast },
   }
-}
-
-/** How many ascending numbers lie below a value, without those equal to it or with them. */
-function countBelow(sorted: Float64Array, value: number, counted: 'without' | 'with'): number {
-  const isPast = (at: number) => (counted === 'without' ? sorted[at]! >= value : sorted[at]! > value)
-  return firstWhole(isPast, 0, sorted.length)
 }

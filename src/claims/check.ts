@@ -1,50 +1,59 @@
+import type { Procedure } from '@/statistics/inference/procedure'
+import { parameterOf } from './all'
+import type { Parameter } from './names'
+import { type Condition } from './conditions/condition'
+import { conditionsFor } from './conditions/conditions'
+import type { EffectSizeFigures, MethodDefinition } from './definition'
 import { findingOutcome, type FindingOutcome } from './finding'
 import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from './hypotheses'
-import { conditionsFor } from './conditions/conditions'
-import { effectSizeOf } from './effectSize'
-import type { Procedure } from '@/statistics/inference/procedure'
-import type { Sample } from './sample'
-import { failure, type Outcome, success } from './outcome'
-import { CORE_VERSION } from './version'
-import { findingLimits, findingSentence } from '@/words/en/findingWords'
-import { problems } from '@/words/en/problems'
-import { checkWarnings } from '@/words/en/warnings'
-import { workingSteps } from '@/words/en/working/working'
-import { idOf } from '@/answers/idOf'
 import { intervalFigures } from './intervalFigures'
 import { isAllFinite } from './isAllFinite'
-import { parseRequest } from '@/answers/parseRequest'
+import { failure, type Outcome, success } from './outcome'
+import { parseRequest, type RequestProblem } from './parseRequest'
+import { type ClaimProblem, problems } from './problems'
 import { procedureOf } from './procedureOf'
 import { type CheckRequest, checkRequestSchema } from './request'
-import type { CheckAnswer, CheckResult } from './result'
+import type { ComputedFigures } from './result'
+import type { Sample } from './sample'
 import { sampleFigures } from './sampleFigures'
 import { sampleOf } from './sampleOf'
 import { type Decided, decideOn, testFigures } from './testFigures'
+import { CORE_VERSION } from './version'
+import { type ClaimWarning, warningsFor } from './warnings'
+
+/** What a check comes to before it is put into words: figures, and codes with figures. */
+export type ComputedCheck = ComputedFigures &
+  Readonly<{
+    coreVersion: string
+    kind: Parameter
+    hypotheses: Hypotheses
+    conditions: readonly Condition[]
+    outcome: FindingOutcome
+    warnings: readonly ClaimWarning[]
+  }>
+
+export type CheckProblem = ClaimProblem | RequestProblem
 
 /**
- * Answers one check document: whether the sample supports or contradicts the claim, with every figure behind it.
+ * Computes one check document: whether the sample supports or contradicts the claim, with every figure behind it.
  *
  * @param document - a check document, of any shape
- * @returns the result, or an error that names the first thing wrong; never a NaN or an infinity
+ * @returns the request as it was read and what it comes to, or the first thing wrong; never a NaN or an infinity
  */
-export function check(document: unknown): CheckAnswer {
-  const id = idOf(document)
-  const request = parseRequest(checkRequestSchema, document)
-  const answer = request.ok ? answerTo(request.value) : request
-  if (!answer.ok) return { ...id, ok: false, error: answer.problem }
-  return { ...id, ...answer.value }
-}
-
-/** Everything that a check document's figures are made of, or what keeps them from being made. */
-export function prepareCheck(document: unknown): Outcome<Prepared> {
-  const request = parseRequest(checkRequestSchema, document)
-  return request.ok ? prepare(request.value) : request
+export function computeCheck(
+  document: unknown,
+): Outcome<Readonly<{ request: CheckRequest; computed: ComputedCheck }>, CheckProblem> {
+  const prepared = prepareCheck(document)
+  if (!prepared.ok) return prepared
+  const computed = compute(prepared.value)
+  if (!isAllFinite(computed)) return failure(problems.figuresOutOfRange())
+  return success({ request: prepared.value.request, computed })
 }
 
 /**
  * Only the outcome of a check document, without the conditions and the words.
  *
- * @returns the outcome that `check` would give; undefined where it would give an error
+ * @returns the outcome that a check would give; undefined where it would give an error
  */
 export function checkOutcome(document: unknown): FindingOutcome | undefined {
   const prepared = prepareCheck(document)
@@ -61,69 +70,60 @@ export function checkDecision(document: unknown): FindingOutcome | undefined {
   return prepared.ok ? outcomeOf(prepared.value) : undefined
 }
 
-export type Prepared = Readonly<{
+type Prepared = Readonly<{
   request: CheckRequest
   hypotheses: Hypotheses
   sample: Sample
+  method: MethodDefinition
   procedure: Procedure
   decided: Decided
   confidenceLevel: number
 }>
 
-function answerTo(request: CheckRequest): Outcome<CheckResult> {
-  const prepared = prepare(request)
-  if (!prepared.ok) return prepared
-  const result = compute(prepared.value)
-  return isAllFinite(result) ? success(result) : failure(problems.figuresOutOfRange())
-}
-
 /** Everything that can keep a check from being made is met here. */
-function prepare(request: CheckRequest): Outcome<Prepared> {
-  const { claim, test: options } = request
+function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
+  const request = parseRequest(checkRequestSchema, document)
+  if (!request.ok) return request
+  const { claim, test: options, evidence } = request.value
+  const { parameter } = claim
   const hypotheses = deriveHypotheses(claim, options.alternative)
   if (!hypotheses.ok) return hypotheses
-  const outside = valueOutside(claim.parameter, hypotheses.value)
+  const outside = valueOutside(parameter, hypotheses.value)
   if (outside) return failure(outside)
-  const sample = sampleOf(request.evidence)
+  const sample = sampleOf(evidence)
   if (!sample.ok) return sample
-  const question = { parameter: claim.parameter, hypotheses: hypotheses.value, sample: sample.value, options }
-  const procedure = procedureOf(question)
-  if (!procedure.ok) return procedure
-  const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
-  if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
-  const decided = decideOn(procedure.value, hypotheses.value, options.significanceLevel)
-  if (!isAllFinite(decided.statistics)) return failure(problems.figuresOutOfRange())
-  return success({
-    request,
+  const made = procedureOf({
+    parameter,
     hypotheses: hypotheses.value,
     sample: sample.value,
-    procedure: procedure.value,
+    options,
+  })
+  if (!made.ok) return made
+  const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
+  if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
+  const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)
+  if (!isAllFinite(decided.statistics)) return failure(problems.figuresOutOfRange())
+  return success({
+    request: request.value,
+    hypotheses: hypotheses.value,
+    sample: sample.value,
+    ...made.value,
     decided,
     confidenceLevel,
   })
 }
 
-function compute(prepared: Prepared): CheckResult {
-  const { request, hypotheses, sample, procedure, decided, confidenceLevel } = prepared
-  const { claim } = request
-  const { significanceLevel } = request.test
-  const outcome = outcomeOf(prepared)
-  const figures = {
-    ...figuresOf(prepared),
-    conditions: conditionsFor({ sample, method: procedure.method, claimedValues: valuesOf(hypotheses) }),
-  }
+function compute(prepared: Prepared): ComputedCheck {
+  const { request, hypotheses, sample, method, confidenceLevel } = prepared
+  const figures = figuresOf(prepared)
   return {
-    ok: true,
     coreVersion: CORE_VERSION,
+    kind: request.claim.parameter,
     hypotheses,
     ...figures,
-    finding: {
-      outcome,
-      sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
-      limits: findingLimits(outcome, significanceLevel),
-    },
-    working: workingSteps({ ...figures, sample, procedure, hypotheses, decided }),
-    warnings: checkWarnings({ request, hypotheses, sample, figures, confidenceLevel }),
+    conditions: conditionsFor({ sample, method, claimedValues: valuesOf(hypotheses) }),
+    outcome: outcomeOf(prepared),
+    warnings: warningsFor({ request, hypotheses, sample, figures, confidenceLevel }),
   }
 }
 
@@ -134,37 +134,39 @@ function outcomeOf({ request, hypotheses, procedure, decided }: Prepared): Findi
 }
 
 /** Everything that is computed but the conditions, which take longer than all the rest where readings are many. */
-function figuresOf({ request, hypotheses, sample, procedure, decided, confidenceLevel }: Prepared) {
-  const { claim } = request
+function figuresOf(prepared: Prepared): ComputedFigures {
+  const { request, hypotheses, sample, method, procedure, decided, confidenceLevel } = prepared
+  const { parameter, value } = request.claim
   const { significanceLevel } = request.test
-  const { estimate } = procedure
   const interval = intervalFigures({ request, procedure, confidenceLevel })
-  const effectSize = effectSizeOf({
-    parameter: claim.parameter,
-    value: claim.value,
-    procedure,
-    sample,
-    confidenceLevel,
-  })
+  const effectSize = effectSizeOf(prepared)
   return {
-    sample: sampleFigures(sample, procedure),
-    test: testFigures({ procedure, hypotheses, decided, significanceLevel }),
-    estimate: {
-      parameter: claim.parameter,
-      value: estimate,
-      difference: procedure.differenceFrom(claim.value),
-    },
+    sample: sampleFigures(sample, procedure.standardError),
+    test: testFigures({ method: method.name, procedure, hypotheses, decided, significanceLevel }),
+    estimate: { parameter, value: procedure.estimate, difference: procedure.differenceFrom(value) },
     ...(interval ? { interval } : {}),
     ...(effectSize ? { effectSize } : {}),
   }
 }
 
-function valueOutside(parameter: CheckRequest['claim']['parameter'], hypotheses: Hypotheses) {
-  if (parameter === 'mean' || parameter === 'median') return undefined
-  const isAllowed = (value: number) => (parameter === 'proportion' ? value >= 0 && value <= 1 : value > 0)
+function effectSizeOf({
+  request,
+  procedure,
+  sample,
+  confidenceLevel,
+}: Prepared): EffectSizeFigures | undefined {
+  const { parameter, value } = request.claim
+  return parameterOf(parameter).effectSize?.of({ value, procedure, sample, confidenceLevel })
+}
+
+function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {
+  const { least, most, ends, codeAbove } = parameterOf(parameter).domain
+  const isAllowed = (value: number) =>
+    ends === 'in' ? value >= least && value <= most : value > least && value < most
   const seen = valuesOf(hypotheses).find((value) => !isAllowed(value))
   if (seen === undefined) return undefined
-  return problems.valueOutside(parameter, seen, isRange(hypotheses) ? 'claim.tolerance' : 'claim.value')
+  const path = isRange(hypotheses) ? 'claim.tolerance' : 'claim.value'
+  return problems.valueOutside(parameter, seen, path, seen > most ? codeAbove : undefined)
 }
 
 /** Two tests at α each decide whether a value lies inside a tolerance, so the interval that mirrors them leaves out 2α. */

@@ -1,23 +1,11 @@
 import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from './hypotheses'
-import { type Ends, type Interval, type IntervalSides, MIRRORED_SIDES } from '@/statistics/inference/interval'
+import { type Interval, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
 import { type TailProbability, withFiniteLog } from '@/statistics/inference/tailProbability'
 import type { ToleranceTest } from './toleranceDecision'
+import type { WayToDecide } from './result'
 
 export type Decision = 'rejected' | 'not-rejected'
-
-/** One way of deciding: what is compared with what, and what that says of the null hypothesis. */
-export type WayToDecide =
-  | (ReturnType<typeof withFiniteLog> & Readonly<{ way: 'p-value'; limit: number; rejects: boolean }>)
-  | Readonly<{ way: 'statistic'; statistics: readonly number[]; limits: readonly Ends[]; rejects: boolean }>
-  | (Ends &
-      Readonly<{
-        way: 'interval'
-        level: number
-        sides: IntervalSides
-        against: readonly number[]
-        rejects: boolean
-      }>)
 
 /** Rejects where p ≤ α. A p-value below the range of a double is below every level. */
 export function decide({ pValue }: TailProbability, significanceLevel: number): Decision {

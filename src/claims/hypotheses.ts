@@ -1,6 +1,8 @@
+import type { Alternative } from '@/statistics/inference/alternative'
+import type { Claim } from './claim'
 import { failure, type Outcome, success } from './outcome'
-import { problems } from '@/words/en/problems'
-import { type Alternative, type Burden, type Claim, defaultBurden, type Relation } from './claim'
+import { type ClaimProblem, problems } from './problems'
+import { type Burden, claimSide, needsTolerance, type Relation, relationOf } from './relations'
 
 export type PointHypothesis = Readonly<{
   parameter: Claim['parameter']
@@ -48,33 +50,18 @@ export function valuesOf(hypotheses: Hypotheses): readonly number[] {
  *   `alternative-not-free` (an alternative stated for "within")
  * @see D. Schuirmann (1987), for "within"
  */
-export function deriveHypotheses(claim: Claim, stated: Alternative | 'auto'): Outcome<Hypotheses> {
-  const burden = claim.burden ?? defaultBurden(claim.relation)
-  const isEquality = claim.relation === 'equal-to' && burden === 'substantiate'
-  if (claim.relation === 'within' || isEquality) return rangeHypotheses(claim, burden, stated)
-  if (claim.relation === 'different-from' && burden === 'challenge') {
+export function deriveHypotheses(
+  claim: Claim,
+  stated: Alternative | 'auto',
+): Outcome<Hypotheses, ClaimProblem> {
+  const relation = relationOf(claim.relation)
+  const burden = claim.burden ?? relation.burden
+  if (needsTolerance(claim)) return rangeHypotheses(claim, burden, stated)
+  if (relation.isBeyondContradiction && burden === 'challenge') {
     return failure(problems.cannotContradictDifference())
   }
   const side = stated === 'auto' ? sideOf(claim.relation, burden) : stated
   return success(pointHypotheses(claim, burden, side))
-}
-
-/** The side of the claimed value on which the claim itself lies. */
-export function claimSide(relation: Relation): Alternative {
-  switch (relation) {
-    case 'at-least':
-    case 'more-than':
-      return 'greater'
-    case 'at-most':
-    case 'less-than':
-      return 'less'
-    case 'equal-to':
-    case 'different-from':
-    case 'within':
-      return 'two-sided'
-    default:
-      return relation satisfies never
-  }
 }
 
 function sideOf(relation: Relation, burden: Burden): Alternative {
@@ -88,11 +75,12 @@ const ALTERNATIVE_RELATION = { less: '<', greater: '>', 'two-sided': '≠' } as 
 
 function pointHypotheses(claim: Claim, burden: Burden, side: Alternative): PointHypotheses {
   const { parameter, value, relation } = claim
-  const isAlternative = relation === 'different-from' || side === claimSide(relation)
+  const { side: own, includesValue } = relationOf(relation)
+  const isAlternative = own === 'two-sided' ? !includesValue : side === own
   return {
     null: { parameter, relation: NULL_RELATION[side], value },
     alternative: { parameter, relation: ALTERNATIVE_RELATION[side], value },
-    claimIs: relation !== 'equal-to' && isAlternative ? 'alternative' : 'null',
+    claimIs: isAlternative ? 'alternative' : 'null',
     alternativeSide: side,
     burden,
   }
@@ -102,7 +90,7 @@ function rangeHypotheses(
   claim: Claim,
   burden: Burden,
   stated: Alternative | 'auto',
-): Outcome<RangeHypotheses> {
+): Outcome<RangeHypotheses, ClaimProblem> {
   const { parameter, value, tolerance } = claim
   if (!tolerance) return failure(problems.toleranceNeeded(claim.relation))
   if (stated !== 'auto') return failure(problems.alternativeNotFree(stated))

@@ -1,6 +1,6 @@
-import type { Parameter } from './claim'
-import { type Ends, mapEnds } from '@/statistics/inference/interval'
+import { mapEnds } from '@/statistics/inference/interval'
 import type { Procedure } from '@/statistics/inference/procedure'
+import { parameterOf } from './all'
 import type { CheckRequest } from './request'
 import type { IntervalFigures } from './result'
 
@@ -19,21 +19,13 @@ export function intervalFigures(
   const sides = intervalSides === 'auto' ? 'two-sided' : intervalSides
   const ends = interval.endsAt({ beyond: 1 - level, sides })
   if (ends.lower === undefined && ends.upper === undefined) return undefined
+  const { alsoAs } = parameterOf(parameter)
   return {
     level,
     sides,
     method: interval.method,
     ...ends,
     holdsClaimedValue: interval.holds(ends, value),
-    ...alsoAs(ends, parameter),
+    ...(alsoAs ? { alsoAs: { parameter: alsoAs.parameter, ...mapEnds(ends, alsoAs.change) } } : {}),
   }
-}
-
-function alsoAs(ends: Ends, parameter: Parameter): Pick<IntervalFigures, 'alsoAs'> {
-  if (parameter === 'standard-deviation') {
-    return { alsoAs: { parameter: 'variance', ...mapEnds(ends, (end) => end * end) } }
-  }
-  if (parameter === 'variance')
-    return { alsoAs: { parameter: 'standard-deviation', ...mapEnds(ends, Math.sqrt) } }
-  return {}
 }

@@ -1,135 +1,66 @@
-import type { Parameter } from './claim'
-import { type Hypotheses, valuesOf } from './hypotheses'
-import { EXPECTED_COUNT, leastExpectedCount } from './conditions/conditions'
-import { bootstrap } from './bootstrap'
-import type { ContinuityCorrection } from '@/statistics/inference/continuity'
-import { meanT } from './mean/t'
-import { meanZ } from './mean/z'
-import { medianSign } from './median/sign'
-import { medianSignedRank } from './median/signedRank'
-import type { Method, Procedure } from '@/statistics/inference/procedure'
-import { ratioF } from './ratio/f'
-import { ratioLevene } from './ratio/levene'
-import type { CountSample, MeasuredSample, Sample } from './sample'
-import { shareExact } from './share/exactBinomial'
-import { shareInterval } from '@/statistics/inference/shareInterval'
-import { shareLot } from './share/hypergeometric'
-import { shareScore } from './share/scoreZ'
-import { spreadBonett } from './spread/bonett'
-import { spreadChiSquare } from './spread/chiSquare'
-import type { SpreadParameter } from './spread/scale'
+import { type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
+import type { Procedure } from '@/statistics/inference/procedure'
+import { methodOf, methodsFor, parameterOf } from './all'
+import type { Method, Parameter } from './names'
+import type { MethodDefinition, MethodQuestion } from './definition'
+import type { Hypotheses } from './hypotheses'
 import { failure, type Outcome, success } from './outcome'
-import { problems } from '@/words/en/problems'
-import type { CheckRequest } from './request'
+import { type ClaimProblem, problems } from './problems'
+import type { TestOptions } from './request'
+import type { Sample } from './sample'
 
-type Options = CheckRequest['test']
-type Question = Readonly<{ parameter: Parameter; hypotheses: Hypotheses; sample: Sample; options: Options }>
-
-/** The methods for each parameter. */
-export const METHODS_FOR: Readonly<Record<Parameter, readonly Method[]>> = {
-  mean: ['t', 'z', 'bootstrap'],
-  'standard-deviation': ['chi-square', 'bonett', 'bootstrap'],
-  variance: ['chi-square', 'bonett', 'bootstrap'],
-  proportion: ['score-z', 'exact-binomial', 'hypergeometric'],
-  'variance-ratio': ['f', 'brown-forsythe', 'levene'],
-  median: ['signed-rank', 'sign', 'bootstrap'],
-}
+export type Made = Readonly<{ method: MethodDefinition; procedure: Procedure }>
 
 /** The method stated, or the one that fits, made ready for the sample. */
-export function procedureOf(question: Question): Outcome<Procedure> {
+export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProblem> {
   const { parameter, sample, options } = question
-  const { method } = options
-  if (method !== 'auto' && !METHODS_FOR[parameter].includes(method)) {
-    return failure(problems.methodForOther(method, parameter, METHODS_FOR[parameter]))
-  }
-  if (options.interval !== 'auto' && parameter !== 'proportion') {
+  const definition = parameterOf(parameter)
+  const fitting = methodsFor(parameter)
+  if (options.method !== 'auto' && !fitting.includes(options.method))
+    return failure(problems.methodForOther(options.method, parameter, fitting))
+  if (options.interval !== 'auto' && definition.intervals.length === 0)
     return failure(problems.intervalForOther(options.interval, parameter))
-  }
-  switch (parameter) {
-    case 'mean':
-      return ofMeasured(question, (measured) => meanProcedure(measured, options))
-    case 'standard-deviation':
-    case 'variance':
-      return ofMeasured(question, (measured) => spreadProcedure(measured, parameter, options))
-    case 'median':
-      return ofMeasured(question, (measured) => medianProcedure(measured, question))
-    case 'proportion':
-      if (sample.kind !== 'counted') return failure(problems.evidenceForOther(parameter))
-      return shareProcedure(sample.counted, question)
-    case 'variance-ratio':
-      if (sample.kind !== 'two') return failure(problems.evidenceForOther(parameter))
-      return method === 'levene' || method === 'brown-forsythe'
-        ? ratioLevene(sample.two, method, question.hypotheses.alternativeSide)
-        : ratioF(sample.two)
-    default:
-      return parameter satisfies never
-  }
-}
-
-function ofMeasured(
-  { parameter, sample }: Question,
-  make: (measured: MeasuredSample) => Outcome<Procedure>,
-): Outcome<Procedure> {
-  return sample.kind === 'measured' ? make(sample.measured) : failure(problems.evidenceForOther(parameter))
-}
-
-function meanProcedure(measured: MeasuredSample, options: Options): Outcome<Procedure> {
-  const { method, knownStandardDeviation } = options
-  const { mean } = measured
-  if (mean === undefined) return failure(problems.meanNeeded())
-  if (method === 'bootstrap') return bootstrap(measured, 'mean', resamplesOf(options))
-  const isZ = method === 'z' || (method === 'auto' && knownStandardDeviation !== undefined)
-  return isZ ? meanZ({ ...measured, mean }, knownStandardDeviation) : meanT({ ...measured, mean })
-}
-
-function spreadProcedure(
-  measured: MeasuredSample,
-  parameter: SpreadParameter,
-  options: Options,
-): Outcome<Procedure> {
-  if (options.method === 'bootstrap') return bootstrap(measured, parameter, resamplesOf(options))
-  if (options.method === 'bonett') return spreadBonett(measured, parameter)
-  return spreadChiSquare(measured, parameter)
-}
-
-function medianProcedure(measured: MeasuredSample, { hypotheses, options }: Question): Outcome<Procedure> {
-  const claimedValues = valuesOf(hypotheses)
-  if (options.method === 'bootstrap') return bootstrap(measured, 'median', resamplesOf(options))
-  if (options.method === 'sign') return medianSign(measured, claimedValues)
-  return medianSignedRank(measured, correctionOf(options), claimedValues)
-}
-
-function shareProcedure(counted: CountSample, question: Question): Outcome<Procedure> {
-  const made = shareTest(counted, question)
-  const { interval } = question.options
-  if (!made.ok || (interval === 'auto' && made.value.method === 'hypergeometric')) return made
-  return success({
-    ...made.value,
-    interval: shareInterval(counted, interval === 'auto' ? 'wilson' : interval),
+  if (sample.kind !== definition.sample) return failure(problems.evidenceForOther(parameter))
+  const method = methodOf(methodUsed(question))
+  const made = method.make(question)
+  if (!made.ok) return made
+  const procedure = withChosenInterval(made.value, {
+    method,
+    sample,
+    options,
+    usual: definition.intervals[0],
   })
+  return success({ method, procedure })
 }
 
-function shareTest(counted: CountSample, { sample, hypotheses, options }: Question): Outcome<Procedure> {
-  const claimedValues = valuesOf(hypotheses)
-  const { method, midP, twoSidedRule } = options
-  if (method === 'hypergeometric') return shareLot(counted, sample.lotSize)
-  const isLarge = leastExpectedCount(counted.sampleSize, claimedValues) >= EXPECTED_COUNT
-  if (method === 'score-z' || (method === 'auto' && isLarge)) {
-    return shareScore(counted, correctionOf(options), claimedValues)
-  }
-  // Half of the observed outcome belongs to one tail; the sum over likelihoods has no tails to halve.
-  const ownRule = midP ? 'doubled' : 'minimum-likelihood'
-  const rules = {
-    twoSidedRule: twoSidedRule === 'auto' ? ownRule : twoSidedRule,
-    observed: midP ? 'half' : 'whole',
-  } as const
-  return success(shareExact(counted, rules, hypotheses.alternativeSide))
+/** The method stated, or the usual one. */
+export function methodUsed(
+  question: Readonly<{
+    parameter: Parameter
+    options: Pick<TestOptions, 'method' | 'knownStandardDeviation'>
+    hypotheses: Hypotheses
+    sample?: Sample
+  }>,
+): Method {
+  const { parameter, options, hypotheses, sample } = question
+  if (options.method !== 'auto') return options.method
+  const sampleSize = sample?.kind === 'counted' ? sample.counted.sampleSize : undefined
+  return parameterOf(parameter).usualMethod({ options, hypotheses, sampleSize })
 }
 
-function correctionOf({ continuityCorrection }: Options): ContinuityCorrection {
-  return continuityCorrection ? 'continuity' : 'none'
-}
-
-function resamplesOf({ resamples, seed }: Options) {
-  return { count: resamples, seed }
+/** A share's interval is chosen apart from its test, but where the method has its own and none is stated. */
+function withChosenInterval(
+  procedure: Procedure,
+  input: Readonly<{
+    method: MethodDefinition
+    sample: Sample
+    options: TestOptions
+    usual: ShareInterval | undefined
+  }>,
+): Procedure {
+  const { method, sample, options, usual } = input
+  const isOwn = method.interval === 'own-or-chosen' && options.interval === 'auto'
+  if (usual === undefined || isOwn || sample.kind !== 'counted') return procedure
+  const chosen = options.interval === 'auto' ? usual : options.interval
+  return { ...procedure, interval: shareInterval(sample.counted, chosen) }
 }

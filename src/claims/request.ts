@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import { ALTERNATIVES, BURDENS, PARAMETERS, RELATIONS } from './claim'
-import { DRAWN, INDEPENDENT } from './sample'
+import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
-import { METHODS } from '@/statistics/inference/procedure'
-import { TWO_SIDED_RULES } from './share/exactBinomial'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import { METHODS, PARAMETERS } from './names'
+import { BURDENS, RELATIONS } from './relations'
+import { DRAWN, INDEPENDENT } from './sample'
+import { TWO_SIDED_RULES } from './twoSidedRules'
 
 // Zod would else probe for eval, which a page with a strict Content-Security-Policy reports as an attack.
 z.config({ jitless: true })
@@ -106,3 +107,4 @@ export const checkRequestSchema = z.strictObject({
 export type CheckDocument = z.input<typeof checkRequestSchema>
 export type CheckRequest = z.output<typeof checkRequestSchema>
 export type Evidence = CheckRequest['evidence']
+export type TestOptions = CheckRequest['test']

@@ -1,96 +1,220 @@
-import type { FindingOutcome } from './finding'
-import type { Parameter } from './claim'
-import type { Hypotheses } from './hypotheses'
-import type { Condition } from './conditions/condition'
-import type { NamedDistribution } from '@/statistics/distributions/named'
-import type { Decision, WayToDecide } from './decision'
-import type { EffectSize } from './effectSize'
-import type { Ends, IntervalSides } from '@/statistics/inference/interval'
-import type { Method } from '@/statistics/inference/procedure'
-import type { Problem } from './outcome'
-import type { Step } from '@/words/en/working/formula'
+import { z } from 'zod'
+import { ALTERNATIVES } from '@/statistics/inference/alternative'
+import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { type METHOD_DEFINITIONS, methodOf, methodsFor, type PARAMETER_DEFINITIONS, parameterOf } from './all'
+import { type Method, type Parameter, PARAMETERS } from './names'
+import { CONDITION_STATES, CONDITIONS } from './conditions/condition'
+import type { EffectSizeFigures, ParameterDefinition } from './definition'
+import type { SampleKind } from './sample'
+import { OUTCOMES } from './finding'
+import { BURDENS } from './relations'
+import { SAMPLE_FIGURES } from './sampleFigures'
 
-export type Warning = Readonly<{ code: string; message: string }>
+const figure = z.number()
+const optional = figure.optional()
+const ends = { lower: optional, upper: optional }
+const probability = { pValue: optional, logPValue: optional }
+const sides = z.enum(INTERVAL_SIDES)
+const parameter = z.enum(PARAMETERS)
 
-/** A p-value and its log: the former absent where it lies below the range of a double, the latter where it is 0. */
-export type Probability = Readonly<{ pValue?: number; logPValue?: number }>
+const distribution = z.discriminatedUnion('name', [
+  z.strictObject({ name: z.literal('normal') }),
+  z.strictObject({ name: z.literal('t'), df: figure }),
+  z.strictObject({ name: z.literal('chi-square'), df: figure }),
+  z.strictObject({ name: z.literal('f'), df1: figure, df2: figure }),
+  z.strictObject({ name: z.literal('binomial'), n: figure, p: figure }),
+  z.strictObject({ name: z.literal('hypergeometric'), lotSize: figure, marked: figure, n: figure }),
+  z.strictObject({ name: z.literal('signed-rank'), n: figure }),
+])
 
-export type TestPart = Probability &
-  Readonly<{
-    statistic: number
-    distribution?: NamedDistribution
-    /** On the statistic's scale, the lower first. */
-    criticalValues: readonly number[]
-    /** The same limits as values of the estimate. */
-    criticalEstimates: readonly number[]
-  }>
+const point = z.strictObject({ parameter, relation: z.enum(['≥', '≤', '=', '≠', '<', '>']), value: figure })
+const range = z.strictObject({
+  parameter,
+  relation: z.enum(['inside', 'outside']),
+  value: figure,
+  lower: figure,
+  upper: figure,
+})
+const claimIs = z.enum(['null', 'alternative'])
+const burden = z.enum(BURDENS)
+const hypothesesSchema = z.union([
+  z.strictObject({
+    null: point,
+    alternative: point,
+    claimIs,
+    burden,
+    alternativeSide: z.enum(ALTERNATIVES),
+  }),
+  z.strictObject({
+    null: range,
+    alternative: range,
+    claimIs,
+    burden,
+    alternativeSide: z.enum(['inside', 'outside']),
+  }),
+])
 
-export type TestFigures = Probability &
-  Readonly<{
-    method: Method
-    significanceLevel: number
-    /** Absent for a tolerance, whose two statistics are in `parts`. */
-    statistic?: number
-    distribution?: NamedDistribution
-    criticalValues: readonly number[]
-    criticalEstimates: readonly number[]
-    decision: Decision
-    /** For a tolerance, the tests of its lower and of its upper limit. */
-    parts?: readonly TestPart[]
+/** One way of deciding: what is compared with what, and what that says of the null hypothesis. */
+const waySchema = z.discriminatedUnion('way', [
+  z.strictObject({ way: z.literal('p-value'), ...probability, limit: figure, rejects: z.boolean() }),
+  z.strictObject({
+    way: z.literal('statistic'),
+    statistics: z.array(figure),
+    limits: z.array(z.strictObject(ends)),
+    rejects: z.boolean(),
+  }),
+  z.strictObject({
+    way: z.literal('interval'),
+    ...ends,
+    level: figure,
+    sides,
+    against: z.array(figure),
+    rejects: z.boolean(),
+  }),
+])
+
+const limits = {
+  /** On the statistic's scale, the lower first. */
+  criticalValues: z.array(figure),
+  /** The same limits as values of the estimate. */
+  criticalEstimates: z.array(figure),
+}
+
+const shapeOfPart = <Own extends z.ZodType>(own: Own) => ({
+  /** A p-value and its log: the former absent where it lies below the range of a double, the latter where it is 0. */
+  ...probability,
+  statistic: figure,
+  distribution: distribution.optional(),
+  ...limits,
+  /** The method's own figures on the way to the statistic. */
+  figures: own,
+})
+
+/** A test by one method: of one value, or of both limits of a tolerance, whose two statistics are in `parts`. */
+function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; figures: z.ZodType<Own> }>) {
+  const own = method.figures
+  const shared = {
+    method: z.literal(method.name),
+    significanceLevel: figure,
+    decision: z.enum(['rejected', 'not-rejected']),
     /** The same decision reached by each way that the method has. */
-    ways: readonly WayToDecide[]
-  }>
+    ways: z.array(waySchema),
+  }
+  return z.union([
+    z.strictObject({ ...shared, ...shapeOfPart(own) }),
+    z.strictObject({
+      ...shared,
+      ...probability,
+      distribution: distribution.optional(),
+      ...limits,
+      /** The tests of the lower limit and of the upper. */
+      parts: z.array(z.strictObject(shapeOfPart(own))).length(2),
+    }),
+  ])
+}
 
-export type IntervalFigures = Ends &
-  Readonly<{
-    level: number
-    sides: IntervalSides
-    method: string
-    holdsClaimedValue: boolean
-    /** For a spread, the same ends as variances or as standard deviations. */
-    alsoAs?: Ends & Readonly<{ parameter: Parameter }>
-  }>
+const conditionSchema = z.strictObject({
+  name: z.enum(CONDITIONS),
+  code: z.string(),
+  of: z.enum(['first', 'second']).optional(),
+  state: z.enum(CONDITION_STATES),
+  figures: z.record(z.string(), figure),
+  readings: z.array(z.int().nonnegative()).optional(),
+  sentence: z.string(),
+})
 
-export type SpreadFigures = Readonly<{
-  n: number
-  mean?: number
-  standardDeviation?: number
-  variance?: number
-}>
+const intervalShape = { ...ends, level: figure, sides, method: z.string(), holdsClaimedValue: z.boolean() }
+const stepSchema = z.strictObject({ name: z.string(), latex: z.string(), text: z.string() })
+const warningSchema = z.strictObject({ code: z.string(), message: z.string() })
 
-/** What the sample itself says; each kind of evidence has only the figures that mean something for it. */
-export type SampleFigures = Readonly<{
-  n: number
-  setAside: number
-  mean?: number
-  median?: number
-  standardDeviation?: number
-  variance?: number
-  standardError?: number
-  successes?: number
-  share?: number
-  first?: SpreadFigures
-  second?: SpreadFigures
-}>
+type OwnFigures<Definition> = Definition extends { readonly figures: z.ZodType<infer Own> } ? Own : never
+type TestSchema = {
+  [Name in Method]: ReturnType<typeof testSchemaOf<Name, OwnFigures<(typeof METHOD_DEFINITIONS)[Name]>>>
+}[Method]
 
-/** What one check came to: plain data, with every figure at full precision. */
-export type CheckResult = Readonly<{
-  id?: string
-  ok: true
-  coreVersion: string
-  hypotheses: Hypotheses
-  sample: SampleFigures
-  test: TestFigures
-  estimate: Readonly<{ parameter: Parameter; value: number; difference: number }>
-  interval?: IntervalFigures
-  effectSize?: EffectSize
-  conditions: readonly Condition[]
-  finding: Readonly<{ outcome: FindingOutcome; sentence: string; limits: string }>
-  /** The formulas with the sample's numbers put in, step by step. */
-  working: readonly Step[]
-  warnings: readonly Warning[]
-}>
+/** What a check of one parameter comes to: the kind of result has only the figures that mean something for it. */
+function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect extends z.ZodRawShape>(
+  definition: ParameterDefinition<Name, Kind, Effect>,
+) {
+  const { name, sample, effectSize, alsoAs } = definition
+  const [first, ...others] = methodsFor(name).map((one) => testSchemaOf(methodOf(one))) as TestSchema[]
+  const also = z.strictObject({ ...ends, parameter }).optional()
+  return z.strictObject({
+    id: z.string().optional(),
+    ok: z.literal(true),
+    coreVersion: z.string(),
+    kind: z.literal(name),
+    hypotheses: hypothesesSchema,
+    sample: SAMPLE_FIGURES[sample],
+    test: z.union([first!, ...others]),
+    estimate: z.strictObject({ parameter: z.literal(name), value: figure, difference: figure }),
+    interval: z
+      .strictObject({
+        ...intervalShape,
+        /** For a spread, the same ends as variances or as standard deviations. */
+        ...((alsoAs ? { alsoAs: also } : {}) as { alsoAs: typeof also }),
+      })
+      .optional(),
+    ...((effectSize ? { effectSize: z.strictObject({ ...ends, ...effectSize.shape }).optional() } : {}) as {
+      effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
+    }),
+    conditions: z.array(conditionSchema),
+    finding: z.strictObject({ outcome: z.enum(OUTCOMES), sentence: z.string(), limits: z.string() }),
+    /** The formulas with the sample's numbers put in, step by step. */
+    working: z.array(stepSchema),
+    warnings: z.array(warningSchema),
+  })
+}
 
-export type CheckError = Readonly<{ id?: string; ok: false; error: Problem }>
+type ResultSchema = {
+  [Name in Parameter]: (typeof PARAMETER_DEFINITIONS)[Name] extends ParameterDefinition<
+    Name,
+    infer Kind,
+    infer Effect
+  >
+    ? ReturnType<typeof resultSchemaOf<Name, Kind, Effect>>
+    : never
+}[Parameter]
 
+/** What a check came to, a member for each parameter: the one source of its type, its JSON Schema and OpenAPI. */
+export const checkResultSchema = z.discriminatedUnion(
+  'kind',
+  PARAMETERS.map((name) => resultSchemaOf(parameterOf(name))) as unknown as [ResultSchema],
+)
+
+export const checkErrorSchema = z.strictObject({
+  id: z.string().optional(),
+  ok: z.literal(false),
+  error: z.strictObject({ code: z.string(), path: z.string(), message: z.string() }),
+})
+
+export const checkAnswerSchema = z.union([checkResultSchema, checkErrorSchema])
+
+/** Plain data that nobody changes. */
+export type Plain<T> = T extends readonly (infer One)[]
+  ? readonly Plain<One>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: Plain<T[Key]> }
+    : T
+
+export type CheckResult = Plain<z.infer<typeof checkResultSchema>>
+export type CheckError = Plain<z.infer<typeof checkErrorSchema>>
 export type CheckAnswer = CheckResult | CheckError
+
+export type TestFigures = CheckResult['test']
+type RangeTest = Extract<TestFigures, { parts: unknown }>
+export type TestPart = RangeTest['parts'][number]
+export type WayToDecide = TestFigures['ways'][number]
+export type IntervalFigures = Plain<z.infer<z.ZodObject<typeof intervalShape, z.core.$strict>>> & {
+  readonly alsoAs?:
+    | {
+        readonly parameter: (typeof PARAMETERS)[number]
+        readonly lower?: number | undefined
+        readonly upper?: number | undefined
+      }
+    | undefined
+}
+/** A p-value and its log: the former absent where it lies below the range of a double, the latter where it is 0. */
+export type Probability = Readonly<{ pValue?: number | undefined; logPValue?: number | undefined }>
+export type ComputedFigures = Pick<CheckResult, 'sample' | 'test' | 'estimate' | 'interval'> &
+  Readonly<{ effectSize?: EffectSizeFigures | undefined }>

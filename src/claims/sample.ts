@@ -1,3 +1,4 @@
+import type { CountSample } from '@/statistics/inference/shareInterval'
 import type { Moments } from '@/statistics/describe/moments'
 
 /** The figures of one sample of measurements, from readings or from a summary. */
@@ -19,25 +20,27 @@ export type MeasuredSample = Omit<Moments, 'mean'> &
 /** A sample whose mean is known. */
 export type MeanSample = MeasuredSample & Readonly<{ mean: number }>
 
-/** So many of a sample's units have the property that the claim is about. */
-export type CountSample = Readonly<{ sampleSize: number; successes: number }>
-
 /** How a sample was drawn: what is stated of it, and nothing where nobody has said. */
 export const DRAWN = ['random', 'not-random'] as const
 /** Whether its readings were taken without one bearing on another: what is stated of it. */
 export const INDEPENDENT = ['independent', 'not-independent'] as const
 
-/** Whatever was measured or counted, by its kind, the lot that it was taken from and how. */
-export type Sample = Readonly<{
+/** The lot that a sample was taken from, and how. */
+type Origin = Readonly<{
   lotSize?: number | undefined
   drawn?: (typeof DRAWN)[number] | undefined
   independence?: (typeof INDEPENDENT)[number] | undefined
-}> &
-  (
-    | Readonly<{ kind: 'measured'; measured: MeasuredSample }>
-    | Readonly<{ kind: 'counted'; counted: CountSample }>
-    | Readonly<{ kind: 'two'; two: TwoSamples }>
-  )
+}>
+
+type Kinds = Readonly<{
+  measured: Readonly<{ kind: 'measured'; measured: MeasuredSample }>
+  counted: Readonly<{ kind: 'counted'; counted: CountSample }>
+  two: Readonly<{ kind: 'two'; two: TwoSamples }>
+}>
+export type SampleKind = keyof Kinds
+/** Whatever was measured or counted, of one kind. */
+export type SampleOf<Kind extends SampleKind> = Kind extends SampleKind ? Kinds[Kind] & Origin : never
+export type Sample = SampleOf<SampleKind>
 
 /** How many units were taken from the lot, those set aside included. */
 export function unitsTaken(sample: Sample): number {

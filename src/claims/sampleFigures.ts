@@ -1,16 +1,55 @@
+import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
-import type { Procedure } from '@/statistics/inference/procedure'
-import type { MeasuredSample, Sample } from './sample'
-import type { SampleFigures, SpreadFigures } from './result'
+import type { MeasuredSample, Sample, SampleKind } from './sample'
 
-/** What the sample itself says, as a result carries it. */
-export function sampleFigures(sample: Sample, { standardError }: Procedure): SampleFigures {
+const figure = z.number()
+const optional = figure.optional()
+
+const spreadSchema = z.strictObject({
+  n: figure,
+  mean: optional,
+  standardDeviation: optional,
+  variance: optional,
+})
+/** The figures of one of two sources. */
+export type SpreadFigures = Readonly<z.infer<typeof spreadSchema>>
+
+/** What the sample itself says: each kind of sample has only the figures that mean something for it. */
+export const SAMPLE_FIGURES = {
+  measured: z.strictObject({
+    n: figure,
+    setAside: figure,
+    mean: optional,
+    standardDeviation: optional,
+    variance: optional,
+    median: optional,
+    standardError: optional,
+  }),
+  counted: z.strictObject({
+    n: figure,
+    setAside: figure,
+    successes: figure,
+    share: figure,
+    standardError: optional,
+  }),
+  two: z.strictObject({ n: figure, setAside: figure, first: spreadSchema, second: spreadSchema }),
+} as const satisfies Readonly<Record<SampleKind, z.ZodType>>
+
+export type SampleFiguresOf<Kind extends SampleKind> = Kind extends SampleKind
+  ? Readonly<z.infer<(typeof SAMPLE_FIGURES)[Kind]>>
+  : never
+
+/** @param standardError - of the estimate, by the method used */
+export function sampleFigures(
+  sample: Sample,
+  standardError: number | undefined,
+): SampleFiguresOf<SampleKind> {
   const error = standardError === undefined ? {} : { standardError }
   switch (sample.kind) {
     case 'measured': {
-      const { measured } = sample
-      const { n, ...figures } = spreadFigures(measured)
-      return { n, setAside: measured.setAside, ...figures, ...medianOf(measured), ...error }
+      const { n, ...figures } = spreadFigures(sample.measured)
+      const { setAside, sorted } = sample.measured
+      return { n, setAside, ...figures, ...(sorted ? { median: median(sorted) } : {}), ...error }
     }
     case 'counted': {
       const { sampleSize: n, successes } = sample.counted
@@ -19,7 +58,7 @@ export function sampleFigures(sample: Sample, { standardError }: Procedure): Sam
     case 'two': {
       const [first, second] = [spreadFigures(sample.two.first), spreadFigures(sample.two.second)]
       const setAside = sample.two.first.setAside + sample.two.second.setAside
-      return { n: first.n + second.n, setAside, first, second, ...error }
+      return { n: first.n + second.n, setAside, first, second }
     }
     default:
       return sample satisfies never
@@ -33,8 +72,4 @@ function spreadFigures({ sampleSize: n, mean, standardDeviation, variance }: Mea
     ...(standardDeviation === undefined ? {} : { standardDeviation }),
     ...(variance === undefined ? {} : { variance }),
   }
-}
-
-function medianOf({ sorted }: MeasuredSample): Readonly<{ median?: number }> {
-  return sorted ? { median: median(sorted) } : {}
 }

@@ -1,11 +1,11 @@
 import { moments, spread } from '@/statistics/describe/moments'
 import { type MeasuredSample, type Sample, unitsTaken } from './sample'
 import { failure, type Outcome, success } from './outcome'
-import { problems } from '@/words/en/problems'
+import { type ClaimProblem, problems } from './problems'
 import type { Evidence } from './request'
 
 /** The sample's figures, from whichever kind of evidence there is. */
-export function sampleOf(evidence: Evidence): Outcome<Sample> {
+export function sampleOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
   const sample = figuresOf(evidence)
   if (!sample.ok) return sample
   const { lotSize, drawn, independence } = evidence
@@ -14,7 +14,7 @@ export function sampleOf(evidence: Evidence): Outcome<Sample> {
   return success({ ...sample.value, lotSize, drawn, independence })
 }
 
-function figuresOf(evidence: Evidence): Outcome<Sample> {
+function figuresOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
   switch (evidence.kind) {
     case 'readings':
       return measured(fromReadings(evidence.values, evidence.setAside ?? [], 'evidence.values'))
@@ -40,11 +40,14 @@ function figuresOf(evidence: Evidence): Outcome<Sample> {
   }
 }
 
-function measured(sample: Outcome<MeasuredSample>): Outcome<Sample> {
+function measured(sample: Outcome<MeasuredSample, ClaimProblem>): Outcome<Sample, ClaimProblem> {
   return sample.ok ? success({ kind: 'measured', measured: sample.value }) : sample
 }
 
-function both(first: Outcome<MeasuredSample>, second: Outcome<MeasuredSample>): Outcome<Sample> {
+function both(
+  first: Outcome<MeasuredSample, ClaimProblem>,
+  second: Outcome<MeasuredSample, ClaimProblem>,
+): Outcome<Sample, ClaimProblem> {
   if (!first.ok) return first
   if (!second.ok) return second
   return success({ kind: 'two', two: { first: first.value, second: second.value } })
@@ -54,7 +57,7 @@ function fromReadings(
   all: readonly number[],
   setAside: readonly number[],
   path: string,
-): Outcome<MeasuredSample> {
+): Outcome<MeasuredSample, ClaimProblem> {
   const left = new Set<number>()
   for (const [position, index] of setAside.entries()) {
     if (index >= all.length) return failure(problems.indexOutside(index, all.length, position))
@@ -81,7 +84,10 @@ type Summary = Readonly<{
   variance?: number | undefined
 }>
 
-function fromSummary({ n, mean, standardDeviation, variance }: Summary, at: string): Outcome<MeasuredSample> {
+function fromSummary(
+  { n, mean, standardDeviation, variance }: Summary,
+  at: string,
+): Outcome<MeasuredSample, ClaimProblem> {
   if (standardDeviation !== undefined && variance !== undefined) return failure(problems.bothSpreads(at))
   const isVariance = variance !== undefined
   const deviation = isVariance ? Math.sqrt(variance) : standardDeviation

@@ -1,10 +1,11 @@
-import { type Hypotheses, isRange } from './hypotheses'
-import { type Decision, decide, waysToDecide } from './decision'
 import type { Ends } from '@/statistics/inference/interval'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
 import { withFiniteLog } from '@/statistics/inference/tailProbability'
-import { testTolerance, type ToleranceTest } from './toleranceDecision'
+import type { Method } from './names'
+import { type Decision, decide, waysToDecide } from './decision'
+import { type Hypotheses, isRange } from './hypotheses'
 import type { TestFigures, TestPart } from './result'
+import { testTolerance, type ToleranceTest } from './toleranceDecision'
 
 export type Decided = Readonly<{
   test: PointTest | ToleranceTest
@@ -32,21 +33,17 @@ export function decideOn(procedure: Procedure, hypotheses: Hypotheses, significa
 /** The figures of a test as a result carries them. */
 export function testFigures(
   input: Readonly<{
+    method: Method
     procedure: Procedure
     hypotheses: Hypotheses
     decided: Decided
     significanceLevel: number
   }>,
 ): TestFigures {
-  const { procedure, significanceLevel, decided } = input
+  const { method, significanceLevel, decided } = input
   const { test, decision } = decided
-  const shared = {
-    method: procedure.method,
-    significanceLevel,
-    decision,
-    ways: waysToDecide({ ...input, test }),
-  }
-  if (!('parts' in test)) return { ...shared, ...partOf(test) }
+  const shared = { method, significanceLevel, decision, ways: waysToDecide({ ...input, test }) }
+  if (!('parts' in test)) return { ...shared, ...partOf(test) } as TestFigures
   const parts = test.parts.map(partOf)
   const { distribution } = parts[0]!
   return {
@@ -56,7 +53,7 @@ export function testFigures(
     criticalValues: parts.flatMap((part) => part.criticalValues),
     criticalEstimates: parts.flatMap((part) => part.criticalEstimates),
     parts,
-  }
+  } as TestFigures
 }
 
 function partOf(test: PointTest): TestPart {
@@ -66,7 +63,8 @@ function partOf(test: PointTest): TestPart {
     ...withFiniteLog(test),
     criticalValues: listOf(test.limits),
     criticalEstimates: listOf(test.estimateLimits),
-  }
+    figures: test.figures,
+  } as TestPart
 }
 
 function listOf({ lower, upper }: Ends): readonly number[] {

@@ -2,7 +2,7 @@ import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
 import { type Answer, answer } from '@/answers/answer'
-import { summary } from '@/words/en/summary'
+import { summary } from '@/answers/summary'
 
 const BYTE_ORDER_MARK = /^\ufeff/
 

@@ -1,3 +1,4 @@
+import { parameterOf } from '@/claims/all'
 import { type Answer, answer } from '@/answers/answer'
 import type { CheckDocument } from '@/claims/request'
 import type { Claim } from '@/claims/claim'
@@ -85,7 +86,7 @@ function evidenceOf(
   const lot = options.lot === undefined ? undefined : readOption('evidence.lotSize', options.lot)
   if (lot && !lot.ok) return lot
   const lotSize = lot ? { lotSize: lot.value } : {}
-  if (claim.parameter === 'proportion') return countOf(column, kept.value, options, lotSize)
+  if (parameterOf(claim.parameter).sample === 'counted') return countOf(column, kept.value, options, lotSize)
   if (column.kind !== 'number') return failure(notANumber(column, kept.value))
   const { values } = keptNumbers(column, kept.value)
   return values.length === 0

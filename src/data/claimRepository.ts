@@ -1,6 +1,6 @@
 import 'server-only'
 import { and, asc, eq, max, or, sql } from 'drizzle-orm'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, claimDraftSchema } from '@/desk/claimDraft'
 import type { FindingOutcome } from '@/claims/finding'
 import type { Connection } from './connection'
 import { claims } from './schema'
@@ -112,15 +112,13 @@ export async function updateOutcome(
 
 function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
   const { id, caseId, revision, updatedAt, createdAt, position, outcome, ...words } = row
-  const [kept, counted, secondKept] = [words.kept, words.counted, words.secondKept].map((rows) =>
-    rows.map((list) => [...list]),
-  )
   return {
     id,
     caseId,
     revision,
     createdAt,
     updatedAt,
-    draft: { ...words, kept: kept!, counted: counted!, secondKept: secondKept! },
+    // Names are stored as text: what a later version may have written is not taken for a draft.
+    draft: claimDraftSchema.parse(words),
   }
 }

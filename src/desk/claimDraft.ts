@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { keptRowsSchema } from './rowCondition'
 import { DECIMAL_MARKS, storedText } from './typed'
-import { METHODS } from '@/statistics/inference/procedure'
+import { METHODS, PARAMETERS } from '@/claims/names'
+import { BURDENS, RELATIONS } from '@/claims/relations'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
-import { TWO_SIDED_RULES } from '@/claims/share/exactBinomial'
+import { TWO_SIDED_RULES } from '@/claims/twoSidedRules'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
-import { BURDENS, PARAMETERS, RELATIONS } from '@/claims/claim'
 
 /** Longer than any label or unit, shorter than a nuisance. */
 const words = storedText(500)
@@ -58,6 +58,19 @@ export const claimDraftSchema = z.strictObject({
 })
 
 export type ClaimDraft = z.infer<typeof claimDraftSchema>
+
+/** The words of a claim that name it in a list. */
+export type ClaimWords = Pick<
+  ClaimDraft,
+  | 'wording'
+  | 'parameter'
+  | 'quantity'
+  | 'relation'
+  | 'claimedValue'
+  | 'toleranceBelow'
+  | 'toleranceAbove'
+  | 'unit'
+>
 
 /** All of a claim but the sample that it is held against. */
 export type ClaimWithoutSample = Omit<ClaimDraft, 'sampleId'>

@@ -3,7 +3,6 @@ import { z } from 'zod'
 /** How numbers are written: 1,234.5 or 1 234,5. */
 export const LANGUAGES = ['point', 'comma'] as const
 export type Language = (typeof LANGUAGES)[number]
-export const LANGUAGE_WORDS: Readonly<Record<Language, string>> = { point: '1,234.5', comma: '1\u202f234,5' }
 
 export const FORMATS = ['pdf', 'docx', 'html', 'md'] as const
 export type ReportFormat = (typeof FORMATS)[number]
@@ -22,19 +21,6 @@ export const PARTS = [
   'sources',
 ] as const
 export type PartName = (typeof PARTS)[number]
-
-export const PART_WORDS: Readonly<Record<PartName, string>> = {
-  cover: 'cover block',
-  summary: 'summary of findings',
-  hypotheses: 'hypotheses',
-  sample: 'sample and its origin',
-  conditions: 'conditions',
-  pictures: 'pictures',
-  test: 'figures of the test',
-  'cross-examination': 'cross-examination',
-  working: 'working, as an appendix',
-  sources: 'methods and sources',
-}
 
 const MOST_DECIMALS = 12
 

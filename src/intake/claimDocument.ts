@@ -1,3 +1,4 @@
+import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { Outcome } from '@/claims/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
@@ -37,7 +38,7 @@ export async function readClaimAgainst(
   }
   const first = await evidenceOf(draft)
   if (!first) return undefined
-  if (draft.parameter !== 'variance-ratio') return { ...readDraft(draft, first), evidence: first }
+  if (parameterOf(draft.parameter).sample !== 'two') return { ...readDraft(draft, first), evidence: first }
   const second = await evidenceOf(ofSecond(draft))
   if (!second) return undefined
   const evidence = joinSources(draft, { first, second })

@@ -1,36 +1,26 @@
-import type { Claim, Parameter, Relation } from '@/claims/claim'
+import { parameterOf } from '@/claims/all'
+import { type Parameter, PARAMETERS } from '@/claims/names'
+import { needsTolerance, type Relation, RELATIONS } from '@/claims/relations'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
+import { RELATION_WORDS } from '@/words/en/relations'
+import type { Claim } from '@/claims/claim'
 import { failure, type Outcome, success } from '@/claims/outcome'
 import { readNumber } from './number'
 
-const PARAMETER_WORDS: Readonly<Record<string, Parameter>> = {
-  mean: 'mean',
-  average: 'mean',
-  'standard deviation': 'standard-deviation',
-  variance: 'variance',
-  share: 'proportion',
-  proportion: 'proportion',
-  median: 'median',
-}
+const BY_NAME: Readonly<Record<string, Parameter>> = Object.fromEntries(
+  PARAMETERS.flatMap((name) => PARAMETER_WORDS[name].names.map((words) => [words, name])),
+)
 
-const RELATION_WORDS: Readonly<Record<string, Relation>> = {
-  'at least': 'at-least',
-  'at most': 'at-most',
-  'more than': 'more-than',
-  'less than': 'less-than',
-  'equal to': 'equal-to',
-  'different from': 'different-from',
-}
+/** Those that are held to the value itself. */
+const BY_WORDS: Readonly<Record<string, Relation>> = Object.fromEntries(
+  RELATIONS.filter((name) => !needsTolerance({ relation: name })).map((name) => [RELATION_WORDS[name], name]),
+)
 
+const NAMES = PARAMETERS.flatMap((name) => PARAMETER_WORDS[name].names.slice(0, 1))
 const either = (words: Readonly<Record<string, string>>) => Object.keys(words).join('|')
 const NUMBER = '[+-]?[\\d.]+(?:e[+-]?\\d+)?'
-const POINT = new RegExp(
-  `^(${either(PARAMETER_WORDS)})\\s+(${either(RELATION_WORDS)})\\s+(${NUMBER})\\s*(.*)$`,
-  'i',
-)
-const RANGE = new RegExp(
-  `^(${either(PARAMETER_WORDS)})\\s+within\\s+(${NUMBER})\\s+to\\s+(${NUMBER})\\s*(.*)$`,
-  'i',
-)
+const POINT = new RegExp(`^(${either(BY_NAME)})\\s+(${either(BY_WORDS)})\\s+(${NUMBER})\\s*(.*)$`, 'i')
+const RANGE = new RegExp(`^(${either(BY_NAME)})\\s+within\\s+(${NUMBER})\\s+to\\s+(${NUMBER})\\s*(.*)$`, 'i')
 
 /**
  * Reads a claim written as a phrase: "mean at least 15 kg", "share at least 95 %", "median within 9.5 to 10.5 mm".
@@ -56,15 +46,15 @@ function claimOf(
   const [first, second] = readings.map((reading) =>
     reading.ok ? reading.value / (isPercent ? 100 : 1) : Number.NaN,
   )
-  const parameter = PARAMETER_WORDS[words.parameter.toLowerCase()]!
-  if (Number.isNaN(first) || Number.isNaN(second) || (isPercent && parameter !== 'proportion')) {
+  const parameter = BY_NAME[words.parameter.toLowerCase()]!
+  if (Number.isNaN(first) || Number.isNaN(second) || (isPercent && parameterOf(parameter).scale !== 100)) {
     return failure(notRead(text))
   }
   const unit = words.unit === '' || isPercent ? {} : { unit: words.unit }
   if (words.relation !== undefined) {
     return success({
       parameter,
-      relation: RELATION_WORDS[words.relation.toLowerCase()]!,
+      relation: BY_WORDS[words.relation.toLowerCase()]!,
       value: first!,
       ...unit,
     })
@@ -79,6 +69,6 @@ function notRead(text: string) {
   return {
     code: 'claim-not-read',
     path: 'claim',
-    message: `The claim “${text}” cannot be read. Write a parameter (mean, standard deviation, variance, share, median), a relation (at least, at most, more than, less than, equal to, different from, within … to …), a value and a unit: mean at least 15 kg.`,
+    message: `The claim “${text}” cannot be read. Write a parameter (${NAMES.join(', ')}), a relation (${Object.keys(BY_WORDS).join(', ')}, within … to …), a value and a unit: mean at least 15 kg.`,
   }
 }

@@ -1,4 +1,4 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { readDraft as readBoth } from './readDraft'

@@ -1,5 +1,8 @@
+import { methodOf, methodsFor, parameterOf } from '@/claims/all'
+import { needsTolerance } from '@/claims/relations'
 import type { CheckDocument } from '@/claims/request'
-import type { Parameter, Tolerance } from '@/claims/claim'
+import type { Parameter } from '@/claims/names'
+import type { Tolerance } from '@/claims/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import {
   ANY,
@@ -40,10 +43,10 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const tolerance = needsTolerance(draft) ? toleranceIn(fields, draft) : undefined
   const significanceLevel = fields.level('significanceLevel', 'significance level')
   const confidenceLevel = fields.level('confidenceLevel', 'confidence level')
-  const knownStandardDeviation =
-    draft.parameter === 'mean'
-      ? fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
-      : undefined
+  const definition = parameterOf(draft.parameter)
+  const knownStandardDeviation = definition.takesKnownSpread
+    ? fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
+    : undefined
   const decimals = fields.number('decimals', 'number of decimals', wholeFrom(0, MOST_DECIMALS))
   const missing = [...missingFrom(fields, draft), ...sample.missing]
   const problems = [...fields.problems, ...sample.problems]
@@ -71,20 +74,21 @@ function claimOf(draft: ClaimDraft, value: number, tolerance: Tolerance | undefi
 
 /** Whether the parameter's values carry a unit that has to be typed: a share and a ratio have none. */
 export function hasUnit(parameter: Parameter): boolean {
-  return parameter !== 'proportion' && parameter !== 'variance-ratio'
+  return parameterOf(parameter).unitOf('u') !== undefined
 }
 
 /** The choices of a test that are not the usual ones. */
 function optionsOf(draft: ClaimDraft): Partial<NonNullable<CheckDocument['test']>> {
   const { method, interval, intervalSides, continuityCorrection, twoSidedRule, midP } = draft
-  const isShare = draft.parameter === 'proportion'
+  const hasIntervals = parameterOf(draft.parameter).intervals.length > 0
+  const followed = methodsFor(draft.parameter).flatMap((one) => methodOf(one).options)
   return {
     ...(method === 'auto' ? {} : { method }),
-    ...(interval === 'auto' || !isShare ? {} : { interval }),
+    ...(interval === 'auto' || !hasIntervals ? {} : { interval }),
     ...(intervalSides === 'auto' ? {} : { intervalSides }),
     ...(continuityCorrection ? { continuityCorrection } : {}),
-    ...(twoSidedRule === 'auto' || !isShare ? {} : { twoSidedRule }),
-    ...(midP && isShare ? { midP } : {}),
+    ...(twoSidedRule === 'auto' || !followed.includes('twoSidedRule') ? {} : { twoSidedRule }),
+    ...(midP && followed.includes('midP') ? { midP } : {}),
   }
 }
 
@@ -94,12 +98,7 @@ function parameterFigure(
   { parameter }: ClaimDraft,
   [field, name, range]: readonly [keyof ClaimDraft, string, Range],
 ): number | undefined {
-  return parameter === 'proportion' ? fields.share(field, name) : fields.number(field, name, range)
-}
-
-/** Whether the claim's words ask for a tolerance: "within", and "equal to" that must be shown. */
-export function needsTolerance({ relation, burden }: Pick<ClaimDraft, 'relation' | 'burden'>): boolean {
-  return relation === 'within' || (relation === 'equal-to' && burden === 'substantiate')
+  return parameterOf(parameter).scale === 100 ? fields.share(field, name) : fields.number(field, name, range)
 }
 
 /** Both limits; nothing while one of them is missing. */

@@ -1,9 +1,10 @@
 import type { CheckDocument } from '@/claims/request'
-import type { Parameter } from '@/claims/claim'
+import type { Parameter } from '@/claims/names'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { type Outcome, success } from '@/claims/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
-import { PARAMETER_NOUNS } from '@/words/en/claimWords'
+import { parameterOf } from '@/claims/all'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { readCount } from './count'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './fieldReader'
 import type { TakenCount } from './sheet/takeCount'
@@ -42,8 +43,8 @@ export function readEvidence(question: Question): EvidenceReading {
   const { sample, draft } = question
   const fields = new FieldReader<keyof SampleDraft>(sample, sample.decimalMark)
   const lotSize = fields.number('lotSize', 'size of the lot', wholeFrom(1))
-  const isShare = draft.parameter === 'proportion'
-  const converted = isShare ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
+  const isCounted = parameterOf(draft.parameter).sample === 'counted'
+  const converted = isCounted ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
   if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
   const conversion = converted.ok ? converted.value : undefined
   const made =
@@ -81,7 +82,7 @@ function unitOf({ sample, draft }: Question): string {
 type Made = Partial<EvidenceReading>
 
 function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | undefined): Made {
-  if (draft.parameter === 'proportion' && draft.counted.length === 0)
+  if (parameterOf(draft.parameter).sample === 'counted' && draft.counted.length === 0)
     return {
       missing: [{ field: 'counted', message: 'Say which of the rows count, such as hours at most 48.' }],
     }
@@ -122,11 +123,9 @@ function fromSummary(
   parameter: Parameter,
   conversion: Conversion | undefined,
 ): Made {
-  if (parameter === 'proportion' || parameter === 'median') {
-    const message = `A ${PARAMETER_NOUNS[parameter]} cannot be told from a mean and a spread. Give ${parameter === 'median' ? 'the readings' : 'a count, or the readings'}.`
-    return { problems: [{ field: 'kind', message }] }
-  }
-  const needsMean = parameter === 'mean'
+  const { summary } = parameterOf(parameter)
+  if (!summary) return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromSummary! }] }
+  const needsMean = summary.includes('mean')
   const missing: FieldProblem[] = []
   const n = fields.number('sampleSize', 'number of readings', wholeFrom(1))
   const mean = fields.number('mean', 'mean', { holds: () => true, needed: '' })
@@ -156,10 +155,8 @@ function fromSummary(
 }
 
 function fromCount(sample: SampleDraft, parameter: Parameter): Made {
-  if (parameter !== 'proportion') {
-    const message = `A ${PARAMETER_NOUNS[parameter]} cannot be told from a count. Give the readings${parameter === 'median' ? '' : ', or their summary figures'}.`
-    return { problems: [{ field: 'kind', message }] }
-  }
+  if (parameterOf(parameter).sample !== 'counted')
+    return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromCount! }] }
   if (sample.count.trim() === '')
     return { missing: [{ field: 'count', message: 'State the count, such as 18 of 40.' }] }
   const count = readCount(sample.count, sample.decimalMark)

@@ -1,4 +1,8 @@
-import type { Parameter, Relation } from '@/claims/claim'
+import { parameterOf } from '@/claims/all'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
+import { RELATION_SENTENCES } from '@/words/en/relations'
+import { type Parameter, PARAMETERS } from '@/claims/names'
+import type { Relation } from '@/claims/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
@@ -16,38 +20,14 @@ export type Guess = Readonly<{
 type Phrase<T> = readonly [RegExp, T]
 
 /** Longer phrases first: "no less than" holds "less than", and "not more than" holds "more than". */
-const RELATIONS: readonly Phrase<Relation>[] = [
-  [
-    /\b(?:no|not) (?:less|fewer|lower|under) than\b|\bnot (?:under|below)\b|\bnever (?:less than|under|below)\b/,
-    'at-least',
-  ],
-  [/\bat least\b|\bor more\b|\bmin(?:imum|\.)?(?= |$)|\band up\b/, 'at-least'],
-  [
-    /\b(?:no|not) (?:more|greater|higher|longer|over) than\b|\bnot (?:over|above|exceed(?:ing)?)\b/,
-    'at-most',
-  ],
-  [/\bnever (?:more than|over|above|exceeds?)\b|\bdoes not exceed\b|\bnot to exceed\b/, 'at-most'],
-  [/\bat most\b|\bup to\b|\bor less\b|\bmax(?:imum|\.)?(?= |$)/, 'at-most'],
-  [
-    /\b(?:less|fewer|lower|quieter|lighter|shorter|faster|smaller|cooler) than\b|\b(?:under|below)\b/,
-    'less-than',
-  ],
-  [
-    /\b(?:more|greater|higher|longer|louder|heavier|larger|better|warmer) than\b|\b(?:over|above|exceeds)\b/,
-    'more-than',
-  ],
-  [/\bexactly\b|\bequal to\b|\bequals\b/, 'equal-to'],
-]
-const PARAMETERS: readonly Phrase<Parameter>[] = [
-  [
-    /\b(?:just )?as (?:even(?:ly)?|uniform(?:ly)?|consistent(?:ly)?) as\b|\bjust as (?:even(?:ly)?|uniform(?:ly)?|consistent(?:ly)?)\b/,
-    'variance-ratio',
-  ],
-  [/\bvariance\b/, 'variance'],
-  [/\bvar(?:y|ies|ying|iation)\b|\bstandard deviation\b|\bscatter\b/, 'standard-deviation'],
-  [/\bmedian\b|\bhalf of\b/, 'median'],
-  [/\bon average\b|\baverage\b|\bmean\b|\btypical(?:ly)?\b/, 'mean'],
-]
+const RELATION_PHRASES: readonly Phrase<Relation>[] = (Object.keys(RELATION_SENTENCES) as Relation[]).flatMap(
+  (name) => RELATION_SENTENCES[name].phrases.map((phrase) => [phrase, name] as const),
+)
+const PARAMETER_PHRASES: readonly Phrase<Parameter>[] = (Object.keys(PARAMETER_WORDS) as Parameter[]).map(
+  (name) => [PARAMETER_WORDS[name].phrases, name],
+)
+/** A share in words is one of what is counted. */
+const COUNTED_PARAMETER = PARAMETERS.find((name) => parameterOf(name).sample === 'counted')!
 const NUMBER = '[+-]?\\d+(?:[.,]\\d+)?'
 const UNIT = '(?:%|°[CF]|[µ°]?[A-Za-z]+(?:/[A-Za-z]+)?[²³]?)'
 /** Words that follow a number without being its unit. */
@@ -89,22 +69,23 @@ const VALUE = new RegExp(`(${NUMBER}) ?(${UNIT})?`)
 export function readWording(wording: string, mark: DecimalMark): Guess | undefined {
   const text = plainWords(wording)
   const number = (found: string | undefined) => readIn(found, mark)
-  const relation = firstOf(RELATIONS, text)
-  const parameter = firstOf(PARAMETERS, text)
+  const relation = firstOf(RELATION_PHRASES, text)
+  const parameter = firstOf(PARAMETER_PHRASES, text)
   const share = shareIn(text, number)
   if (share) {
     return {
       words: {
-        parameter: 'proportion',
+        parameter: COUNTED_PARAMETER,
         relation: relation?.meaning ?? 'at-least',
         claimedValue: share.value,
       },
       seen: [share.seen, ...(relation ? [relation.seen] : [])],
     }
   }
-  if (parameter?.meaning === 'variance-ratio') {
+  // What is as even as another is claimed without a number.
+  if (parameter && parameterOf(parameter.meaning).sample === 'two') {
     return {
-      words: { parameter: 'variance-ratio', relation: 'equal-to', claimedValue: '1' },
+      words: { parameter: parameter.meaning, relation: 'equal-to', claimedValue: '1' },
       seen: [parameter.seen],
     }
   }
@@ -112,7 +93,7 @@ export function readWording(wording: string, mark: DecimalMark): Guess | undefin
   if (!value && !relation && !parameter) return undefined
   return {
     words: {
-      parameter: parameter?.meaning ?? 'mean',
+      parameter: parameter?.meaning ?? PARAMETERS[0],
       ...value?.words,
       ...(relation && !value?.isRange ? { relation: relation.meaning } : {}),
     },

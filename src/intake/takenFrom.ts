@@ -1,3 +1,4 @@
+import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { type Outcome, success } from '@/claims/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
@@ -31,8 +32,9 @@ export function columnFor(draft: Pick<ClaimDraft, 'column'>, sample: Pick<Sample
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */
 export function columnsWanted(draft: Wanted, sample: Pick<SampleDraft, 'columns'>): readonly string[] {
   const { kept, counted, parameter } = draft
-  const conditions = parameter === 'proportion' ? [...kept, ...counted] : kept
-  const own = parameter === 'proportion' ? [] : [columnFor(draft, sample)]
+  const isCounted = parameterOf(parameter).sample === 'counted'
+  const conditions = isCounted ? [...kept, ...counted] : kept
+  const own = isCounted ? [] : [columnFor(draft, sample)]
   return [...own, ...conditions.flat().map(({ column }) => column)]
 }
 
@@ -58,7 +60,7 @@ export function takeWanted(
   setAside: readonly number[],
 ): Outcome<Taken> {
   const { parameter, column, kept, counted, decimalMark: mark } = wanted
-  if (parameter !== 'proportion') return takeReadings(sheet, { column, kept, mark })
+  if (parameterOf(parameter).sample !== 'counted') return takeReadings(sheet, { column, kept, mark })
   const count = takeCount(sheet, { kept, counted, mark, setAside })
   if (!count.ok) return count
   const { withSetAside, missing } = count.value

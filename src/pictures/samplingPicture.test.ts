@@ -1,11 +1,12 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
+import { partsOf } from '@/claims/testParts'
 import { samplingPicture } from './samplingPicture'
 
 function pictureOf(document: CheckDocument, place: 0 | 1 = 0) {
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
-  return { result, picture: samplingPicture(document, result, place) }
+  return { result, picture: samplingPicture(result, place) }
 }
 
 /** What lies under the points, by trapezia or by adding up bars. */
@@ -97,7 +98,7 @@ test('a tolerance has a picture for each of its limits', () => {
     evidence: { kind: 'readings', values: readings },
   }
   const [lower, upper] = [pictureOf(document, 0), pictureOf(document, 1)]
-  expect(lower.picture!.statistic).toBe(lower.result.test.parts![0]!.statistic)
+  expect(lower.picture!.statistic).toBe(partsOf(lower.result.test)[0]!.statistic)
   expect(lower.picture!.rejected.upper).toBeDefined()
   expect(upper.picture!.rejected.lower).toBeDefined()
 })

@@ -1,9 +1,11 @@
-import { prepareCheck } from '@/claims/check'
-import { type Known, knownDistribution } from '@/answers/reckon'
-import type { CheckDocument } from '@/claims/request'
-import type { CheckResult } from '@/claims/result'
+import { methodOf } from '@/claims/all'
+import type { Worked } from '@/claims/definition'
 import { type Hypotheses, valuesOf } from '@/claims/hypotheses'
-import { normal } from '@/statistics/distributions/normal'
+import type { CheckResult } from '@/claims/result'
+import { partsOf } from '@/claims/testParts'
+import { distributionByName } from '@/statistics/distributions/byName'
+import { isDiscrete as isOfWholeNumbers } from '@/statistics/distributions/named'
+import type { Reference } from '@/statistics/distributions/reference'
 import type { Ends } from '@/statistics/inference/interval'
 
 export type PicturePoint = Readonly<{ x: number; y: number }>
@@ -37,32 +39,31 @@ const LIKELIHOOD_SLACK = 1e-7
 /** Above so many whole numbers a bar would be no wider than a line. */
 const MOST_BARS = 160
 
+/** What of a result is drawn. */
+export type Pictured = Pick<CheckResult, 'kind' | 'hypotheses' | 'sample' | 'test'>
+
 /**
- * The picture of a test.
+ * The picture of a test, from its result alone.
  *
  * @param place - 0, or 1 for the upper limit of a tolerance
  * @returns no picture where no distribution of a known name stands behind the test, as for resamples
  */
-export function samplingPicture(
-  document: CheckDocument,
-  result: CheckResult,
-  place: 0 | 1 = 0,
-): SamplingPicture | undefined {
-  const { test, hypotheses } = result
-  const part = test.parts?.[place] ?? test
+export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPicture | undefined {
+  const { test, hypotheses, sample, kind: parameter } = result
+  const part = partsOf(test)[place]
+  if (!part?.distribution) return undefined
   const { statistic, distribution } = part
-  if (statistic === undefined || !distribution) return undefined
-  const known = distributionOf(document, result, place)
-  if (!known) return undefined
+  const { picture = {} } = methodOf(test.method)
+  const known = picture.reference?.(part.figures) ?? distributionByName(distribution)
   const side = sideOf(hypotheses, place)
-  const isDiscrete = ['binomial', 'hypergeometric', 'signed-rank'].includes(distribution.name)
+  const isDiscrete = isOfWholeNumbers(distribution)
   const rejected = endsOf(part.criticalValues, side, known)
   const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete })
-  const { twoSidedRule = 'auto', midP = false } = document.test ?? {}
-  const isByLikelihood = test.method === 'exact-binomial' && twoSidedRule !== 'doubled' && !midP
+  const isByLikelihood = picture.countsByLikelihood?.(part.figures) ?? false
   const isBars = isDiscrete && max - min <= MOST_BARS
   const heightAt = (x: number) => known.density(isDiscrete ? Math.round(x) : x)
-  const estimateAt = estimateScale(document, result, valuesOf(hypotheses)[place]!)
+  const worked: Worked<unknown> = { parameter, sample, value: valuesOf(hypotheses)[place]!, part }
+  const { estimateAt } = picture
   return {
     shape: isBars ? 'bars' : 'curve',
     points: pointsBetween({ min, max, step: isBars ? 1 : (max - min) / STEPS, heightAt }),
@@ -72,7 +73,7 @@ export function samplingPicture(
     statistic,
     rejected,
     counted: countedBy(statistic, side, { known, isDiscrete, isByLikelihood }),
-    ...(estimateAt ? { estimateAt } : {}),
+    ...(estimateAt ? { estimateAt: (x: number) => estimateAt(worked, x) } : {}),
   }
 }
 
@@ -84,27 +85,8 @@ function sideOf({ alternativeSide }: Hypotheses, place: 0 | 1): Side {
   return alternativeSide
 }
 
-/** A sum of ranks by the normal distribution has a mean and a spread of its own; every other statistic is the named one's. */
-function distributionOf(document: CheckDocument, result: CheckResult, place: 0 | 1): Known | undefined {
-  const part = result.test.parts?.[place] ?? result.test
-  if (result.test.method !== 'signed-rank' || part.distribution?.name !== 'normal') {
-    const known = knownDistribution(part.distribution!)
-    return known.ok ? known.value : undefined
-  }
-  const prepared = prepareCheck(document)
-  if (!prepared.ok) return undefined
-  const { test } = prepared.value.decided
-  const { centre, deviation } = ('parts' in test ? test.parts[place]! : test).intermediate ?? {}
-  if (centre === undefined || !deviation) return undefined
-  return {
-    density: (x) => normal.density((x - centre) / deviation) / deviation,
-    tails: (x) => normal.tails((x - centre) / deviation),
-    quantile: (probability, tail) => centre + deviation * normal.quantile(probability, tail),
-  }
-}
-
 /** One critical value belongs to the side that is looked at; of a two-sided test, to the side that it lies on. */
-function endsOf(limits: readonly number[], side: Side, known: Known): Ends {
+function endsOf(limits: readonly number[], side: Side, known: Reference): Ends {
   const [first, second] = limits
   if (first === undefined) return {}
   if (second !== undefined) return { lower: first, upper: second }
@@ -113,7 +95,7 @@ function endsOf(limits: readonly number[], side: Side, known: Known): Ends {
 }
 
 function rangeOf(
-  known: Known,
+  known: Reference,
   seen: Readonly<{ statistic: number; rejected: Ends; isDiscrete: boolean }>,
 ): Readonly<{ min: number; max: number }> {
   const { statistic, rejected, isDiscrete } = seen
@@ -146,7 +128,7 @@ function countedBy(
     known,
     isDiscrete,
     isByLikelihood,
-  }: Readonly<{ known: Known; isDiscrete: boolean; isByLikelihood: boolean }>,
+  }: Readonly<{ known: Reference; isDiscrete: boolean; isByLikelihood: boolean }>,
 ): Ends {
   if (side === 'less') return { lower: statistic }
   if (side === 'greater') return { upper: statistic }
@@ -162,7 +144,7 @@ function countedBy(
 }
 
 /** Of an exact test that adds up every outcome no more probable than the one seen: where those begin on the other side. */
-function countedByLikelihood(count: number, isLow: boolean, { density, quantile }: Known): Ends {
+function countedByLikelihood(count: number, isLow: boolean, { density, quantile }: Reference): Ends {
   const most = density(count) * (1 + LIKELIHOOD_SLACK)
   const far = quantile(1e-15, isLow ? 'upper' : 'lower')
   const step = isLow ? 1 : -1
@@ -170,38 +152,4 @@ function countedByLikelihood(count: number, isLow: boolean, { density, quantile 
     if (density(k) <= most) return isLow ? { lower: count, upper: k } : { lower: k, upper: count }
   }
   return isLow ? { lower: count } : { upper: count }
-}
-
-/** How the statistic's axis reads in the claim's unit, by the formula of the statistic. */
-function estimateScale(
-  { evidence }: CheckDocument,
-  { test, sample, hypotheses }: CheckResult,
-  value: number,
-): SamplingPicture['estimateAt'] {
-  const { n, standardError } = sample
-  switch (test.method) {
-    case 't':
-    case 'z':
-      return standardError === undefined ? undefined : (x) => value + x * standardError
-    case 'chi-square':
-      return hypotheses.null.parameter === 'variance'
-        ? (x) => (value * x) / (n - 1)
-        : (x) => value * Math.sqrt(Math.max(0, x) / (n - 1))
-    case 'score-z':
-      return (x) => value + x * Math.sqrt((value * (1 - value)) / n)
-    case 'exact-binomial':
-    case 'hypergeometric':
-      return evidence.kind === 'count' ? (x) => x / evidence.n : undefined
-    case 'f':
-      return (x) => value * x
-    case 'bonett':
-    case 'bootstrap':
-    case 'levene':
-    case 'brown-forsythe':
-    case 'signed-rank':
-    case 'sign':
-      return undefined
-    default:
-      return test.method satisfies never
-  }
 }

@@ -1,21 +1,11 @@
-import { defaultBurden } from '@/claims/claim'
-import { BURDEN_WORDS } from '@/words/en/claimWords'
+import { defaultBurden } from '@/claims/relations'
+import { BURDEN_WORDS } from '@/words/en/relations'
 import { claimTitle } from '@/words/en/claimTitle'
-import {
-  CONDITION_NAMES,
-  CONDITION_STATES,
-  conditionLines,
-  SOURCE_WORDS,
-} from '@/words/en/conditionWords'
+import { CONDITION_NAMES, CONDITION_STATES, conditionLines, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { formatFull, formatPercent, formatSure } from '@/words/figures'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
-import {
-  distributionWords,
-  FORMULAS,
-  METHOD_NAMES,
-  METHOD_REASONS,
-  STATISTIC,
-} from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
+import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
 import { sampleLines } from '@/words/en/sampleLines'
 import { testLines } from '@/words/en/testLines'
 import { wayWords } from '@/words/en/waysWords'
@@ -95,16 +85,19 @@ function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): read
   const chosen = { unit: claim.draft.unit, chosen: decimals }
   const lines = [...sampleLines(result, formats, chosen), ...testLines(result, formats)]
   const ways = test.ways.map((way) => {
-    const words = wayWords(way, hypotheses, { ...formats, statistic: STATISTIC[test.method] })
+    const words = wayWords(way, hypotheses, { ...formats, statistic: methodOf(test.method).symbol })
     return write(`${words}: ${way.rejects ? 'rejects' : 'does not reject'} the null hypothesis`)
   })
   const decision = test.decision === 'rejected' ? 'rejected' : 'not rejected'
   return [
-    { is: 'paragraph', text: METHOD_REASONS[test.method] },
-    { is: 'paragraph', text: write(`${FORMULAS[test.method]}, ${distributionWords(test.distribution)}`) },
+    { is: 'paragraph', text: METHOD_WORDS[test.method].reason },
+    {
+      is: 'paragraph',
+      text: write(`${methodOf(test.method).formula}, ${distributionWords(test.distribution)}`),
+    },
     {
       is: 'table',
-      label: `Figures of the ${METHOD_NAMES[test.method]}`,
+      label: `Figures of the ${METHOD_WORDS[test.method].name}`,
       heads: ['Figure', 'As shown', 'To ten digits'],
       rows: lines.map(({ name, shown, full }) => [name, write(shown), write(formatSure(full))]),
       numbers: [false, true, true],

@@ -1,6 +1,6 @@
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
-import { standingWords, turnsAt } from '@/words/en/crossWords'
+import { askedWords, remarkWords, standingWords, turnsAt } from '@/words/en/crossWords'
 import { formatCount, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Formats } from '@/words/formats'
@@ -40,12 +40,12 @@ function rowOf(
   { formats, level, claimed }: Readonly<{ formats: Formats; level: number | undefined; claimed: number }>,
 ): readonly string[] {
   const { inUnit } = formats
-  const { words, note, figure, outcome, stands, interval, pValue, logPValue, significanceLevel } = answer
+  const { asked, note, figure, outcome, stands, interval, pValue, logPValue, significanceLevel } = answer
   const found = figure === undefined ? '' : `: ${figureWords(figure, claimed, inUnit)}`
   const ends = [interval?.lower, interval?.upper].filter((end) => end !== undefined).map(inUnit)
   const at = interval && interval.level !== level ? ` at ${formatPercent(interval.level)}` : ''
   return [
-    `… ${words}${found}${note ? `. ${note}` : ''}`,
+    `… ${askedWords(asked)}${found}${note ? `. ${remarkWords(note)}` : ''}`,
     outcome && stands !== undefined ? `${OUTCOME_WORDS[outcome]}${stands ? '' : ', turned'}` : '',
     pValue === undefined && logPValue === undefined ? '' : formatPValue(pValue, significanceLevel ?? 1),
     `${ends.join(' to ')}${at}`,

@@ -2,7 +2,8 @@ import { samplingPicture } from '@/pictures/samplingPicture'
 import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
 import { scaled } from '@/words/display'
 import { formatCount, formatLimit, formatPValue, withUnit } from '@/words/figures'
-import { STATISTIC } from '@/words/en/methodWords'
+import { methodOf, parameterOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
 import { samplingWords } from '@/words/en/samplingWords'
 import type { Block } from './document'
 import { claimLine } from './drawing/claimLine'
@@ -32,9 +33,8 @@ function claimLineBlock(
     return { value, words }
   })
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
-  const { parameter } = claim.draft
-  // Only a mean and a median lie among the readings.
-  const values = parameter === 'mean' || parameter === 'median' ? reading.evidence.values : []
+  const { liesAmongReadings } = parameterOf(claim.draft.parameter)
+  const values = liesAmongReadings ? reading.evidence.values : []
   const { drawing, each } = claimLine(
     {
       values,
@@ -53,17 +53,14 @@ function claimLineBlock(
   return [{ is: 'picture', drawing, title, description }]
 }
 
-function samplingBlocks(
-  { formats }: ClaimStudy,
-  { document, result }: Checked,
-  write: Writer,
-): readonly Block[] {
-  const letter = STATISTIC[result.test.method]
-  const places = result.test.parts ? ([0, 1] as const) : ([0] as const)
+function samplingBlocks({ formats }: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
+  const { symbol: letter, statistic } = methodOf(result.test.method)
+  const parts = partsOf(result.test)
+  const places = parts.length === 2 ? ([0, 1] as const) : ([0] as const)
   return places.flatMap((place): readonly Block[] => {
-    const picture = samplingPicture(document, result, place)
+    const picture = samplingPicture(result, place)
     if (!picture) return []
-    const isCount = picture.shape === 'bars' || result.test.method === 'signed-rank'
+    const isCount = statistic === 'count'
     const shown = (value: number) =>
       isCount && Number.isInteger(value) ? String(value) : formats.plain(value)
     const { estimateAt } = picture
@@ -72,10 +69,7 @@ function samplingBlocks(
       critical: (value: number) => `critical ${shown(value)}`,
       estimate: estimateAt && ((value: number) => formats.inUnit(estimateAt(value))),
     }
-    const pValue = formatPValue(
-      (result.test.parts?.[place] ?? result.test).pValue,
-      result.test.significanceLevel,
-    )
+    const pValue = formatPValue(parts[place]?.pValue, result.test.significanceLevel)
     const description = samplingWords({ picture, letter, plain: shown, inUnit: formats.inUnit, pValue })
     const limit = places.length === 1 ? '' : place === 0 ? ', lower limit' : ', upper limit'
     return [

@@ -1,6 +1,6 @@
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { PARTS, USUAL_OPTIONS } from '@/desk/reportOptions'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { formatSure } from '@/words/figures'
 import { partHtml } from './html'
 import { markdownOf } from './markdown'

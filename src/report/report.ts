@@ -4,9 +4,10 @@ import { CORE_VERSION } from '@/claims/version'
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { METHOD_NAMES } from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
+import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
-import { CONDITION_SOURCES, METHOD_SOURCES } from '@/words/en/sources'
+import { CONDITION_SOURCES } from '@/words/en/sources'
 import { togetherWords } from '@/words/en/togetherWords'
 import { instantWords } from '@/words/en/trailWords'
 import { claimParts } from './claimParts'
@@ -170,7 +171,7 @@ function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStud
     ...(head.hash ? [['Last entry of the trail', head.hash] as const] : []),
   ]
   const sources = [
-    ...methods.map((method) => [METHOD_NAMES[method], METHOD_SOURCES[method]] as const),
+    ...methods.map((method) => [METHOD_WORDS[method].name, methodOf(method).source] as const),
     ...conditions.map(
       (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,
     ),

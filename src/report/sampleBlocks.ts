@@ -1,3 +1,4 @@
+import { parameterOf } from '@/claims/all'
 import type { ContentSample } from '@/casefile/content'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
@@ -26,7 +27,7 @@ const MOST_LISTED = 200
 /** The samples that a claim is held against: where they come from, and what of them was taken. */
 export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
   const { samples, claim } = study
-  const isOfTwo = claim.draft.parameter === 'variance-ratio'
+  const isOfTwo = parameterOf(claim.draft.parameter).sample === 'two'
   const origins = samples.map((sample, at): Block => {
     const source = isOfTwo && samples.length > 1 ? `, ${SOURCE_WORDS[at === 0 ? 'first' : 'second']}` : ''
     return { is: 'facts', label: `Sample${source}`, rows: originOf(sample, write) }
@@ -59,14 +60,14 @@ function originOf({ draft, file }: ContentSample, write: Writer): readonly (read
 function takenBlocks({ claim, samples, reading }: ClaimStudy, write: Writer): readonly Block[] {
   const { draft } = claim
   const [first] = samples
+  const kind = parameterOf(draft.parameter).sample
   const rows: (readonly [string, string])[] = []
   const list = (kept: typeof draft.kept) => kept.map((all) => all.map(wordsOf).join(' and ')).join(' or ')
-  if (first && first.draft.columns.length > 1 && draft.parameter !== 'proportion')
+  if (first && first.draft.columns.length > 1 && kind !== 'counted')
     rows.push(['Column of the readings', columnFor(draft, first.draft)])
   if (draft.kept.length > 0) rows.push(['Rows kept', list(draft.kept)])
-  if (draft.parameter === 'proportion' && draft.counted.length > 0)
-    rows.push(['Rows that count', list(draft.counted)])
-  if (draft.parameter === 'variance-ratio') {
+  if (kind === 'counted' && draft.counted.length > 0) rows.push(['Rows that count', list(draft.counted)])
+  if (kind === 'two') {
     if (draft.secondColumn) rows.push(['Column of the second source', draft.secondColumn])
     if (draft.secondKept.length > 0) rows.push(['Rows kept of the second source', list(draft.secondKept)])
   }

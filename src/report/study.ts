@@ -1,3 +1,4 @@
+import { parameterOf } from '@/claims/all'
 import { setImmediate } from 'node:timers/promises'
 import {
   type CaseContent,
@@ -7,7 +8,7 @@ import {
   sha256,
 } from '@/casefile/content'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import type { CheckResult } from '@/claims/result'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
@@ -62,7 +63,9 @@ export async function studyClaims(
     const { draft } = claim
     const sampleIds = new Set([
       draft.sampleId,
-      ...(draft.parameter === 'variance-ratio' && draft.secondSampleId ? [draft.secondSampleId] : []),
+      ...(parameterOf(draft.parameter).sample === 'two' && draft.secondSampleId
+        ? [draft.secondSampleId]
+        : []),
     ])
     const samples = content.samples.filter(({ id }) => sampleIds.has(id))
     const reading = (await readClaimAgainst(draft, async (id) =>

@@ -1,6 +1,6 @@
 import 'server-only'
 import { type CaseWords, EMPTY_CASE } from '@/desk/caseWords'
-import { changeBetween } from '@/desk/trail/chain'
+import { changeBetween } from '@/desk/trail/change'
 import { insertCase } from '@/data/caseRepository'
 import type { Connection } from '@/data/client'
 import { newIdentifier } from './identifier'

@@ -1,7 +1,7 @@
 import 'server-only'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
-import { changeBetween } from '@/desk/trail/chain'
+import { changeBetween } from '@/desk/trail/change'
 import { claimTitle } from '@/words/en/claimTitle'
 import { insertClaim } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'

@@ -1,6 +1,6 @@
 import 'server-only'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
-import { changeBetween } from '@/desk/trail/chain'
+import { changeBetween } from '@/desk/trail/change'
 import type { Connection } from '@/data/client'
 import { insertSample } from '@/data/sampleRepository'
 import type { Doer } from './addCase'

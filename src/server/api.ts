@@ -1,7 +1,7 @@
 import 'server-only'
 import type { z } from 'zod'
 import { answer, type Answer } from '@/answers/answer'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { caseWordsOf } from '@/desk/caseWords'
 import { failure, type Outcome, success } from '@/claims/outcome'
 import { claimTitle } from '@/words/en/claimTitle'

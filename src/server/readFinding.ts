@@ -1,6 +1,6 @@
 import 'server-only'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import type { CheckAnswer, CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import { type TestedClaim, testedTogether } from '@/claims/testedTogether'
 import type { FindingOutcome } from '@/claims/finding'
 import { listClaims } from '@/data/claimRepository'

@@ -1,7 +1,7 @@
 import 'server-only'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
 import { storedText } from '@/desk/typed'

@@ -2,7 +2,8 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { FindingOutcome } from '@/claims/finding'
-import { claimTitle, type ClaimWords } from '@/words/en/claimTitle'
+import { claimTitle } from '@/words/en/claimTitle'
+import type { ClaimWords } from '@/desk/claimDraft'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from './BalanceMark'
 

@@ -1,4 +1,4 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import { displayOf, shownGap, shownInFull, shownValue } from './display'
 import { effectWords } from './en/findingWords'

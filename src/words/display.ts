@@ -1,5 +1,5 @@
 import type { Claim } from '@/claims/claim'
-import { unitOf } from './en/claimWords'
+import { parameterOf } from '@/claims/all'
 import { formatFull, formatNumber, withoutMadeUpDigits, withUnit } from './figures'
 import { decimalsOf, type EstimateFigures } from './estimateDecimals'
 
@@ -18,10 +18,11 @@ type Subject = Pick<Claim, 'parameter' | 'unit'>
  * @param chosen - the decimals chosen for the claim
  */
 export function displayOf(claim: Subject, figures: EstimateFigures | number, chosen?: number): Display {
-  const isShare = claim.parameter === 'proportion'
+  const { scale, unitOf } = parameterOf(claim.parameter)
   const own = typeof figures === 'number' ? figures : decimalsOf(figures)
-  const decimals = chosen ?? Math.max(0, own - (isShare ? 2 : 0))
-  return { scale: isShare ? 100 : 1, unit: isShare ? '%' : unitOf(claim), decimals }
+  const isPercent = scale === 100
+  const decimals = chosen ?? Math.max(0, own - (isPercent ? 2 : 0))
+  return { scale, unit: isPercent ? '%' : claim.unit ? unitOf(claim.unit) : undefined, decimals }
 }
 
 /** The value in the scale that is shown. */

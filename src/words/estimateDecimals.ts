@@ -1,7 +1,7 @@
-import type { CheckResult } from '@/claims/result'
+import type { ComputedFigures } from '@/claims/result'
 import { decimalsFor } from './figures'
 
-export type EstimateFigures = Pick<CheckResult, 'sample' | 'estimate' | 'interval'>
+export type EstimateFigures = Pick<ComputedFigures, 'sample' | 'estimate' | 'interval'>
 
 /**
  * Decimals at which an estimate is worth reading: from its standard error, or where it has none from a quarter of its
@@ -10,5 +10,6 @@ export type EstimateFigures = Pick<CheckResult, 'sample' | 'estimate' | 'interva
 export function decimalsOf({ sample, interval, estimate }: EstimateFigures): number {
   const { lower, upper } = interval ?? {}
   const isWide = lower !== undefined && upper !== undefined && upper > lower
-  return decimalsFor(sample.standardError || (isWide ? (upper - lower) / 4 : Math.abs(estimate.value) / 100))
+  const error = 'standardError' in sample ? sample.standardError : undefined
+  return decimalsFor(error || (isWide ? (upper - lower) / 4 : Math.abs(estimate.value) / 100))
 }

@@ -1,6 +1,6 @@
-import type { CheckResult } from '@/claims/result'
 import type { Claim } from '@/claims/claim'
 import { type Display, displayOf, shownInFull, shownValue } from './display'
+import type { EstimateFigures } from './estimateDecimals'
 import { formatNumber } from './figures'
 
 /** How the figures of one claim are shown: the decimals chosen once for it, else those that fit the standard error. */
@@ -23,7 +23,7 @@ const USUAL_DECIMALS = 3
  */
 export function formatsFor(
   claim: Pick<Claim, 'parameter' | 'unit'>,
-  figures: CheckResult | undefined,
+  figures: EstimateFigures | undefined,
   chosen: number | undefined,
 ): Formats {
   const display = displayOf(claim, figures ?? USUAL_DECIMALS, chosen)

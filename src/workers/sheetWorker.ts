@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import { describeShortly, type ShortDescription } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/outcome'

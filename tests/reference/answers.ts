@@ -1,13 +1,24 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
-import type { CheckResult } from '@/claims/result'
+import type { CheckResult, TestPart } from '@/claims/result'
+import type { SampleFiguresOf, SpreadFigures } from '@/claims/sampleFigures'
 import { answer } from '@/answers/answer'
 
+/** A result of any kind, each figure of which may be asked for. */
+export type AnyResult = CheckResult &
+  Readonly<{
+    sample: Partial<SampleFiguresOf<'measured'>> &
+      Partial<SampleFiguresOf<'counted'>> &
+      Readonly<{ n: number; setAside: number; first?: SpreadFigures; second?: SpreadFigures }>
+    test: Readonly<{ statistic?: number; parts?: readonly TestPart[] }>
+    effectSize?: Readonly<Record<string, number | undefined>>
+  }>
+
 /** The result of a check that has to be answered. */
-export function resultOf(document: CheckDocument): CheckResult {
+export function resultOf(document: CheckDocument): AnyResult {
   const answered = check(document)
   if (!answered.ok) throw new Error(answered.error.message)
-  return answered
+  return answered as unknown as AnyResult
 }
 
 /** The figures under a request's own key, which has to be answered. */

@@ -1,4 +1,6 @@
-import { check, checkDecision } from '../check'
+import { check } from '@/answers/check'
+import { askedWords, remarkWords } from '@/words/en/crossWords'
+import { checkDecision } from '../check'
 import type { CheckDocument, Evidence } from '../request'
 import { crossExamination, inOrder } from './crossExamination'
 import { type Examined, standing } from './question'
@@ -7,13 +9,20 @@ function examine(document: CheckDocument, withSetAside?: Evidence) {
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
   const answers = crossExamination({ document, result, withSetAside }).map(({ ask }) => ask())
-  const answer = (key: string): Examined => {
+  const answer = (key: string) => {
     const found = answers.find((one) => one.key === key)
     if (!found) throw new Error(`${key} was not asked: ${answers.map((one) => one.key).join(', ')}`)
-    return found
+    return worded(found)
   }
   return { result, answers, answer }
 }
+
+/** An answer with what is said of it. */
+const worded = ({ note, asked, ...answer }: Examined) => ({
+  ...answer,
+  words: askedWords(asked),
+  note: note && remarkWords(note),
+})
 
 const plain = (text: string | undefined) => text?.replaceAll('\u202f', ' ')
 
@@ -92,13 +101,12 @@ test('many readings are left out by their mean and spread, which comes to the sa
   const anywhere = check({ ...atLeast15({ values }) })
   if (!anywhere.ok) throw new Error(anywhere.error.message)
   // A value that is only just contradicted.
-  const value = 15 + anywhere.sample.mean! - anywhere.test.criticalEstimates[0]! + 1e-5
+  const value = 15 + (anywhere.sample as { mean: number }).mean - anywhere.test.criticalEstimates[0]! + 1e-5
   const document: CheckDocument = { claim: { ...claim, value }, evidence: { kind: 'readings', values } }
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
-  const { note } = crossExamination({ document, result })
-    .find(({ key }) => key === 'leave one out')!
-    .ask()
+  const question = crossExamination({ document, result }).find(({ key }) => key === 'leave one out')!
+  const { note } = worded(question.ask())
   const turning = values.filter((_, index) => {
     const own = checkDecision({ ...document, evidence: { kind: 'readings', values, setAside: [index] } })
     return own !== result.finding.outcome

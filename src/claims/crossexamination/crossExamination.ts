@@ -1,9 +1,10 @@
 import type { CheckDocument } from '../request'
 import type { FindingOutcome } from '../finding'
-import { defaultBurden } from '../claim'
-import { methodChoices } from '../methodNeeds'
-import type { Method } from '@/statistics/inference/procedure'
-import { crossWords } from '@/words/en/crossWords'
+import { methodOf, parameterOf } from '../all'
+import type { Method } from '../names'
+import { defaultBurden } from '../relations'
+import type { Asked } from './asked'
+import { methodChoices } from '../methodChoices'
 import { type Examination, type Examined, type Question, variation } from './question'
 import { readingQuestions } from './readings'
 import { sampleSizeQuestion, turningQuestion } from './limits'
@@ -44,7 +45,7 @@ function burdenQuestions(examined: Examination): readonly Question[] {
   return [
     variation({
       key: 'burden',
-      words: crossWords.burden(other),
+      asked: { ask: 'burden', burden: other },
       document: { ...document, claim: { ...document.claim, burden: other } },
       outcome: outcomeOf(examined),
     }),
@@ -58,7 +59,7 @@ function levelQuestions(examined: Examination): readonly Question[] {
     const { confidenceLevel: _, ...options } = document.test ?? {}
     return variation({
       key: `level ${level}`,
-      words: crossWords.level(level),
+      asked: { ask: 'level', level },
       document: { ...document, test: { ...options, significanceLevel: level } },
       outcome: outcomeOf(examined),
     })
@@ -69,68 +70,55 @@ function methodQuestions(examined: Examination): readonly Question[] {
   const { document, result } = examined
   const { method: used } = result.test
   const outcome = outcomeOf(examined)
-  const { knownStandardDeviation, ...options } = document.test ?? {}
-  const known = knownStandardDeviation === undefined ? {} : { knownStandardDeviation }
-  const ask = (key: string, words: string, changed: CheckDocument) =>
-    variation({ key, words, document: changed, outcome })
+  const ask = (key: string, asked: Asked, test: CheckDocument['test']) =>
+    variation({ key, asked, document: { ...document, test }, outcome })
   const others = methodChoices(document, result.hypotheses.alternativeSide)
     .filter(({ method, needs }) => method !== used && needs === undefined)
-    .map(({ method }) => {
-      const test = { ...options, ...(method === 'z' ? known : {}), ...ownOptions(method), method }
-      const words = used === 'z' && method === 't' ? crossWords.spreadFromSample() : crossWords.method(method)
-      return ask(`method ${method}`, words, { ...document, test })
-    })
-  const isShare = document.claim.parameter === 'proportion'
-  return [
-    ...others,
-    ...(isShare && used === 'score-z'
-      ? [corrected(document, document.test?.continuityCorrection === true, ask)]
-      : []),
-    ...(isShare && used === 'exact-binomial'
-      ? [
-          ask('mid-p', crossWords.midP(!document.test?.midP), {
-            ...document,
-            test: { ...document.test, midP: !document.test?.midP },
-          }),
-        ]
-      : []),
-    ...medianQuestion(examined),
-  ]
+    .map(({ method }) =>
+      ask(`method ${method}`, { ask: 'method', method, used }, optionsFor(method, document)),
+    )
+  const turned = methodOf(used).turnedRound.map((option) => {
+    const isOn = !document.test?.[option]
+    const asked: Asked =
+      option === 'midP' ? { ask: 'mid-p', isUsed: isOn } : { ask: 'continuity', isCorrected: isOn }
+    return ask(asked.ask, asked, { ...document.test, [option]: isOn })
+  })
+  return [...others, ...turned, ...besideQuestion(examined)]
 }
 
-/** The choices of one method are left out where another one is asked about. */
-function ownOptions(method: Method) {
+/** The choices of one method are left out where another one is asked about, and its own interval is taken. */
+function optionsFor(method: Method, { test }: CheckDocument): CheckDocument['test'] {
+  const { knownStandardDeviation, ...options } = test ?? {}
+  const { options: followed, interval } = methodOf(method)
+  const isKnown = knownStandardDeviation !== undefined && followed.includes('knownStandardDeviation')
   return {
+    ...options,
+    ...(isKnown ? { knownStandardDeviation } : {}),
     continuityCorrection: false,
-    twoSidedRule: 'auto' as const,
+    twoSidedRule: 'auto',
     midP: false,
-    ...(method === 'hypergeometric' ? { interval: 'auto' as const } : {}),
+    ...(interval === 'own-or-chosen' ? { interval: 'auto' } : {}),
+    method,
   }
 }
 
-function corrected(
-  document: CheckDocument,
-  isCorrected: boolean,
-  ask: (key: string, words: string, changed: CheckDocument) => Question,
-): Question {
-  const test = { ...document.test, continuityCorrection: !isCorrected }
-  return ask('continuity', crossWords.continuity(!isCorrected), { ...document, test })
-}
-
 /** A mean that a few readings pull along is held beside the median, which they do not. */
-function medianQuestion(examined: Examination): readonly Question[] {
+function besideQuestion(examined: Examination): readonly Question[] {
   const { document, result } = examined
-  if (document.claim.parameter !== 'mean' || document.evidence.kind !== 'readings') return []
+  const parameter = parameterOf(document.claim.parameter).beside
+  if (!parameter || document.evidence.kind !== 'readings') return []
   const { significanceLevel, confidenceLevel } = document.test ?? {}
   const test = {
     ...(significanceLevel === undefined ? {} : { significanceLevel }),
     ...(confidenceLevel === undefined ? {} : { confidenceLevel }),
   }
+  const { hypotheses } = result
+  const method = parameterOf(parameter).usualMethod({ options: {}, hypotheses, sampleSize: undefined })
   return [
     variation({
-      key: 'median',
-      words: crossWords.median(),
-      document: { ...document, claim: { ...document.claim, parameter: 'median' }, test },
+      key: parameter,
+      asked: { ask: 'parameter', parameter, method },
+      document: { ...document, claim: { ...document.claim, parameter }, test },
       outcome: result.finding.outcome,
     }),
   ]

@@ -1,14 +1,15 @@
 import { checkDecision } from '../check'
 import { type CheckDocument, type Evidence, USUAL_RESAMPLES } from '../request'
 import type { FindingOutcome } from '../finding'
-import type { Method } from '@/statistics/inference/procedure'
 import { moments } from '@/statistics/describe/moments'
-import { crossWords } from '@/words/en/crossWords'
+import { methodOf } from '../all'
+import type { Asked, LeftOut } from './asked'
 import { type Examination, type Examined, isAgainst, type Question } from './question'
 import { type List, listsOf } from './lists'
+import type { MethodDefinition } from '../definition'
 
 /** A change that leaves one unit out, and how many units it stands for: equal readings make equal findings. */
-type Change = Readonly<{ evidence: Evidence; stands: number; name: string }>
+type Change = Readonly<{ evidence: Evidence; stands: number; name: LeftOut }>
 
 /** Readings looked at in all, over every change: keeps the longest examination at some seconds. */
 const MOST_LOOKED_AT = 5_000_000
@@ -19,11 +20,14 @@ const MOST_FROM_READINGS = 300
 
 /** Would the finding stand if each single reading were left out in turn? */
 export function leaveOneOut({ document, result }: Examination): Question {
-  const words = crossWords.eachLeftOut(document.evidence.kind === 'count' ? 'unit' : 'reading')
-  const shared = { key: 'leave one out', words } as const
+  const asked: Asked = {
+    ask: 'each-left-out',
+    unit: document.evidence.kind === 'count' ? 'unit' : 'reading',
+  }
+  const shared = { key: 'leave one out', asked }
   const ask = (): Examined => {
-    const { changes, untried } = changesOf(document, result.test.method)
-    if (changes.length === 0) return { ...shared, note: crossWords.readingsNeeded() }
+    const { changes, untried } = changesOf(document, methodOf(result.test.method))
+    if (changes.length === 0) return { ...shared, note: { remark: 'readings-needed' } }
     const wasAgainst = isAgainst(result.finding.outcome)
     const turning: Change[] = []
     let tried = 0
@@ -36,13 +40,19 @@ export function leaveOneOut({ document, result }: Examination): Question {
       turning.push(change)
       turned = outcome
     }
-    if (tried === 0) return { ...shared, note: crossWords.tooFewLeft() }
+    if (tried === 0) return { ...shared, note: { remark: 'too-few-left' } }
     const count = turning.reduce((sum, { stands }) => sum + stands, 0)
     return {
       ...shared,
       outcome: turned ?? result.finding.outcome,
       stands: count === 0,
-      note: crossWords.leftOut({ tried, turning: count, names: turning.map(({ name }) => name), untried }),
+      note: {
+        remark: 'left-out',
+        tried,
+        turning: count,
+        names: turning.map(({ name }) => name),
+        untried,
+      },
     }
   }
   return { key: shared.key, ask }
@@ -50,25 +60,25 @@ export function leaveOneOut({ document, result }: Examination): Question {
 
 function changesOf(
   document: CheckDocument,
-  method: Method,
+  method: Pick<MethodDefinition, 'dependsOn' | 'work'>,
 ): Readonly<{ changes: readonly Change[]; untried: number }> {
   const { evidence, claim } = document
   if (evidence.kind === 'count') return { changes: withoutOneCounted(evidence), untried: 0 }
   const [list, ...others] = listsOf(evidence)
   if (!list) return { changes: [], untried: 0 }
-  const isShort = others.length === 0 && list.values.length > MOST_FROM_READINGS && isByMoments(method)
+  const isShort =
+    others.length === 0 && list.values.length > MOST_FROM_READINGS && method.dependsOn === 'moments'
   if (isShort) return { changes: withoutOneByMoments(document), untried: 0 }
-  const isResampled = method === 'bootstrap'
   const all = [list, ...others].flatMap((one) =>
-    alike(one, isResampled ? 'singly' : 'by-value').map(({ value, indexes }) => ({
+    alike(one, method.dependsOn === 'places' ? 'singly' : 'by-value').map(({ value, indexes }) => ({
       evidence: () => one.with([...one.setAside, indexes[0]!].toSorted((a, b) => a - b)),
       stands: indexes.length,
-      name: crossWords.reading({ index: indexes[0]!, count: indexes.length, value, of: one.of, claim }),
+      name: leftOut(indexes, { value, of: one.of, claim }),
       distance: value,
     })),
   )
   const readings = [list, ...others].reduce((sum, { values }) => sum + values.length, 0)
-  const draws = isResampled ? (document.test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_READING : 0
+  const draws = method.work.isResampled ? (document.test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_READING : 0
   const most = Math.max(2, Math.floor(MOST_LOOKED_AT / (readings * (1 + draws))))
   const tried = farthest(all, most)
   const left =
@@ -126,16 +136,18 @@ function withoutOneCounted(evidence: Extract<Evidence, { kind: 'count' }>): read
   const without = (fewer: 0 | 1) => ({ ...evidence, n: n - 1, successes: successes - fewer })
   return [
     ...(successes > 0
-      ? [{ evidence: without(1), stands: successes, name: crossWords.oneCounted('with') }]
+      ? [{ evidence: without(1), stands: successes, name: { unit: 'counted', which: 'with' } as const }]
       : []),
     ...(successes < n
-      ? [{ evidence: without(0), stands: n - successes, name: crossWords.oneCounted('without') }]
+      ? [
+          {
+            evidence: without(0),
+            stands: n - successes,
+            name: { unit: 'counted', which: 'without' } as const,
+          },
+        ]
       : []),
   ]
-}
-
-function isByMoments(method: Method): boolean {
-  return method === 't' || method === 'z' || method === 'chi-square'
 }
 
 /** For tests that need only mean and spread: both without each value, from both with it. */
@@ -156,6 +168,14 @@ function withoutOneByMoments({ evidence, claim }: CheckDocument): readonly Chang
       ...(lotSize === undefined ? {} : { lotSize }),
     },
     stands: indexes.length,
-    name: crossWords.reading({ index: indexes[0]!, count: indexes.length, value, of: undefined, claim }),
+    name: leftOut(indexes, { value, of: undefined, claim }),
   }))
+}
+
+function leftOut(
+  indexes: readonly number[],
+  { value, of, claim }: Readonly<{ value: number; of: List['of']; claim: CheckDocument['claim'] }>,
+): LeftOut {
+  const reading = { index: indexes[0]!, value, of, claim: { unit: claim.unit } }
+  return { unit: 'reading', reading, count: indexes.length }
 }

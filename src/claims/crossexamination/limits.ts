@@ -1,12 +1,11 @@
 import { checkDecision } from '../check'
-import { plan } from '../plan/planRequest'
+import { PLANNED_METHODS, planFigures, planRequestSchema } from '../plan/planRequest'
+import { methodOf, parameterOf } from '../all'
 import type { CheckDocument } from '../request'
-import type { CheckResult } from '../result'
 import type { Claim } from '../claim'
 import type { Hypotheses } from '../hypotheses'
-import { PLANNED_METHODS } from '../plan/plan'
-import { crossWords } from '@/words/en/crossWords'
-import { type Examination, type Examined, isAgainst, type Question } from './question'
+import { type Examination, type Examined, type ExaminedResult, isAgainst, type Question } from './question'
+import { parseRequest } from '../parseRequest'
 
 /** The power that a sample is usually planned for when a gap must not be missed: common practice, no source. */
 const PLANNED_POWER = 0.9
@@ -15,18 +14,19 @@ const HALVINGS = 200
 
 /** At which claimed value would the finding turn, everything else being as it is? */
 export function turningQuestion({ document, result }: Examination): Question {
-  const shared = { key: 'turning value', words: crossWords.turning() } as const
+  const shared = { key: 'turning value', asked: { ask: 'turning' } } as const
   const ask = (): Examined => {
-    if (result.test.method === 'bootstrap') return { ...shared, note: crossWords.turningNotSought() }
+    if (methodOf(result.test.method).work.isResampled)
+      return { ...shared, note: { remark: 'turning-not-sought' } }
     const value = turningValue(document, result)
-    if (value === undefined) return { ...shared, note: crossWords.neverTurns() }
+    if (value === undefined) return { ...shared, note: { remark: 'never-turns' } }
     return { ...shared, figure: { kind: 'claimed-value', value } }
   }
   return { key: shared.key, ask }
 }
 
 /** The nearest claimed value at which the finding speaks of the claim the other way. */
-function turningValue(document: CheckDocument, result: CheckResult): number | undefined {
+function turningValue(document: CheckDocument, result: ExaminedResult): number | undefined {
   const { claim } = document
   const wasAgainst = isAgainst(result.finding.outcome)
   const turnsAt = (value: number) => {
@@ -42,7 +42,7 @@ function turningValue(document: CheckDocument, result: CheckResult): number | un
 
 function turningTowards(
   direction: -1 | 1,
-  input: Readonly<{ claim: Claim; result: CheckResult; turnsAt: (value: number) => boolean }>,
+  input: Readonly<{ claim: Claim; result: ExaminedResult; turnsAt: (value: number) => boolean }>,
 ): readonly number[] {
   const { claim, turnsAt } = input
   const [least, most] = rangeOf(claim.parameter)
@@ -69,47 +69,37 @@ function between(held: number, turned: number, turnsAt: (value: number) => boole
 }
 
 /** A small part of what the estimate is uncertain by. */
-function stepOf({ sample, estimate, interval }: CheckResult): number {
+function stepOf({ sample, estimate, interval }: ExaminedResult): number {
   const { lower, upper } = interval ?? {}
   const width = lower !== undefined && upper !== undefined ? upper - lower : 0
-  return (sample.standardError || width / 4 || Math.abs(estimate.value) / 100 || 1) / 16
+  const error = 'standardError' in sample ? sample.standardError : undefined
+  return (error || width / 4 || Math.abs(estimate.value) / 100 || 1) / 16
 }
 
+/** The values at which the parameter can be tested, or the nearest doubles to them. */
 function rangeOf(parameter: Claim['parameter']): readonly [number, number] {
-  switch (parameter) {
-    case 'mean':
-    case 'median':
-      return [-Infinity, Infinity]
-    case 'proportion':
-      return [0, 1]
-    case 'standard-deviation':
-    case 'variance':
-    case 'variance-ratio':
-      return [Number.MIN_VALUE, Infinity]
-    default:
-      return parameter satisfies never
-  }
+  const { least, most, ends } = parameterOf(parameter).domain
+  return ends === 'out' && least === 0 ? [Number.MIN_VALUE, most] : [least, most]
 }
 
 /** How many units would have shown a gap as large as the one seen, nine times in ten? */
 export function sampleSizeQuestion({ document, result }: Examination): Question {
   const isInside = result.hypotheses.alternativeSide === 'inside'
-  const shared = { key: 'sample size', words: crossWords.planned(PLANNED_POWER, isInside) } as const
+  const shared = { key: 'sample size', asked: { ask: 'planned', power: PLANNED_POWER, isInside } } as const
   const ask = (): Examined => {
     const { significanceLevel, knownStandardDeviation } = document.test ?? {}
     const { estimate, sample, hypotheses, test } = result
     if (isOnNullSide(hypotheses.alternativeSide, estimate.difference))
-      return { ...shared, note: crossWords.noGap() }
+      return { ...shared, note: { remark: 'no-gap' } }
     // What is not planned is planned by the usual test.
     const method = PLANNED_METHODS.find((planned) => planned === test.method) ?? 'auto'
-    const isSpread = estimate.parameter === 'standard-deviation' || estimate.parameter === 'variance'
-    const assume = isSpread
-      ? { standardDeviation: sample.standardDeviation }
-      : {
-          value: estimate.value,
-          ...(sample.standardDeviation === undefined ? {} : { standardDeviation: sample.standardDeviation }),
-        }
-    const answer = plan({
+    const { plan } = parameterOf(document.claim.parameter)
+    const spread = 'standardDeviation' in sample ? sample.standardDeviation : undefined
+    const assume = {
+      ...(plan?.truth === 'standardDeviation' ? {} : { value: estimate.value }),
+      ...(spread === undefined ? {} : { standardDeviation: spread }),
+    }
+    const request = parseRequest(planRequestSchema, {
       plan: {
         claim: document.claim,
         test: {
@@ -122,9 +112,10 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
         power: PLANNED_POWER,
       },
     })
-    if (!answer.ok) return { ...shared, note: answer.error.message }
-    const { n, method: used } = answer.plan
-    const note = used === test.method ? {} : { note: crossWords.plannedBy(used) }
+    const planned = request.ok ? planFigures(request.value.plan) : request
+    if (!planned.ok) return { ...shared, note: { remark: 'problem', problem: planned.problem } }
+    const { n, method: used } = planned.value
+    const note = used === test.method ? {} : { note: { remark: 'planned-by', method: used } as const }
     return { ...shared, figure: { kind: 'sample-size', value: n }, ...note }
   }
   return { key: shared.key, ask }

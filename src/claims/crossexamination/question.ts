@@ -1,12 +1,22 @@
-import { check } from '../check'
+import { type ComputedCheck, computeCheck } from '../check'
 import type { CheckDocument, Evidence } from '../request'
-import type { CheckResult, IntervalFigures, Probability } from '../result'
+import type { IntervalFigures, Probability } from '../result'
+import type { Asked, Remark } from './asked'
+import type { Condition } from '../conditions/condition'
 import type { FindingOutcome } from '../finding'
+
+/** What of a result is examined. */
+export type ExaminedResult = Pick<ComputedCheck, 'hypotheses' | 'sample' | 'test' | 'estimate' | 'interval'> &
+  Readonly<{
+    finding: Readonly<{ outcome: FindingOutcome }>
+    conditions: readonly Pick<Condition, 'name' | 'of' | 'readings'>[]
+  }>
 
 /** What is examined: a check and what came of it. */
 export type Examination = Readonly<{
   document: CheckDocument
-  result: CheckResult
+  /** What came of it, and nothing of how that is worded. */
+  result: ExaminedResult
   /** The evidence with what is set aside put back, where that is no list of readings and so cannot be told from it. */
   withSetAside?: Evidence | undefined
 }>
@@ -15,8 +25,7 @@ export type Examination = Readonly<{
 export type Examined = Probability &
   Readonly<{
     key: string
-    /** Ends the sentence "Would the finding stand if …". */
-    words: string
+    asked: Asked
     outcome?: FindingOutcome
     /** That the changed check was decided at: what its p-value stands beside. */
     significanceLevel?: number
@@ -24,7 +33,7 @@ export type Examined = Probability &
     /** Whether the finding stays on its side; absent where there was nothing to test. */
     stands?: boolean
     /** What else there is to say: where it turns, or why it could not be asked. */
-    note?: string
+    note?: Remark
     /** A figure asked for in place of a test. */
     figure?: Readonly<{ kind: 'claimed-value' | 'sample-size'; value: number }>
   }>
@@ -41,23 +50,23 @@ export function isAgainst(outcome: FindingOutcome): boolean {
 export function variation(
   input: Readonly<{
     key: string
-    words: string
+    asked: Asked
     document: CheckDocument
     /** The finding that is examined. */
     outcome: FindingOutcome
   }>,
 ): Question {
-  const { key, words, document, outcome } = input
+  const { key, asked, document, outcome } = input
   const ask = (): Examined => {
-    const answer = check(document)
-    if (!answer.ok) return { key, words, note: answer.error.message }
-    const { test, interval, finding } = answer
+    const answer = computeCheck(document)
+    if (!answer.ok) return { key, asked, note: { remark: 'problem', problem: answer.problem } }
+    const { test, interval, outcome: other } = answer.value.computed
     return {
       key,
-      words,
-      outcome: finding.outcome,
+      asked,
+      outcome: other,
       significanceLevel: test.significanceLevel,
-      stands: isAgainst(finding.outcome) === isAgainst(outcome),
+      stands: isAgainst(other) === isAgainst(outcome),
       ...(test.pValue === undefined ? {} : { pValue: test.pValue }),
       ...(test.logPValue === undefined ? {} : { logPValue: test.logPValue }),
       ...(interval ? { interval } : {}),

@@ -1,10 +1,9 @@
 import type { Evidence } from '../request'
-import type { CheckResult } from '../result'
 import { beyondFences, tukeyFences } from '@/statistics/describe/fences'
 import { quartilesOf } from '@/statistics/describe/quantile'
-import { crossWords } from '@/words/en/crossWords'
+import type { Asked, NamedReading } from './asked'
 import { type List, listsOf, withEverything } from './lists'
-import { type Examination, type Question, variation } from './question'
+import { type Examination, type ExaminedResult, type Question, variation } from './question'
 import { leaveOneOut } from './leaveOneOut'
 
 /** So many readings set aside are put back one by one; more of them only together. */
@@ -18,22 +17,22 @@ export function readingQuestions(examined: Examination): readonly Question[] {
 }
 
 function putBack({ document, result, withSetAside }: Examination): readonly Question[] {
-  const ask = (key: string, words: string, evidence: Evidence) =>
+  const ask = (key: string, asked: Asked, evidence: Evidence) =>
     variation({
       key,
-      words,
+      asked,
       document: { ...document, evidence },
       outcome: result.finding.outcome,
     })
   const together = withSetAside ?? withEverything(document.evidence)
   if (!together) return []
-  const all = ask('all back', crossWords.allBack(), together)
+  const all = ask('all back', { ask: 'all-back' }, together)
   const lists = listsOf(document.evidence)
   const singly = lists.flatMap((list) =>
     list.setAside.map((index) =>
       ask(
         `back ${list.of ?? ''} ${index}`,
-        crossWords.oneBack({ index, value: list.values[index]!, of: list.of, claim: document.claim }),
+        { ask: 'one-back', reading: named(list, index, document.claim) },
         list.with(list.setAside.filter((one) => one !== index)),
       ),
     ),
@@ -50,7 +49,11 @@ function suspicious({ document, result }: Examination): readonly Question[] {
     const ask = (by: 'test' | 'fences', indexes: readonly number[]) =>
       variation({
         key: `without ${by} ${list.of ?? ''}`,
-        words: crossWords.without({ indexes, by, list, claim: document.claim }),
+        asked: {
+          ask: 'without',
+          by,
+          readings: indexes.map((index) => named(list, index, document.claim)),
+        },
         document: {
           ...document,
           evidence: list.with([...list.setAside, ...indexes].toSorted((a, b) => a - b)),
@@ -65,7 +68,14 @@ function suspicious({ document, result }: Examination): readonly Question[] {
   })
 }
 
-function outliersOf({ conditions }: CheckResult, of: List['of']): readonly number[] {
+const named = ({ values, of }: List, index: number, { unit }: NamedReading['claim']): NamedReading => ({
+  index,
+  value: values[index]!,
+  of,
+  claim: { unit },
+})
+
+function outliersOf({ conditions }: ExaminedResult, of: List['of']): readonly number[] {
   return conditions.find((one) => one.name === 'outliers' && one.of === of)?.readings ?? []
 }
 

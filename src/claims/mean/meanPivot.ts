@@ -1,33 +1,58 @@
 import type { NamedDistribution } from '@/statistics/distributions/named'
 import type { Continuous } from '@/statistics/distributions/tails'
-import type { Pivot } from '@/statistics/inference/pivot'
+import { pivotProcedure } from '@/statistics/inference/pivot'
+import type { Procedure } from '@/statistics/inference/procedure'
+import type { Worked } from '../definition'
+import type { MeanSample } from '../sample'
+import { computed, type Formula, fraction, given, joined, type Step, step, symbol } from '../working/formula'
+import { CLAIMED_MEAN, STANDARD_ERROR, X_BAR } from '../working/symbols'
 
-/**
- * The pivot (estimate − value) / standard error, for a standard error that does not depend on the value.
- *
- * @param input.remainder - what rounding took from the estimate
- */
-export function meanPivot(
+const atStatistic = (statistic: number, value: number, standardError: number) =>
+  value + statistic * standardError
+
+/** The test of the pivot (x̄ − value) / standard error, for a standard error that does not depend on the value. */
+export function meanProcedure<Own>(
   input: Readonly<{
-    method: 't' | 'z'
-    mean: number
-    remainder: number
+    interval: string
+    sample: MeanSample
     standardError: number
     distribution: NamedDistribution
     reference: Continuous
+    figures: Own
   }>,
-): Pivot {
-  const { method, mean, remainder, standardError, distribution, reference } = input
-  const differenceFrom = (value: number) => mean - value + remainder
-  return {
-    method,
+): Procedure<Own> {
+  const { sample, standardError, figures, ...named } = input
+  const { mean, meanRemainder } = sample
+  const differenceFrom = (value: number) => mean - value + meanRemainder
+  return pivotProcedure({
+    ...named,
     estimate: mean,
     standardError,
     differenceFrom,
-    distribution,
-    reference,
+    figuresAt: () => figures,
     statisticAt: (value) => differenceFrom(value) / standardError,
-    estimateAt: (statistic, value) => value + statistic * standardError,
+    estimateAt: (statistic, value) => atStatistic(statistic, value, standardError),
     valueAt: (statistic) => mean - statistic * standardError,
-  }
+  })
+}
+
+/** The mean that would give a statistic. */
+export function estimateAt(
+  { sample: { standardError }, value }: Worked<unknown, 'measured'>,
+  statistic: number,
+): number {
+  return atStatistic(statistic, value, standardError!)
+}
+
+/** (x̄ − μ₀) / SE, in symbols and with the numbers put in. */
+export function meanStatistic(letter: string, { sample, value, part }: Worked<unknown, 'measured'>): Step {
+  const formula = (centre: Formula, claimed: Formula, below: Formula) =>
+    fraction(joined(centre, '−', claimed), below)
+  return step(
+    'statistic',
+    symbol(letter),
+    formula(X_BAR, CLAIMED_MEAN, STANDARD_ERROR),
+    formula(given(sample.mean!), given(value), computed(sample.standardError!)),
+    computed(part.statistic),
+  )
 }

@@ -1,32 +1,66 @@
+import { z } from 'zod'
 import { studentT } from '@/statistics/distributions/studentT'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import { meanPivot } from './meanPivot'
-import { pivotProcedure } from '@/statistics/inference/pivot'
-import type { Procedure } from '@/statistics/inference/procedure'
-import type { MeanSample } from '../sample'
+import type { MethodDefinition } from '../definition'
+import { failure, success } from '../outcome'
+import { planOfMeans } from './planning'
+import { powerInsideWithT, powerOfT } from '@/statistics/power/meanPower'
+import { problems } from '../problems'
+import { computed, fraction, given, root, step } from '../working/formula'
+import { N, S, STANDARD_ERROR } from '../working/symbols'
+import { estimateAt, meanProcedure, meanStatistic } from './meanPivot'
+
+const figures = z.strictObject({})
 
 /**
  * Student's t for a mean: t = (x̄ − μ₀) / (s / √n), on n − 1 degrees of freedom; interval x̄ ± t·s/√n.
  *
- * Assumes independent readings from a near-normal population, whose standard deviation is not known.
+ * Assumes independent readings from a near-normal population, whose standard deviation is not known. Problems:
+ * `mean-needed`, `too-few-readings` (n < 2), `standard-deviation-needed`, `no-variation`.
  *
- * @param sample - n, x̄ and s (divisor n − 1), in one unit
- * @returns the procedure, or the problem `too-few-readings` (n < 2), `standard-deviation-needed`, or `no-variation`
  * @see Student (1908), Biometrika 6, 1-25; ISO 2602:1980; ISO 2854:1976
  */
-export function meanT(sample: MeanSample): Outcome<Procedure> {
-  const { sampleSize, standardDeviation } = sample
-  if (sampleSize < 2) return failure(problems.tooFewReadings(sampleSize, 2))
-  if (standardDeviation === undefined) return failure(problems.standardDeviationNeeded())
-  if (standardDeviation === 0) return failure(problems.noVariation(sample.path, 't'))
-  const pivot = meanPivot({
-    method: 't',
-    mean: sample.mean,
-    remainder: sample.meanRemainder,
-    standardError: standardDeviation / Math.sqrt(sampleSize),
-    distribution: { name: 't', df: sampleSize - 1 },
-    reference: studentT(sampleSize - 1),
-  })
-  return success(pivotProcedure(pivot))
+export const t: MethodDefinition<'t', z.infer<typeof figures>, 'measured'> = {
+  name: 't',
+  parameters: ['mean'],
+  needs: [],
+  options: [],
+  restsOn: 'mean',
+  dependsOn: 'moments',
+  work: { looks: 1 },
+  interval: 'own',
+  turnedRound: [],
+  statistic: 'figure',
+  symbol: 't',
+  formula: 't = (x̄ − μ₀) ÷ (s ÷ √n)',
+  source: 'Student (1908), Biometrika 6, 1-25; ISO 2602; ISO 2854',
+  figures,
+  make({ sample: { measured } }) {
+    const { sampleSize, mean, standardDeviation } = measured
+    if (mean === undefined) return failure(problems.meanNeeded())
+    if (sampleSize < 2) return failure(problems.tooFewReadings(sampleSize, 2))
+    if (standardDeviation === undefined) return failure(problems.standardDeviationNeeded())
+    if (standardDeviation === 0) return failure(problems.noVariation(measured.path, 't'))
+    return success(
+      meanProcedure({
+        interval: 't',
+        sample: { ...measured, mean },
+        standardError: standardDeviation / Math.sqrt(sampleSize),
+        distribution: { name: 't', df: sampleSize - 1 },
+        reference: studentT(sampleSize - 1),
+        figures: {},
+      }),
+    )
+  },
+  working: (worked) => [
+    step(
+      'standard-error',
+      STANDARD_ERROR,
+      fraction(S, root(N)),
+      fraction(given(worked.sample.standardDeviation!), root(given(worked.sample.n))),
+      computed(worked.sample.standardError!),
+    ),
+    meanStatistic('t', worked),
+  ],
+  picture: { estimateAt },
+  planning: planOfMeans({ leastSize: 2, power: powerOfT, powerInside: powerInsideWithT }),
 }

@@ -1,43 +1,65 @@
+import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
 import { binomial } from '@/statistics/distributions/binomial'
-import { lastWhole } from '@/statistics/numeric/wholeSearch'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import { countTest, tailRule } from '@/statistics/inference/countRule'
-import { differencesFrom } from './differences'
+import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { holds, type Interval, intervalFrom } from '@/statistics/inference/interval'
-import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
-import type { MeasuredSample } from '../sample'
+import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import { shiftedLimits } from '@/statistics/inference/shiftedLimits'
 import { lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { lastWhole } from '@/statistics/numeric/wholeSearch'
+import type { MethodDefinition } from '../definition'
+import { valuesOf } from '../hypotheses'
+import { failure, success } from '../outcome'
+import { problems } from '../problems'
+import { countSteps } from '../working/countSteps'
+import { differencesFrom } from './differences'
+
+const figures = z.strictObject({})
+type Figures = z.infer<typeof figures>
 
 /**
  * The sign test of a median: how many readings lie above c, of those that differ from c, against binomial(m, ½); the
  * interval runs between two order statistics.
  *
- * Assumes independent readings only.
+ * Assumes independent readings only. Problems: `readings-needed`, `no-variation` (every reading is c).
  *
- * @returns the procedure, or the problem `readings-needed` or `all-equal-to-claim`
  * @see W. Conover (1999), Practical Nonparametric Statistics, 3.1 and 3.4
  */
-export function medianSign(sample: MeasuredSample, claimedValues: readonly number[]): Outcome<Procedure> {
-  const { values, sorted } = sample
-  if (!values || !sorted) return failure(problems.readingsNeeded('sign'))
-  const empty = claimedValues.find((value) => differencesFrom(values, value).differences.length === 0)
-  if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
-  const estimate = median(sorted)
-  const interval = intervalOf(sorted)
-  const isMirrored = claimedValues.every(
-    (value) => differencesFrom(values, value).differences.length === values.length,
-  )
-  return success({
-    method: 'sign',
-    estimate,
-    differenceFrom: (value) => estimate - value,
-    test: (question) => testAt({ values, estimate, question, interval: isMirrored ? interval : undefined }),
-    mirror: isMirrored ? interval : undefined,
-    interval,
-  })
+export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
+  name: 'sign',
+  parameters: ['median'],
+  needs: ['readings'],
+  options: [],
+  restsOn: 'none',
+  dependsOn: 'values',
+  work: { looks: 1 },
+  interval: 'own',
+  turnedRound: [],
+  statistic: 'count',
+  symbol: 'x',
+  formula: 'x above c, of those not equal to c, against binomial(n, ½)',
+  source: 'Conover (1999), Practical Nonparametric Statistics',
+  figures,
+  make({ sample: { measured }, hypotheses }) {
+    const { values, sorted } = measured
+    if (!values || !sorted) return failure(problems.readingsNeeded('sign'))
+    const differing = (value: number) => differencesFrom(values, value).differences.length
+    const claimedValues = valuesOf(hypotheses)
+    const empty = claimedValues.find((value) => differing(value) === 0)
+    if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
+    const estimate = median(sorted)
+    const interval = intervalOf(sorted)
+    const isMirrored = claimedValues.every((value) => differing(value) === values.length)
+    const mirror = isMirrored ? interval : undefined
+    return success({
+      estimate,
+      differenceFrom: (value) => estimate - value,
+      test: (question) => testAt({ values, estimate, question, interval: mirror }),
+      mirror,
+      interval,
+    })
+  },
+  working: ({ part }) => countSteps('readings-above', part),
 }
 
 function testAt(
@@ -47,7 +69,7 @@ function testAt(
     question: PointQuestion
     interval: Interval | undefined
   }>,
-): PointTest {
+): PointTest<Figures> {
   const { values, estimate, question, interval } = input
   const { value, alternative } = question
   const { differences } = differencesFrom(values, value)
@@ -66,6 +88,7 @@ function testAt(
     question,
     distribution: { name: 'binomial', n: trials, p: 0.5 },
     estimateLimits: () => (interval ? shiftedLimits({ interval: interval.endsAt, estimate, question }) : {}),
+    figures: {},
   })
 }
 

@@ -1,20 +1,51 @@
-import { normal } from '@/statistics/distributions/normal'
-import { signedRank } from '@/statistics/distributions/signedRank'
+import { z } from 'zod'
 import { walshAverage, walshMedian } from '@/statistics/describe/walsh'
-import { lastWhole } from '@/statistics/numeric/wholeSearch'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import { countTest, tailRule } from '@/statistics/inference/countRule'
-import { type Ends, ends, holds, type Interval, intervalFrom } from '@/statistics/inference/interval'
-import { isAtOrBeyond, type PointQuestion, type PointTest, type Procedure } from '@/statistics/inference/procedure'
-import type { MeasuredSample } from '../sample'
+import { normal } from '@/statistics/distributions/normal'
+import { signedRank as signedRankDistribution } from '@/statistics/distributions/signedRank'
 import { type ContinuityCorrection, correctedDeviation } from '@/statistics/inference/continuity'
-import { differencesFrom } from './differences'
+import { countTest, tailRule } from '@/statistics/inference/countTest'
+import { type Ends, ends, holds, type Interval, intervalFrom } from '@/statistics/inference/interval'
+import { isAtOrBeyond, type PointQuestion, type PointTest } from '@/statistics/inference/procedure'
 import { shiftedLimits } from '@/statistics/inference/shiftedLimits'
 import { lowerTail, tailProbability, upperTail } from '@/statistics/inference/tailProbability'
+import { lastWhole } from '@/statistics/numeric/wholeSearch'
+import type { MethodDefinition } from '../definition'
+import { valuesOf } from '../hypotheses'
+import { failure, success } from '../outcome'
+import { problems } from '../problems'
+import { warnings } from '../warnings'
+import {
+  computed,
+  type Formula,
+  fraction,
+  given,
+  joined,
+  root,
+  type Step,
+  step,
+  symbol,
+} from '../working/formula'
+import { N, SIGMA } from '../working/symbols'
+import { deviationOf, pairs, type Ranks, ranksOf } from './ranks'
 
 /** Up to so many ranks the distribution is computed exactly. */
 export const MOST_EXACT = 50
+
+const figures = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('exact') }),
+  z.strictObject({
+    by: z.literal('normal'),
+    /** Readings that differ from the value. */
+    n: z.number(),
+    /** Σ(t³ − t) over groups of t tied ranks. */
+    tieSum: z.number(),
+    /** The mean and the standard deviation of W⁺ under the value, and how many of these it lies from it. */
+    centre: z.number(),
+    deviation: z.number(),
+    z: z.number(),
+  }),
+])
+type Figures = z.infer<typeof figures>
 
 /**
  * Wilcoxon's signed-rank test of a median: W⁺, the sum of the ranks of |xᵢ − c| over the readings above c.
@@ -23,63 +54,114 @@ export const MOST_EXACT = 50
  * over groups of t ties, and a continuity correction of ½ where asked for. The estimate is Hodges and Lehmann's, the
  * interval runs between two of the ordered averages of pairs.
  *
- * Assumes independent readings from a symmetric population.
+ * Assumes independent readings from a symmetric population. Problems: `readings-needed`, `no-variation` (every reading
+ * is c).
  *
- * @returns the procedure, or the problem `readings-needed` or `all-equal-to-claim`
  * @see F. Wilcoxon (1945), Biometrics Bulletin 1, 80-83; M. Hollander & D. Wolfe (1999), Nonparametric Statistical
  *   Methods, 3.1 to 3.3
  */
-export function medianSignedRank(
-  sample: MeasuredSample,
-  correction: ContinuityCorrection,
-  claimedValues: readonly number[],
-): Outcome<Procedure> {
-  const { values, sorted } = sample
-  if (!values || !sorted) return failure(problems.readingsNeeded('signed-rank'))
-  const ranks = claimedValues.map((value) => rank(values, value))
-  const empty = ranks.findIndex(({ n }) => n === 0)
-  if (empty >= 0) return failure(problems.allEqualToClaim(claimedValues[empty]!))
-  const estimate = walshMedian(sorted)
-  const interval = intervalOf(sorted, correction)
-  const isUntied = ranks.every(({ n, tieSum }) => n === values.length && tieSum === 0)
-  return success({
-    method: 'signed-rank',
-    estimate,
-    differenceFrom: (value) => estimate - value,
-    test: (question) =>
-      testAt({
-        ranks: rank(values, question.value),
-        correction,
-        question,
-        estimateLimits: isUntied ? shiftedLimits({ interval: interval.endsAt, estimate, question }) : {},
-      }),
-    mirror: isUntied ? interval : undefined,
-    interval,
-  })
+export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = {
+  name: 'signed-rank',
+  parameters: ['median'],
+  needs: ['readings'],
+  options: ['continuityCorrection'],
+  ignoredOptions: ({ by }) => (by === 'exact' ? ['continuityCorrection'] : []),
+  restsOn: 'symmetry',
+  dependsOn: 'values',
+  work: { looks: 20 },
+  interval: 'own',
+  turnedRound: [],
+  statistic: 'count',
+  symbol: 'W⁺',
+  formula: 'W⁺ = sum of the ranks of |x − c| above c',
+  source: 'Wilcoxon (1945), Biometrics Bulletin 1, 80-83; Hollander & Wolfe (1999)',
+  figures,
+  make({ sample: { measured }, hypotheses, options }) {
+    const { values, sorted } = measured
+    if (!values || !sorted) return failure(problems.readingsNeeded('signed-rank'))
+    const correction = options.continuityCorrection ? 'continuity' : 'none'
+    const claimedValues = valuesOf(hypotheses)
+    const ranks = claimedValues.map((value) => ranksOf(values, value))
+    const empty = ranks.findIndex(({ n }) => n === 0)
+    if (empty >= 0) return failure(problems.allEqualToClaim(claimedValues[empty]!))
+    const estimate = walshMedian(sorted)
+    const interval = intervalOf(sorted, correction)
+    const isUntied = ranks.every(({ n, tieSum }) => n === values.length && tieSum === 0)
+    return success({
+      estimate,
+      differenceFrom: (value) => estimate - value,
+      test: (question) =>
+        testAt({
+          ranks: ranksOf(values, question.value),
+          correction,
+          question,
+          estimateLimits: isUntied ? shiftedLimits({ interval: interval.endsAt, estimate, question }) : {},
+        }),
+      mirror: isUntied ? interval : undefined,
+      interval,
+    })
+  },
+  working({ part: { statistic, figures: own } }) {
+    const sum = step('rank-sum', W_PLUS, given(statistic))
+    return own.by === 'exact' ? [sum] : [sum, ...normalSteps(own)]
+  },
+  picture: {
+    reference(own) {
+      if (own.by === 'exact' || !own.deviation) return undefined
+      const { centre, deviation } = own
+      return {
+        density: (x) => normal.density((x - centre) / deviation) / deviation,
+        tails: (x) => normal.tails((x - centre) / deviation),
+        quantile: (probability, tail) => centre + deviation * normal.quantile(probability, tail),
+      }
+    },
+  },
+  warnings({ parts }) {
+    const lacking = parts.reduce(
+      (sum, { criticalValues, criticalEstimates }) => sum + criticalValues.length - criticalEstimates.length,
+      0,
+    )
+    return lacking > 0 ? [warnings.noCriticalEstimates()] : []
+  },
 }
 
-type Ranks = Readonly<{
-  /** Readings that differ from the value. */
-  n: number
-  positive: number
-  /** Σ(t³ − t) over groups of t tied ranks. */
-  tieSum: number
-}>
+const W_PLUS = symbol('W⁺', 'W^+')
 
-function rank(values: readonly number[], value: number): Ranks {
-  const { differences, isTied } = differencesFrom(values, value)
-  const n = differences.length
-  let [positive, tieSum] = [0, 0]
-  for (let start = 0; start < n;) {
-    let end = start + 1
-    while (end < n && isTied(end)) end += 1
-    const size = end - start
-    const above = differences.slice(start, end).filter((difference) => difference > 0).length
-    positive += ((start + 1 + end) / 2) * above
-    tieSum += size ** 3 - size
-    start = end
-  }
-  return { n, positive, tieSum }
+/** The mean and the spread of a sum of ranks, and how many spreads it lies from its mean. */
+function normalSteps({
+  n,
+  tieSum,
+  centre,
+  deviation,
+  z: distance,
+}: Extract<Figures, { by: 'normal' }>): readonly Step[] {
+  const product = (count: Formula) => joined(count, '·', joined(count, '+', given(1)))
+  const square = (count: Formula, ties: Formula) =>
+    root(
+      joined(
+        fraction(joined(product(count), '·', joined(joined(given(2), '·', count), '+', given(1))), given(24)),
+        '−',
+        fraction(ties, given(48)),
+      ),
+    )
+  const mean = symbol('μ', '\\mu')
+  return [
+    step(
+      'rank-sum-mean',
+      mean,
+      fraction(product(N), given(4)),
+      fraction(product(given(n)), given(4)),
+      computed(centre),
+    ),
+    step(
+      'rank-sum-deviation',
+      SIGMA,
+      square(N, symbol('Σ(t³ − t)', '\\sum(t^3-t)')),
+      square(given(n), given(tieSum)),
+      computed(deviation),
+    ),
+    step('rank-sum-distance', symbol('z'), fraction(joined(W_PLUS, '−', mean), SIGMA), computed(distance)),
+  ]
 }
 
 type RankQuestion = Readonly<{
@@ -89,10 +171,10 @@ type RankQuestion = Readonly<{
   estimateLimits: Ends
 }>
 
-function testAt({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest {
+function testAt({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest<Figures> {
   const { n, positive, tieSum } = ranks
   if (n > MOST_EXACT || tieSum > 0) return normalTest({ ranks, correction, question, estimateLimits })
-  const { tails } = signedRank(n)
+  const { tails } = signedRankDistribution(n)
   return countTest({
     count: positive,
     rule: tailRule({
@@ -105,16 +187,17 @@ function testAt({ ranks, correction, question, estimateLimits }: RankQuestion): 
     question,
     distribution: { name: 'signed-rank', n },
     estimateLimits: () => estimateLimits,
+    figures: { by: 'exact' },
   })
 }
 
-function normalTest({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest {
+function normalTest({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest<Figures> {
   const { n, positive, tieSum } = ranks
   const { alternative, significanceLevel } = question
   const centre = pairs(n) / 2
   const deviation = deviationOf(n, tieSum)
   const half = correction === 'none' ? 0 : 0.5
-  const z = correctedDeviation(positive - centre, half, alternative) / deviation
+  const distance = correctedDeviation(positive - centre, half, alternative) / deviation
   const reach = normal.quantile(
     alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel,
     'upper',
@@ -126,11 +209,11 @@ function normalTest({ ranks, correction, question, estimateLimits }: RankQuestio
   return {
     statistic: positive,
     distribution: { name: 'normal' },
-    ...tailProbability(normal, z, alternative),
+    ...tailProbability(normal, distance, alternative),
     limits,
     estimateLimits,
     isBeyond: isAtOrBeyond(positive, limits),
-    intermediate: { n, tieSum, centre, deviation, z },
+    figures: { by: 'normal', n, tieSum, centre, deviation, z: distance },
   }
 }
 
@@ -139,7 +222,7 @@ function intervalOf(sorted: Float64Array, correction: ContinuityCorrection): Int
   /** The largest sum that a one-sided test at this level rejects; −1 where none is small enough. */
   const rejected = (tail: number) => {
     if (n <= MOST_EXACT) {
-      const { tails } = signedRank(n)
+      const { tails } = signedRankDistribution(n)
       return lastWhole((sum) => tails(sum).lower <= tail, -1, pairs(n))
     }
     const reach = normal.quantile(tail, 'upper') * deviationOf(n, 0)
@@ -151,13 +234,4 @@ function intervalOf(sorted: Float64Array, correction: ContinuityCorrection): Int
     upper: (tail) => (rejected(tail) < 0 ? undefined : at(pairs(n) - rejected(tail))),
   })
   return { method: 'hodges-lehmann', endsAt, holds }
-}
-
-/** n(n + 1)/2: the largest sum of ranks, and how many averages of pairs there are. */
-function pairs(n: number): number {
-  return (n * (n + 1)) / 2
-}
-
-function deviationOf(n: number, tieSum: number): number {
-  return Math.sqrt((n * (n + 1) * (2 * n + 1)) / 24 - tieSum / 48)
 }

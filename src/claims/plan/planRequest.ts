@@ -1,22 +1,12 @@
 import { z } from 'zod'
-import { type Claim } from '../claim'
+import { methodOf, methodsFor, parameterOf } from '../all'
+import { type Method, METHODS } from '../names'
+import type { PlanOfParameter } from '../definition'
 import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../hypotheses'
-import { EXPECTED_COUNT, leastExpectedCount } from '../conditions/conditions'
 import { failure, type Outcome, success } from '../outcome'
-import {
-  differenceFor,
-  leastSize,
-  MOST_PLANNED_UNITS,
-  type Plan,
-  type Planned,
-  PLANNED_METHODS,
-  type PlannedMethod,
-  powerOf,
-  sizeFor,
-} from './plan'
-import { problems } from '@/words/en/problems'
-import { type Answered, answered } from '@/answers/answered'
+import { type ClaimProblem, problems } from '../problems'
 import { claimSchema, testSchema } from '../request'
+import { differenceFor, MOST_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor } from './plan'
 
 export const FINDABLE = ['power', 'n', 'difference'] as const
 
@@ -35,153 +25,128 @@ export const planRequestSchema = z.strictObject({
   }),
 })
 
-type PlanRequest = z.output<typeof planRequestSchema>['plan']
-export type PlanFigures = Planned & Readonly<{ method: PlannedMethod }>
-export type PlanAnswer = Answered<'plan', PlanFigures>
+export type PlanRequest = z.output<typeof planRequestSchema>['plan']
+export type PlanFigures = Planned & Readonly<{ method: Method }>
+type Planning<T> = Outcome<T, ClaimProblem>
 
-/** Answers one plan: of power, sample size and difference, the one that is asked for. */
-export function plan(document: unknown): PlanAnswer {
-  return answered({
-    document,
-    schema: planRequestSchema,
-    key: 'plan',
-    figuresOf: (request) => figuresOf(request.plan),
-  })
-}
+/** The methods that samples are planned for. */
+export const PLANNED_METHODS: readonly Method[] = METHODS.filter((name) => methodOf(name).planning)
 
-function figuresOf(request: PlanRequest): Outcome<PlanFigures> {
+/** Of power, sample size and difference, the one that is asked for. */
+export function planFigures(request: PlanRequest): Planning<PlanFigures> {
   const hypotheses = deriveHypotheses(request.claim, request.test.alternative)
   if (!hypotheses.ok) return hypotheses
-  const method = methodOf(request, hypotheses.value)
+  const method = methodFor(request, hypotheses.value)
   if (!method.ok) return method
   const plan = planOf(request, hypotheses.value, method.value)
   if (!plan.ok) return plan
-  const planned = find(request, plan.value)
-  return planned.ok ? success({ ...planned.value, method: plan.value.method }) : planned
+  return find(request, plan.value)
 }
 
-function find(request: PlanRequest, plan: Plan): Outcome<Planned> {
+function find(request: PlanRequest, plan: Plan): Planning<PlanFigures> {
   const { n, power } = request
-  const truth = truthOf(request)
+  const truth = request.assume[planning(request).truth]
+  const { leastSize } = plan.planning
   switch (request.find) {
     case 'power': {
       if (n === undefined) return failure(problems.planNeeds('n', 'power'))
       if (truth === undefined) return failure(truthNeeded(request))
-      const least = leastSize(plan)
-      if (n < least) return failure(problems.planTooSmall(n, least))
-      return success({
-        n,
-        power: powerOf(plan, n, truth),
-        difference: Math.abs(truth - plan.hypotheses.null.value),
-      })
+      if (n < leastSize) return failure(problems.planTooSmall(n, leastSize))
+      const difference = Math.abs(truth - plan.hypotheses.null.value)
+      return by(plan, success({ n, power: powerOf(plan, n, truth), difference }))
     }
-    case 'n':
+    case 'n': {
       if (power === undefined) return failure(problems.planNeeds('power', 'n'))
       if (truth === undefined) return failure(truthNeeded(request))
-      return sizeFor(withFittingMethod(request, plan, truth, power), truth, power)
-    case 'difference': {
+      const fitting = withFittingMethod(request, plan, truth, power)
+      return by(fitting, sizeFor(fitting, truth, power))
+    }
+    case 'difference':
       if (n === undefined) return failure(problems.planNeeds('n', 'difference'))
       if (power === undefined) return failure(problems.planNeeds('power', 'difference'))
-      if (n < leastSize(plan)) return failure(problems.planTooSmall(n, leastSize(plan)))
-      return differenceFor(plan, n, power)
-    }
+      if (n < leastSize) return failure(problems.planTooSmall(n, leastSize))
+      return by(plan, differenceFor(plan, n, power))
     default:
       return request.find satisfies never
   }
 }
 
-/** Chosen for a share by the expected counts where n is known; else see `withFittingMethod`. */
-function methodOf({ claim, test, n }: PlanRequest, hypotheses: Hypotheses): Outcome<PlannedMethod> {
+const by = ({ method }: Plan, planned: Planning<Planned>): Planning<PlanFigures> =>
+  planned.ok ? success({ ...planned.value, method }) : planned
+
+/** Of a parameter that is planned. */
+const planning = ({ claim }: PlanRequest): PlanOfParameter => parameterOf(claim.parameter).plan!
+
+/** The method stated, or the usual one; where that depends on the size of the sample, see `withFittingMethod`. */
+function methodFor({ claim, test, n }: PlanRequest, hypotheses: Hypotheses): Planning<Method> {
   const stated = PLANNED_METHODS.find((method) => method === test.method)
   if (test.method !== 'auto' && !stated) return failure(problems.planMethod(test.method, PLANNED_METHODS))
-  switch (claim.parameter) {
-    case 'mean':
-      return fitting(stated ?? (test.knownStandardDeviation === undefined ? 't' : 'z'), ['t', 'z'])
-    case 'standard-deviation':
-    case 'variance':
-      return fitting(stated ?? 'chi-square', ['chi-square'])
-    case 'proportion': {
-      const isLarge = n === undefined || leastExpectedCount(n, valuesOf(hypotheses)) >= EXPECTED_COUNT
-      return fitting(stated ?? (isLarge ? 'score-z' : 'exact-binomial'), ['score-z', 'exact-binomial'])
-    }
-    case 'variance-ratio':
-    case 'median':
-      return failure(problems.planParameter(claim.parameter))
-    default:
-      return claim.parameter satisfies never
-  }
-}
-
-function fitting(method: PlannedMethod, allowed: readonly PlannedMethod[]): Outcome<PlannedMethod> {
+  const definition = parameterOf(claim.parameter)
+  if (!definition.plan) return failure(problems.planParameter(claim.parameter))
+  const method = stated ?? definition.usualMethod({ options: test, hypotheses, sampleSize: n })
+  const allowed = methodsFor(claim.parameter).filter((one) => PLANNED_METHODS.includes(one))
   return allowed.includes(method) ? success(method) : failure(problems.planMethod(method, allowed))
 }
 
-/** The score test where its own sample size expects counts enough, else the exact test. */
+/** The usual method for a sample as large as it itself needs; for the smallest where it can't reach the power. */
 function withFittingMethod({ claim, test }: PlanRequest, plan: Plan, truth: number, power: number): Plan {
-  if (claim.parameter !== 'proportion' || test.method !== 'auto') return plan
-  const sized = sizeFor({ ...plan, method: 'score-z' }, truth, power)
-  const isLarge = sized.ok && leastExpectedCount(sized.value.n, valuesOf(plan.hypotheses)) >= EXPECTED_COUNT
-  return { ...plan, method: isLarge ? 'score-z' : 'exact-binomial' }
+  if (test.method !== 'auto') return plan
+  const sized = sizeFor(plan, truth, power)
+  const { hypotheses } = plan
+  const sampleSize = sized.ok ? sized.value.n : 1
+  const method = parameterOf(claim.parameter).usualMethod({ options: test, hypotheses, sampleSize })
+  return { ...plan, method, planning: methodOf(method).planning! }
 }
 
-function planOf(request: PlanRequest, hypotheses: Hypotheses, method: PlannedMethod): Outcome<Plan> {
+function planOf(request: PlanRequest, hypotheses: Hypotheses, method: Method): Planning<Plan> {
   const { claim, test, assume } = request
   const { significanceLevel } = test
-  if (isRange(hypotheses) && method === 'exact-binomial') return failure(problems.planRange())
-  if (hypotheses.alternativeSide === 'inside' && claim.parameter !== 'mean')
-    return failure(problems.planRange())
-  if (hypotheses.alternativeSide === 'inside' && significanceLevel >= 0.5) {
-    return failure(problems.levelNeeded(significanceLevel))
-  }
-  const isShare = claim.parameter === 'proportion'
-  const isAllowed = (value: number) =>
-    isShare ? value > 0 && value < 1 : claim.parameter === 'mean' || value > 0
-  const outside = valuesOf(hypotheses).find((value) => !isAllowed(value))
-  if (outside !== undefined)
-    return failure(problems.valueOutside(claim.parameter, outside, 'plan.claim.value'))
-  if (isShare && assume.value !== undefined && !isAllowed(assume.value)) {
-    return failure(problems.valueOutside('proportion', assume.value, 'plan.assume.value'))
-  }
-  const standardDeviation =
-    method === 'z' ? (test.knownStandardDeviation ?? assume.standardDeviation) : assume.standardDeviation
-  if (claim.parameter === 'mean' && standardDeviation === undefined) {
+  const own = planning(request)
+  const planned = methodOf(method).planning!
+  const isInside = hypotheses.alternativeSide === 'inside'
+  if (isRange(hypotheses) && !planned.plansRange) return failure(problems.planRange())
+  if (isInside && !own.plansTolerance) return failure(problems.planRange())
+  if (isInside && significanceLevel >= 0.5) return failure(problems.levelNeeded(significanceLevel))
+  const { least, most } = parameterOf(claim.parameter).domain
+  const isOutside = (value: number) => !(value > least && value < most)
+  const outside = valuesOf(hypotheses).find(isOutside)
+  if (outside !== undefined) return failure(valueOutside(request, outside, 'plan.claim.value'))
+  if (own.truth === 'value' && assume.value !== undefined && isOutside(assume.value))
+    return failure(valueOutside(request, assume.value, 'plan.assume.value'))
+  const standardDeviation = planned.isSpreadKnown
+    ? (test.knownStandardDeviation ?? assume.standardDeviation)
+    : assume.standardDeviation
+  if (own.needsSpread && standardDeviation === undefined)
     return failure(problems.planNeeds('assume.standardDeviation', request.find))
-  }
   return success({
     method,
-    hypotheses: claim.parameter === 'variance' ? asStandardDeviations(hypotheses) : hypotheses,
+    planning: planned,
+    hypotheses: mapped(hypotheses, own.toPlanned),
     significanceLevel,
     standardDeviation: standardDeviation ?? 1,
   })
 }
 
-function truthOf({ claim, assume }: PlanRequest): number | undefined {
-  return isSpread(claim) ? assume.standardDeviation : assume.value
+function valueOutside({ claim: { parameter } }: PlanRequest, seen: number, path: string): ClaimProblem {
+  const { most, codeAbove } = parameterOf(parameter).domain
+  return problems.valueOutside(parameter, seen, path, seen > most ? codeAbove : undefined)
 }
 
-function truthNeeded({ claim, find }: PlanRequest) {
-  return problems.planNeeds(isSpread(claim) ? 'assume.standardDeviation' : 'assume.value', find)
+function truthNeeded(request: PlanRequest) {
+  return problems.planNeeds(`assume.${planning(request).truth}`, request.find)
 }
 
-function isSpread({ parameter }: Pick<Claim, 'parameter'>): boolean {
-  return parameter === 'standard-deviation' || parameter === 'variance'
-}
-
-function asStandardDeviations(hypotheses: Hypotheses): Hypotheses {
+/** The hypotheses on the scale that the parameter is planned on. */
+function mapped(hypotheses: Hypotheses, change: (value: number) => number): Hypotheses {
   if (isRange(hypotheses)) {
-    const range = <T extends Readonly<{ value: number; lower: number; upper: number }>>(
-      hypothesis: T,
-    ): T => ({
-      ...hypothesis,
-      value: Math.sqrt(hypothesis.value),
-      lower: Math.sqrt(hypothesis.lower),
-      upper: Math.sqrt(hypothesis.upper),
+    const range = <T extends Readonly<{ value: number; lower: number; upper: number }>>(one: T): T => ({
+      ...one,
+      value: change(one.value),
+      lower: change(one.lower),
+      upper: change(one.upper),
     })
     return { ...hypotheses, null: range(hypotheses.null), alternative: range(hypotheses.alternative) }
   }
-  const point = <T extends Readonly<{ value: number }>>(hypothesis: T): T => ({
-    ...hypothesis,
-    value: Math.sqrt(hypothesis.value),
-  })
+  const point = <T extends Readonly<{ value: number }>>(one: T): T => ({ ...one, value: change(one.value) })
   return { ...hypotheses, null: point(hypotheses.null), alternative: point(hypotheses.alternative) }
 }

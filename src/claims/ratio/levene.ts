@@ -1,55 +1,122 @@
-import type { Alternative } from '../claim'
+import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
 import { fDistribution } from '@/statistics/distributions/fDistribution'
-import { compensatedSum } from '@/statistics/numeric/compensatedSum'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
-import { varianceRatio } from './f'
-import type { MeasuredSample, TwoSamples } from '../sample'
+import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import { upperTail } from '@/statistics/inference/tailProbability'
+import { compensatedSum } from '@/statistics/numeric/compensatedSum'
+import type { MethodDefinition } from '../definition'
+import { failure, success } from '../outcome'
+import { problems } from '../problems'
+import type { MeasuredSample } from '../sample'
+import { computed, type Formula, fraction, given, joined, squared, step, symbol } from '../working/formula'
+import { ratioOfVariances } from './f'
 
 type Centre = 'mean' | 'median'
 
+const figures = z.strictObject({
+  /** The mean distances from each centre. */
+  mean1: z.number(),
+  mean2: z.number(),
+  between: z.number(),
+  within: z.number(),
+})
+type Figures = z.infer<typeof figures>
+
+/** Levene's test of two spreads: distances from each sample's mean. */
+export const levene = leveneAbout('levene', 'mean', {
+  formula: 'F = between ÷ within, of |x − mean|',
+  source: 'Levene (1960), in Contributions to Probability and Statistics',
+})
+
+/** Brown and Forsythe's: distances from each sample's median. */
+export const brownForsythe = leveneAbout('brown-forsythe', 'median', {
+  formula: 'F = between ÷ within, of |x − median|',
+  source: 'Brown & Forsythe (1974), J. American Statistical Association 69, 364-367',
+})
+
 /**
- * Levene's test of two spreads, or Brown and Forsythe's: a one-way analysis of the absolute deviations from each
- * sample's mean, or from its median, which bears populations that are not normal.
+ * A one-way analysis of the absolute deviations from each sample's centre, which bears populations that are not normal.
  *
  * The first readings are divided by √ratio. F on 1 and n₁ + n₂ − 2 degrees of freedom; two-sided only, and no interval.
+ * Problems: `two-sided-only`, `readings-needed`, `too-few-readings`, `no-variation`.
  *
- * @returns the procedure, or the problem `readings-needed`, `too-few-readings`, `two-sided-only` or `no-variation`
  * @see H. Levene (1960), in Contributions to Probability and Statistics, 278-292; M. Brown & A. Forsythe (1974),
  *   J. American Statistical Association 69, 364-367
  */
-export function ratioLevene(
-  samples: TwoSamples,
-  method: 'levene' | 'brown-forsythe',
-  alternative: Alternative | 'inside' | 'outside',
-): Outcome<Procedure> {
-  if (alternative !== 'two-sided') return failure(problems.twoSidedOnly(method))
-  const centre = method === 'levene' ? 'mean' : 'median'
-  const both = [samples.first, samples.second] as const
-  for (const { values, sampleSize, standardDeviation, path } of both) {
-    if (!values) return failure(problems.readingsNeeded(method))
-    if (sampleSize < 2) return failure(problems.tooFewReadings(sampleSize, 2))
-    if (!standardDeviation) return failure(problems.noVariation(path, method))
+function leveneAbout<Name extends 'levene' | 'brown-forsythe'>(
+  name: Name,
+  centre: Centre,
+  told: Readonly<{ formula: string; source: string }>,
+): MethodDefinition<Name, Figures, 'two'> {
+  return {
+    name,
+    ...told,
+    parameters: ['variance-ratio'],
+    needs: ['readings', 'two-sided'],
+    options: [],
+    restsOn: 'none',
+    dependsOn: 'values',
+    work: { looks: 1 },
+    interval: 'none',
+    turnedRound: [],
+    statistic: 'figure',
+    symbol: 'F',
+    figures,
+    make({ sample: { two }, hypotheses: { alternativeSide } }) {
+      if (alternativeSide !== 'two-sided') return failure(problems.twoSidedOnly(name))
+      for (const { values, sampleSize, standardDeviation, path } of [two.first, two.second]) {
+        if (!values) return failure(problems.readingsNeeded(name))
+        if (sampleSize < 2) return failure(problems.tooFewReadings(sampleSize, 2))
+        if (!standardDeviation) return failure(problems.noVariation(path, name))
+      }
+      const first = absoluteDeviations(two.first, centre)
+      const second = absoluteDeviations(two.second, centre)
+      if (within(first) + within(second) === 0) return failure(problems.noVariation('evidence', name))
+      const estimate = ratioOfVariances(two)
+      return success({
+        estimate,
+        differenceFrom: (value) => estimate - value,
+        test: (question) => testAt(first, second, question),
+      })
+    },
+    working({ sample, part }) {
+      const { mean1, mean2, between, within } = part.figures
+      const [n1, n2] = [sample.first.n, sample.second.n]
+      const [d1, d2] = [symbol('d₁', '\\bar d_1'), symbol('d₂', '\\bar d_2')]
+      const betweenOf = (one: Formula, two: Formula, first: Formula, second: Formula) =>
+        joined(
+          fraction(joined(one, '·', two), joined(one, '+', two)),
+          '·',
+          squared(joined(first, '−', second)),
+        )
+      return [
+        step(`first-distance-from-${centre}`, d1, computed(mean1)),
+        step(`second-distance-from-${centre}`, d2, computed(mean2)),
+        step(
+          'spread-between',
+          symbol('B'),
+          betweenOf(symbol('n₁', 'n_1'), symbol('n₂', 'n_2'), d1, d2),
+          betweenOf(given(n1), given(n2), computed(mean1), computed(mean2)),
+          computed(between),
+        ),
+        { ...step('spread-within', symbol('V'), computed(within)), figures: { df: n1 + n2 - 2 } },
+        step(
+          'statistic',
+          symbol('F'),
+          fraction(symbol('B'), symbol('V')),
+          fraction(computed(between), computed(within)),
+          computed(part.statistic),
+        ),
+      ]
+    },
   }
-  const [first, second] = both.map((sample) => absoluteDeviations(sample, centre))
-  if (within(first!) + within(second!) === 0) return failure(problems.noVariation('evidence', method))
-  const estimate = varianceRatio(samples)
-  return success({
-    method,
-    estimate,
-    differenceFrom: (value) => estimate - value,
-    test: (question) => testAt(first!, second!, question),
-  })
 }
 
 function testAt(
   first: Float64Array,
   second: Float64Array,
   { value, significanceLevel }: PointQuestion,
-): PointTest {
+): PointTest<Figures> {
   const scaled = first.map((deviation) => deviation / Math.sqrt(value))
   const [n1, n2] = [first.length, second.length]
   const [mean1, mean2] = [meanOf(scaled), meanOf(second)]
@@ -66,7 +133,7 @@ function testAt(
     limits: { upper },
     estimateLimits: {},
     isBeyond: statistic >= upper,
-    intermediate: { mean1, mean2, between, within: spreadWithin },
+    figures: { mean1, mean2, between, within: spreadWithin },
   }
 }
 

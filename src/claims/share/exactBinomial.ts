@@ -1,19 +1,29 @@
-import type { Alternative } from '../claim'
+import { z } from 'zod'
 import { binomial, logMass } from '@/statistics/distributions/binomial'
 import { type Tails, tailsFromLog } from '@/statistics/distributions/tails'
+import type { Alternative } from '@/statistics/inference/alternative'
+import { type CountRule, countTest, tailRule } from '@/statistics/inference/countTest'
+import { mapEnds } from '@/statistics/inference/interval'
+import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
+import { type CountSample, shareInterval } from '@/statistics/inference/shareInterval'
+import { fromLog, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
 import { logSum } from '@/statistics/numeric/logSum'
 import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
-import { type CountRule, countTest, tailRule } from '@/statistics/inference/countRule'
-import { mapEnds } from '@/statistics/inference/interval'
-import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
-import type { CountSample } from '../sample'
-import { shareInterval } from '@/statistics/inference/shareInterval'
-import { fromLog, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { exactSizes, MOST_EXACT_UNITS, powerOfExact } from '@/statistics/power/sharePower'
+import type { MethodDefinition } from '../definition'
+import { success } from '../outcome'
+import { TWO_SIDED_RULES } from '../twoSidedRules'
+import { warnings } from '../warnings'
+import { countSteps } from '../working/countSteps'
+import { planOfShares } from './planning'
+import { shareOfUnits } from './shareOfUnits'
 
-export const TWO_SIDED_RULES = ['minimum-likelihood', 'doubled'] as const
-export type TwoSidedRule = (typeof TWO_SIDED_RULES)[number]
-
-export type ExactRules = Readonly<{ twoSidedRule: TwoSidedRule; observed: 'whole' | 'half' }>
+const figures = z.strictObject({
+  twoSidedRule: z.enum(TWO_SIDED_RULES),
+  /** How much of the observed outcome's probability is counted: half of it by the mid-p rule. */
+  observed: z.enum(['whole', 'half']),
+})
+type ExactRules = Readonly<z.infer<typeof figures>>
 
 /** Outcomes count as no likelier than the observed one up to this share more: what rounding may add. */
 const LOG_SLACK = Math.log1p(1e-7)
@@ -25,33 +35,62 @@ const LOG_SLACK = Math.log1p(1e-7)
  * twice the smaller tail. With half of the observed outcome's probability counted (mid-p) it is less strict than its
  * level says.
  *
- * @param sample - x successes of n
  * @see C. Clopper & E. Pearson (1934), Biometrika 26, 404-413; H. Lancaster (1961), J. American Statistical
  *   Association 56, 223-234, for mid-p
  */
-export function shareExact(
-  sample: CountSample,
-  rules: ExactRules,
-  alternative: Alternative | 'inside' | 'outside',
-): Procedure {
-  const isMirrored =
-    rules.observed === 'whole' && (alternative !== 'two-sided' || rules.twoSidedRule === 'doubled')
-  const share = sample.successes / sample.sampleSize
-  return {
-    method: 'exact-binomial',
-    estimate: share,
-    standardError: Math.sqrt((share * (1 - share)) / sample.sampleSize),
-    differenceFrom: (value) => share - value,
-    test: (question) => testAt(sample, rules, question),
-    mirror: isMirrored ? shareInterval(sample, 'clopper-pearson') : undefined,
-  }
+export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'counted'> = {
+  name: 'exact-binomial',
+  parameters: ['proportion'],
+  needs: [],
+  options: ['twoSidedRule', 'midP'],
+  restsOn: 'none',
+  dependsOn: 'values',
+  work: { looks: 1 },
+  interval: 'chosen',
+  turnedRound: ['midP'],
+  statistic: 'count',
+  symbol: 'x',
+  formula: 'x of n against binomial(n, p₀)',
+  source: 'Clopper & Pearson (1934), Biometrika 26, 404-413',
+  figures,
+  make({ sample: { counted }, hypotheses: { alternativeSide }, options: { midP, twoSidedRule } }) {
+    // Half of the observed outcome belongs to one tail; the sum over likelihoods has no tails to halve.
+    const ownRule = midP ? 'doubled' : 'minimum-likelihood'
+    const rules: ExactRules = {
+      twoSidedRule: twoSidedRule === 'auto' ? ownRule : twoSidedRule,
+      observed: midP ? 'half' : 'whole',
+    }
+    const isMirrored =
+      rules.observed === 'whole' && (alternativeSide !== 'two-sided' || rules.twoSidedRule === 'doubled')
+    const share = counted.successes / counted.sampleSize
+    return success({
+      estimate: share,
+      standardError: Math.sqrt((share * (1 - share)) / counted.sampleSize),
+      differenceFrom: (value) => share - value,
+      test: (question) => testAt(counted, rules, question),
+      mirror: isMirrored ? shareInterval(counted, 'clopper-pearson') : undefined,
+    })
+  },
+  working: ({ part }) => countSteps('units-counted', part),
+  picture: {
+    estimateAt: shareOfUnits,
+    countsByLikelihood: ({ twoSidedRule, observed }) =>
+      twoSidedRule === 'minimum-likelihood' && observed === 'whole',
+  },
+  warnings: ({ options }) => (options.midP ? [warnings.midP()] : []),
+  planning: planOfShares({
+    power: powerOfExact,
+    plansRange: false,
+    sizes: exactSizes,
+    mostUnits: MOST_EXACT_UNITS,
+  }),
 }
 
 function testAt(
   { successes, sampleSize: n }: CountSample,
   rules: ExactRules,
   question: PointQuestion,
-): PointTest {
+): PointTest<ExactRules> {
   const { value: p, alternative } = question
   return countTest({
     count: successes,
@@ -59,6 +98,7 @@ function testAt(
     question,
     distribution: { name: 'binomial', n, p },
     estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
+    figures: rules,
   })
 }
 

@@ -1,13 +1,20 @@
-import type { Alternative } from '../claim'
-import { hypergeometric } from '@/statistics/distributions/hypergeometric'
-import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import { countTest, tailRule } from '@/statistics/inference/countRule'
+import { z } from 'zod'
+import { hypergeometric as hypergeometricDistribution } from '@/statistics/distributions/hypergeometric'
+import type { Alternative } from '@/statistics/inference/alternative'
+import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
-import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
-import type { CountSample } from '../sample'
+import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
+import type { CountSample } from '@/statistics/inference/shareInterval'
 import { lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
+import type { MethodDefinition } from '../definition'
+import { failure, success } from '../outcome'
+import { problems } from '../problems'
+import { countSteps } from '../working/countSteps'
+import { shareOfUnits } from './shareOfUnits'
+
+const figures = z.strictObject({})
+type Figures = z.infer<typeof figures>
 
 /** A share of the lot this near to a whole number of units is that number. */
 const WHOLE = 1e-9
@@ -19,34 +26,52 @@ type LotSample = CountSample & Readonly<{ lotSize: number }>
  *
  * D is the boundary lot: the smallest whole number of marked units that makes a share of at least p₀ true, or the
  * largest that makes one of at most p₀ true. Two-sided by the smaller of the two tails, doubled. The interval inverts
- * the one-sided tests; its ends are shares of the lot.
+ * the one-sided tests; its ends are shares of the lot. Problems: `lot-size-needed`.
  *
- * @param sample - x marked units of n, from a lot of N
- * @returns the procedure, or the problem `lot-size-needed`
  * @see ISO 2859-2:1985; W. Cochran (1977), Sampling Techniques, 3.6
  */
-export function shareLot(sample: CountSample, lotSize: number | undefined): Outcome<Procedure> {
-  const { successes, sampleSize } = sample
-  if (lotSize === undefined) return failure(problems.lotSizeNeeded())
-  const share = successes / sampleSize
-  const interval = lotInterval({ ...sample, lotSize })
-  return success({
-    method: 'hypergeometric',
-    estimate: share,
-    standardError: Math.sqrt(
-      ((share * (1 - share)) / sampleSize) * ((lotSize - sampleSize) / Math.max(1, lotSize - 1)),
-    ),
-    differenceFrom: (value) => share - value,
-    test: (question) => testAt({ ...sample, lotSize }, question),
-    mirror: interval,
-    interval,
-  })
+export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counted'> = {
+  name: 'hypergeometric',
+  parameters: ['proportion'],
+  needs: ['lot-size'],
+  options: [],
+  restsOn: 'none',
+  allowsForLot: true,
+  dependsOn: 'values',
+  work: { looks: 1 },
+  interval: 'own-or-chosen',
+  turnedRound: [],
+  statistic: 'count',
+  symbol: 'x',
+  formula: 'x of n against hypergeometric(N, D, n)',
+  source: 'ISO 2859 family; Cochran (1977), Sampling Techniques',
+  figures,
+  make({ sample: { counted, lotSize } }) {
+    const { successes, sampleSize } = counted
+    if (lotSize === undefined) return failure(problems.lotSizeNeeded())
+    const share = successes / sampleSize
+    const interval = lotInterval({ ...counted, lotSize })
+    const left = (lotSize - sampleSize) / Math.max(1, lotSize - 1)
+    return success({
+      estimate: share,
+      standardError: Math.sqrt(((share * (1 - share)) / sampleSize) * left),
+      differenceFrom: (value) => share - value,
+      test: (question) => testAt({ ...counted, lotSize }, question),
+      mirror: interval,
+      interval,
+    })
+  },
+  working: ({ part }) => countSteps('units-counted', part),
+  picture: { estimateAt: shareOfUnits },
 }
 
-function testAt({ successes, sampleSize: n, lotSize }: LotSample, question: PointQuestion): PointTest {
+function testAt(
+  { successes, sampleSize: n, lotSize }: LotSample,
+  question: PointQuestion,
+): PointTest<Figures> {
   const { value, alternative } = question
   const [fewest, most] = [boundaryLot(value, lotSize, 'less'), boundaryLot(value, lotSize, 'greater')]
-  const tailsAt = (marked: number) => hypergeometric({ lotSize, marked, sampleSize: n }).tails
+  const tailsAt = (marked: number) => hypergeometricDistribution({ lotSize, marked, sampleSize: n }).tails
   const [below, above] = [tailsAt(fewest), tailsAt(most)]
   const atMost = (count: number) => lowerTail(below(count))
   const atLeast = (count: number) => upperTail(above(count - 1))
@@ -59,6 +84,7 @@ function testAt({ successes, sampleSize: n, lotSize }: LotSample, question: Poin
     question,
     distribution: { name: 'hypergeometric', lotSize, marked: isLower ? fewest : most, n },
     estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
+    figures: {},
   })
 }
 
@@ -79,7 +105,7 @@ function holdsShare({ lower, upper }: Ends, value: number, lotSize: number): boo
 }
 
 function lotInterval({ successes: x, sampleSize: n, lotSize }: LotSample): Interval {
-  const tailsAt = (marked: number) => hypergeometric({ lotSize, marked, sampleSize: n })
+  const tailsAt = (marked: number) => hypergeometricDistribution({ lotSize, marked, sampleSize: n })
   const [fewest, most] = [x, lotSize - (n - x)]
   const endsAt = intervalFrom({
     lower: (tail) =>

@@ -1,49 +1,91 @@
+import { z } from 'zod'
 import { normal } from '@/statistics/distributions/normal'
+import { pivotProcedure } from '@/statistics/inference/pivot'
 import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
 import { compensatedSum } from '@/statistics/numeric/compensatedSum'
-import { failure, type Outcome, success } from '../outcome'
-import { problems } from '@/words/en/problems'
-import { type Pivot, pivotProcedure } from '@/statistics/inference/pivot'
-import type { Procedure } from '@/statistics/inference/procedure'
+import type { MethodDefinition } from '../definition'
+import { failure, success } from '../outcome'
+import { problems } from '../problems'
 import type { MeasuredSample } from '../sample'
+import { computed, type Formula, fraction, given, joined, root, step, symbol } from '../working/formula'
+import { N } from '../working/symbols'
 import { scaledPivot, type SpreadParameter } from './scale'
 
 const LEAST_READINGS = 5
+
+const figures = z.strictObject({
+  /** About a trimmed mean. */
+  kurtosis: z.number(),
+  /** Of ln s². */
+  error: z.number(),
+})
 
 /**
  * Bonett's test of a spread, which bears populations that are not normal.
  *
  * Limits exp(ln(c s²) ∓ z c √((γ − (n − 3)/n)/(n − 1))) for the variance, with c = n/(n − z) and γ the kurtosis about
- * a trimmed mean. The statistic is the z whose limit meets the claimed value, so that test and interval agree.
+ * a trimmed mean. The statistic is the z whose limit meets the claimed value, so that test and interval agree. Problems:
+ * `readings-needed`, `too-few-readings` (n < 5), `no-variation`.
  *
- * @param sample - the readings, at least five
- * @returns the procedure, or the problem `too-few-readings`, `readings-needed` or `no-variation`
  * @see D. Bonett (2006), Computational Statistics & Data Analysis 50, 775-782
  */
-export function spreadBonett(sample: MeasuredSample, parameter: SpreadParameter): Outcome<Procedure> {
-  const { sampleSize: n, values, standardDeviation: s } = sample
-  if (!values) return failure(problems.readingsNeeded('bonett'))
-  if (n < LEAST_READINGS) return failure(problems.tooFewReadings(n, LEAST_READINGS))
-  if (!s) return failure(problems.noVariation(sample.path, 'bonett'))
-  const kurtosis = trimmedKurtosis(sample, s)
-  const error = Math.sqrt((kurtosis - (n - 3) / n) / (n - 1))
-  /** ln of the limit over s²: falls as z rises from −n to n. */
-  const logLimit = (z: number) => {
-    const c = n / (n - Math.abs(z))
-    return Math.log(c) - z * c * error
-  }
-  const pivot: Pivot = {
-    method: 'bonett',
-    estimate: s,
-    differenceFrom: (value) => s - value,
-    distribution: { name: 'normal' },
-    reference: normal,
-    intermediateAt: () => ({ kurtosis, error }),
-    statisticAt: (value) => zMeeting(logLimit, 2 * Math.log(value / s), n),
-    estimateAt: (z, value) => value * Math.exp(-logLimit(z) / 2),
-    valueAt: (z) => (Math.abs(z) < n ? s * Math.exp(logLimit(z) / 2) : Number.NaN),
-  }
-  return success(pivotProcedure(scaledPivot(pivot, parameter, sample.variance ?? s * s)))
+export const bonett: MethodDefinition<'bonett', z.infer<typeof figures>, 'measured'> = {
+  name: 'bonett',
+  parameters: ['standard-deviation', 'variance'],
+  needs: ['readings'],
+  options: [],
+  restsOn: 'none',
+  dependsOn: 'values',
+  work: { looks: 1 },
+  interval: 'own',
+  turnedRound: [],
+  statistic: 'figure',
+  symbol: 'z',
+  formula: 'z at which exp(ln(c s²) ∓ z c · error) meets σ₀²',
+  source: 'Bonett (2006), Computational Statistics & Data Analysis 50, 775-782',
+  figures,
+  make({ sample: { measured }, parameter }) {
+    const { sampleSize: n, values, standardDeviation: s, variance } = measured
+    if (!values) return failure(problems.readingsNeeded('bonett'))
+    if (n < LEAST_READINGS) return failure(problems.tooFewReadings(n, LEAST_READINGS))
+    if (!s) return failure(problems.noVariation(measured.path, 'bonett'))
+    const kurtosis = trimmedKurtosis(measured, s)
+    const error = Math.sqrt((kurtosis - (n - 3) / n) / (n - 1))
+    /** ln of the limit over s²: falls as z rises from −n to n. */
+    const logLimit = (z: number) => {
+      const c = n / (n - Math.abs(z))
+      return Math.log(c) - z * c * error
+    }
+    const pivot = {
+      interval: 'bonett',
+      estimate: s,
+      differenceFrom: (value: number) => s - value,
+      distribution: { name: 'normal' } as const,
+      reference: normal,
+      figuresAt: () => ({ kurtosis, error }),
+      statisticAt: (value: number) => zMeeting(logLimit, 2 * Math.log(value / s), n),
+      estimateAt: (z: number, value: number) => value * Math.exp(-logLimit(z) / 2),
+      valueAt: (z: number) => (Math.abs(z) < n ? s * Math.exp(logLimit(z) / 2) : Number.NaN),
+    }
+    return success(pivotProcedure(scaledPivot(pivot, parameter as SpreadParameter, variance ?? s * s)))
+  },
+  working({ sample, part }) {
+    const { kurtosis, error } = part.figures
+    const errorOf = (gamma: Formula, n: Formula) =>
+      root(fraction(joined(gamma, '−', fraction(joined(n, '−', given(3)), n)), joined(n, '−', given(1))))
+    const gamma = symbol('γ', '\\gamma')
+    return [
+      step('trimmed-kurtosis', gamma, computed(kurtosis)),
+      step(
+        'log-variance-error',
+        symbol('e'),
+        errorOf(gamma, N),
+        errorOf(computed(kurtosis), given(sample.n)),
+        computed(error),
+      ),
+      step('bonett-statistic', symbol('z'), computed(part.statistic)),
+    ]
+  },
 }
 
 function zMeeting(logLimit: (z: number) => number, target: number, n: number): number {

@@ -1,7 +1,7 @@
 import { figuresOf, resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
 import type { CheckDocument } from '../request'
-import type { Alternative } from '../claim'
+import type { Alternative } from '@/statistics/inference/alternative'
 
 type Row = Readonly<Record<string, string>>
 type Case = Readonly<{

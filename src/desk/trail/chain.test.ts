@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
-import { type ChainedEntry, chained, changeBetween, changeOver, type TrailEntry, verifyChain } from './chain'
+import { type ChainedEntry, chained, type TrailEntry, verifyChain } from './chain'
+import { changeBetween, changeOver } from './change'
 
 const sha256 = (text: string) => createHash('sha256').update(text, 'utf8').digest('hex')
 

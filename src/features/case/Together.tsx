@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import type { FindingOutcome } from '@/claims/finding'
-import { claimTitle, type ClaimWords } from '@/words/en/claimTitle'
+import { claimTitle } from '@/words/en/claimTitle'
+import type { ClaimWords } from '@/desk/claimDraft'
 import { formatFull, formatFullPValue, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { togetherWords } from '@/words/en/togetherWords'

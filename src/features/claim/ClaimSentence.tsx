@@ -1,11 +1,14 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { type Burden, defaultBurden, type Parameter } from '@/claims/claim'
+import { type Burden, defaultBurden, needsTolerance } from '@/claims/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import { BURDEN_WORDS, PARAMETER_NOUNS, RELATION_WORDS, unitOf } from '@/words/en/claimWords'
+import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
+import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'
+import { unitOf } from '@/words/en/claimWords'
 import { formatFull, withoutMadeUpDigits } from '@/words/figures'
-import { hasUnit, needsTolerance } from '@/intake/readDraft'
+import { parameterOf } from '@/claims/all'
+import { hasUnit } from '@/intake/readDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
@@ -31,20 +34,11 @@ const FIELDS = [
 
 /** Places where claims stand; any other can be typed. */
 const SOURCES = ['label', 'advertisement', 'data sheet', 'contract', 'leaflet'].map((value) => ({ value }))
-/** What stands between the parameter and the quantity. */
-const LINK: Readonly<Record<Parameter, string>> = {
-  mean: '',
-  median: '',
-  'standard-deviation': 'of the ',
-  variance: 'of the ',
-  proportion: 'of ',
-  'variance-ratio': 'of the ',
-}
-
 /** The claim as a sentence, whose underlined words are the controls. */
 export function ClaimSentence() {
   const { draft, setField, setFields } = useWorkbench()
   const { parameter } = draft
+  const words = PARAMETER_WORDS[parameter]
   return (
     <Box>
       <Sentence>
@@ -63,13 +57,9 @@ export function ClaimSentence() {
           // The methods of one parameter are not those of another.
           onChange={(chosen) => setFields({ parameter: chosen, method: 'auto' })}
         />{' '}
-        {LINK[parameter]}
-        <InlineText
-          label="Quantity"
-          placeholder={parameter === 'proportion' ? 'units with a property' : 'quantity'}
-          {...useField('quantity')}
-        />
-        {parameter === 'variance-ratio' && ', first source over second,'} is{' '}
+        {words.link}
+        <InlineText label="Quantity" placeholder={words.quantityHint} {...useField('quantity')} />
+        {words.aside} is{' '}
         <InlineChoice
           label="Relation"
           value={draft.relation}
@@ -98,14 +88,16 @@ function ClaimedValue() {
   const { draft, reading } = useWorkbench()
   const { parameter, unit, claimedValue } = draft
   const value = useField('claimedValue')
+  const valueUnit = unitOf({ parameter, unit })
   const typedUnit = useField('unit')
-  const share = parameter === 'proportion' ? reading.claim?.value : undefined
+  const { scale } = parameterOf(parameter)
+  const share = scale === 100 ? reading.claim?.value : undefined
   const isPercent = claimedValue.trim().endsWith('%')
   return (
     <Together>
       <InlineText
         label="Claimed value"
-        placeholder={parameter === 'proportion' ? '95 %' : 'value'}
+        placeholder={PARAMETER_WORDS[parameter].valueHint}
         inputMode="decimal"
         {...value}
       />
@@ -116,9 +108,7 @@ function ClaimedValue() {
         </>
       )}
       .
-      {parameter === 'variance' && unit !== '' && (
-        <Aside>The value is in {unitOf({ parameter, unit })}.</Aside>
-      )}
+      {hasUnit(parameter) && unit !== '' && valueUnit !== unit && <Aside>The value is in {valueUnit}.</Aside>}
       {share !== undefined && (
         <Aside>
           {isPercent ? formatFull(share) : `${formatFull(withoutMadeUpDigits(share * 100))}\u202f%`}

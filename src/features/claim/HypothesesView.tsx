@@ -1,12 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import {
-  hypothesisLatex,
-  hypothesisReason,
-  hypothesisSymbols,
-  kindOfTest,
-} from '@/words/en/hypothesisWords'
+import { hypothesisLatex, hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import { Latex } from '@/ui/Latex'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 

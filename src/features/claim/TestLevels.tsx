@@ -1,5 +1,6 @@
 'use client'
 
+import { parameterOf } from '@/claims/all'
 import { chakra, Flex } from '@chakra-ui/react'
 import { formatPercent } from '@/words/figures'
 import { InlineText } from '@/ui/inline/InlineText'
@@ -39,7 +40,7 @@ export function TestLevels() {
             {...useField('confidenceLevel')}
           />
         </Item>
-        {draft.parameter === 'mean' && <KnownSpread />}
+        {parameterOf(draft.parameter).takesKnownSpread && <KnownSpread />}
         <Item>
           <b>Decimals </b>
           <InlineText

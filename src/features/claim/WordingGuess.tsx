@@ -1,8 +1,9 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { Relation } from '@/claims/claim'
-import { PARAMETER_NOUNS, RELATION_WORDS } from '@/words/en/claimWords'
+import type { Relation } from '@/claims/relations'
+import { PARAMETER_NOUNS } from '@/words/en/parameters'
+import { RELATION_WORDS } from '@/words/en/relations'
 import { type Guess, readWording } from '@/intake/readWording'
 import { QuietButton } from '@/ui/Button'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

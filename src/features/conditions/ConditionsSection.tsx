@@ -2,13 +2,8 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
-import type { Condition } from '@/claims/conditions/condition'
-import {
-  conditionLines,
-  CONDITION_NAMES,
-  CONDITION_STATES,
-  SOURCE_WORDS,
-} from '@/words/en/conditionWords'
+import type { CheckResult } from '@/claims/result'
+import { conditionLines, CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -59,7 +54,7 @@ export function ConditionsSection({ number }: Readonly<{ number: number }>) {
   )
 }
 
-function ConditionRow({ condition }: Readonly<{ condition: Condition }>) {
+function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditions'][number] }>) {
   const { first, second } = useWorkbench()
   const { plain } = useFormats()
   const { name, of, state, sentence } = condition

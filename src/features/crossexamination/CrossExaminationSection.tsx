@@ -5,14 +5,8 @@ import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/claims/result'
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
-import { standingWords, turnsAt } from '@/words/en/crossWords'
-import {
-  formatCount,
-  formatFull,
-  formatFullPValue,
-  formatPercent,
-  formatPValue,
-} from '@/words/figures'
+import { askedWords, remarkWords, standingWords, turnsAt } from '@/words/en/crossWords'
+import { formatCount, formatFull, formatFullPValue, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Cell, Head } from '@/ui/figures/DataTable'
@@ -92,7 +86,7 @@ function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
 
 function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
   const { inUnit, inFull } = useFormats()
-  const { words, note, outcome, stands, interval, figure, key } = answer
+  const { asked, note, outcome, stands, interval, figure, key } = answer
   const { checked } = useWorkbench()
   const turns =
     figure?.kind === 'claimed-value' && checked
@@ -102,7 +96,7 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
   return (
     <Row data-stands={stands} data-question={key}>
       <Cell>
-        … {words}
+        … {askedWords(asked)}
         {figure && turns && (
           <>
             : {turns.words} <Figure name="It turns at" shown={turns.shown} full={inFull(figure.value)} />
@@ -115,7 +109,7 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
             units
           </>
         )}
-        {note && <Box color="quiet">{note}</Box>}
+        {note && <Box color="quiet">{remarkWords(note)}</Box>}
       </Cell>
       <Cell>
         {outcome && stands !== undefined && (

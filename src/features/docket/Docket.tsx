@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import type { CaseState } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
-import type { ClaimWords } from '@/words/en/claimTitle'
+import type { ClaimWords } from '@/desk/claimDraft'
 import { formatCount } from '@/words/figures'
 import { ActionButton } from '@/ui/ActionButton'
 import { ClaimMark } from '@/ui/ClaimMark'

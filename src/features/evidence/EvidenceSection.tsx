@@ -1,5 +1,6 @@
 'use client'
 
+import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
 import type { DecimalMark } from '@/desk/typed'
@@ -95,7 +96,7 @@ function Given() {
       ) : (
         <>
           <TypedList />
-          {draft.parameter === 'proportion' && <FromSheet />}
+          {parameterOf(draft.parameter).sample === 'counted' && <FromSheet />}
         </>
       )
   }

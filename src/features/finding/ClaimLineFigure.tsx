@@ -1,5 +1,7 @@
 'use client'
 
+import { parameterOf } from '@/claims/all'
+import type { Parameter } from '@/claims/names'
 import { useDeferredValue, useMemo } from 'react'
 import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
 import { scaled } from '@/words/display'
@@ -22,7 +24,7 @@ export function ClaimLineFigure() {
 }
 
 type Shown = Pick<ReturnType<typeof useWorkbench>, 'evidence' | 'checked'> &
-  Readonly<{ display: ReturnType<typeof useFormats>['display']; parameter: string }>
+  Readonly<{ display: ReturnType<typeof useFormats>['display']; parameter: Parameter }>
 
 function drawingOf({ evidence, checked, display, parameter }: Shown) {
   const result = checked?.result
@@ -30,8 +32,7 @@ function drawingOf({ evidence, checked, display, parameter }: Shown) {
   const claimed = (nil === undefined ? [] : 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]).map(
     (value) => scaled(value, display),
   )
-  // Only a mean and a median lie among the readings.
-  const values = parameter === 'mean' || parameter === 'median' ? evidence.values : []
+  const values = parameterOf(parameter).liesAmongReadings ? evidence.values : []
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
   const { unit } = display
   return {

@@ -8,7 +8,9 @@ import { displayOf, shownValue } from '@/words/display'
 import { formatFull, formatFullPValue, formatPercent } from '@/words/figures'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
-import { METHOD_NAMES, STATISTIC } from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
+import { METHOD_WORDS } from '@/words/en/methods'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
 import { PageTitle } from '@/ui/PageTitle'
@@ -123,16 +125,15 @@ function rowsOf(
   { hypotheses, sample, test, estimate, interval }: CheckResult,
   inUnit: (value: number) => string,
 ): readonly FigureRow[] {
-  const parts =
-    test.statistic === undefined ? (test.parts ?? []).map(({ statistic }) => statistic) : [test.statistic]
+  const parts = partsOf(test).map(({ statistic }) => statistic)
   return [
     { name: 'Null hypothesis', figure: hypothesisSymbols(hypotheses.null, claim.unit) },
     { name: 'Alternative hypothesis', figure: hypothesisSymbols(hypotheses.alternative, claim.unit) },
-    { name: 'Method', figure: METHOD_NAMES[test.method] },
+    { name: 'Method', figure: METHOD_WORDS[test.method].name },
     { name: 'Significance level', figure: formatFull(test.significanceLevel) },
     { name: 'Units tested', figure: formatFull(sample.n) },
     { name: 'Estimate', figure: inUnit(estimate.value) },
-    { name: `Test statistic ${STATISTIC[test.method]}`, figure: parts.map(formatFull).join(', ') },
+    { name: `Test statistic ${methodOf(test.method).symbol}`, figure: parts.map(formatFull).join(', ') },
     { name: 'p-value', figure: formatFullPValue(test) },
     ...(interval
       ? [

@@ -1,10 +1,10 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { methodChoices } from '@/claims/methodNeeds'
-import { METHODS_FOR } from '@/claims/procedureOf'
-import type { Method } from '@/statistics/inference/procedure'
-import { METHOD_NAMES } from '@/words/en/methodWords'
+import { methodChoices } from '@/claims/methodChoices'
+import { methodOf, methodsFor, parameterOf } from '@/claims/all'
+import type { Method } from '@/claims/names'
+import { METHOD_WORDS, NEED_WORDS } from '@/words/en/methods'
 import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/words/en/optionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -14,13 +14,15 @@ const YES_NO = { no: 'without', yes: 'with' } as const
 /** The method, the others that could be used and what those that could not would need, and the choices that each leaves. */
 export function MethodChoice() {
   const { draft, setField, checked } = useWorkbench()
-  const own = METHODS_FOR[draft.parameter]
+  const own = methodsFor(draft.parameter)
   const used = checked?.result.test.method
   const fitting =
-    draft.method === 'auto' && used ? `the one that fits, the ${METHOD_NAMES[used]}` : 'the one that fits'
+    draft.method === 'auto' && used
+      ? `the one that fits, the ${METHOD_WORDS[used].name}`
+      : 'the one that fits'
   const words = {
     auto: fitting,
-    ...Object.fromEntries(own.map((method) => [method, `the ${METHOD_NAMES[method]}`])),
+    ...Object.fromEntries(own.map((method) => [method, `the ${METHOD_WORDS[method].name}`])),
   }
   return (
     <Box lineHeight="1.9" role="group" aria-label="Method">
@@ -46,9 +48,9 @@ function Others() {
   )
   const usable = others
     .filter(({ needs }) => needs === undefined)
-    .map(({ method }) => `the ${METHOD_NAMES[method]}`)
+    .map(({ method }) => `the ${METHOD_WORDS[method].name}`)
   const lacking = others.flatMap(({ method, needs }) =>
-    needs ? [`the ${METHOD_NAMES[method]} ${needs}`] : [],
+    needs ? [`the ${METHOD_WORDS[method].name} ${NEED_WORDS[needs]}`] : [],
   )
   return (
     <Box as="span" color="quiet">
@@ -62,8 +64,7 @@ function Others() {
 function Options() {
   const { draft, setField, checked } = useWorkbench()
   const method = checked?.result.test.method
-  const isShare = draft.parameter === 'proportion'
-  const hasCorrection = method === 'score-z' || method === 'signed-rank'
+  const options = method ? methodOf(method).options : []
   return (
     <div>
       Interval:{' '}
@@ -73,7 +74,7 @@ function Options() {
         words={SIDES_WORDS}
         onChange={(sides) => setField('intervalSides', sides)}
       />
-      {isShare && (
+      {parameterOf(draft.parameter).intervals.length > 0 && (
         <>
           {' by '}
           <InlineChoice
@@ -84,7 +85,7 @@ function Options() {
           />
         </>
       )}
-      {hasCorrection && (
+      {options.includes('continuityCorrection') && (
         <>
           {' · '}
           <InlineChoice
@@ -96,7 +97,7 @@ function Options() {
           continuity correction
         </>
       )}
-      {method === 'exact-binomial' && (
+      {options.includes('midP') && (
         <>
           {' · '}
           <InlineChoice

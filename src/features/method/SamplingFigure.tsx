@@ -2,11 +2,11 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import type { CheckDocument } from '@/claims/request'
 import type { CheckResult } from '@/claims/result'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { formatPValue } from '@/words/figures'
-import { STATISTIC } from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
 import { samplingWords } from '@/words/en/samplingWords'
 import { type SamplingLabels, SamplingChart } from '@/ui/charts/SamplingChart'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -16,17 +16,15 @@ import { useView } from '@/ui/workbench/useView'
 const LIMITS = { lower: 'the lower limit', upper: 'the upper limit' } as const
 
 /** The sampling distribution of the test; of a tolerance, of the test of either limit. */
-export function SamplingFigure({
-  document,
-  result,
-}: Readonly<{ document: CheckDocument; result: CheckResult }>) {
+export function SamplingFigure({ result }: Readonly<{ result: CheckResult }>) {
   const { display, plainDecimals, inUnit, plain } = useFormats()
   const [limit, setLimit] = useView('limit', ['lower', 'upper'])
-  const isRange = result.test.parts !== undefined
+  const parts = partsOf(result.test)
+  const isRange = parts.length === 2
   const place = isRange && limit === 'upper' ? 1 : 0
-  const picture = useMemo(() => samplingPicture(document, result, place), [document, result, place])
-  const letter = STATISTIC[result.test.method]
-  const isCount = picture?.shape === 'bars' || result.test.method === 'signed-rank'
+  const picture = useMemo(() => samplingPicture(result, place), [result, place])
+  const { symbol: letter, statistic, work } = methodOf(result.test.method)
+  const isCount = statistic === 'count'
   const shown = (value: number) => (isCount && Number.isInteger(value) ? String(value) : plain(value))
   const labels: SamplingLabels = {
     statistic: `${letter} = ${picture ? shown(picture.statistic) : ''}`,
@@ -36,7 +34,7 @@ export function SamplingFigure({
   if (!picture)
     return (
       <Box color="quiet" marginBottom="10px">
-        {result.test.method === 'bootstrap'
+        {work.isResampled
           ? 'Resamples of the readings stand in for a distribution that could be drawn.'
           : 'This test has no distribution that could be drawn.'}
       </Box>
@@ -57,10 +55,7 @@ export function SamplingFigure({
           letter,
           plain: shown,
           inUnit,
-          pValue: formatPValue(
-            (result.test.parts?.[place] ?? result.test).pValue,
-            result.test.significanceLevel,
-          ),
+          pValue: formatPValue(parts[place]?.pValue, result.test.significanceLevel),
         })}
       />
     </figure>

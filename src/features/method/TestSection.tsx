@@ -1,7 +1,8 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { distributionWords, FORMULAS, METHOD_REASONS } from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
+import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
 import { testLines } from '@/words/en/testLines'
 import { FigureLines } from '@/ui/figures/FigureLines'
 import { Section } from '@/ui/Section'
@@ -25,16 +26,16 @@ export function TestSection({ number }: Readonly<{ number: number }>) {
   )
 }
 
-function TestFigures({ document, result }: Checked) {
+function TestFigures({ result }: Checked) {
   const formats = useFormats()
   const { test, working } = result
   return (
     <>
-      <p>{METHOD_REASONS[test.method]}</p>
+      <p>{METHOD_WORDS[test.method].reason}</p>
       <Formula>
-        {FORMULAS[test.method]}, {distributionWords(test.distribution)}
+        {methodOf(test.method).formula}, {distributionWords(test.distribution)}
       </Formula>
-      <SamplingFigure document={document} result={result} />
+      <SamplingFigure result={result} />
       <FigureLines label="Figures of the test" lines={testLines(result, formats)} />
       <Ways result={result} arrangement="beside" />
       <Working steps={working} />

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import type { Step } from '@/words/en/working/formula'
+import type { WrittenStep } from '@/words/en/working/working'
 import { QuietButton } from '@/ui/Button'
 import { Latex } from '@/ui/Latex'
 import { useView } from '@/ui/workbench/useView'
@@ -10,7 +10,7 @@ const Name = chakra('div', { base: { color: 'quiet', fontSize: '13px' } })
 const Line = chakra('div', { base: { fontSize: '16px', overflowX: 'auto', paddingBlock: '2px 8px' } })
 
 /** Each formula with the sample's numbers put in, so that it can be followed with a calculator. */
-export function Working({ steps }: Readonly<{ steps: readonly Step[] }>) {
+export function Working({ steps }: Readonly<{ steps: readonly WrittenStep[] }>) {
   const [working, show] = useView('working', ['hidden', 'shown'])
   const isShown = working === 'shown'
   return (

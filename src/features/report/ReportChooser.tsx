@@ -3,15 +3,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useTransition } from 'react'
-import {
-  FORMATS,
-  LANGUAGE_WORDS,
-  PART_WORDS,
-  PARTS,
-  queryOf,
-  type ReportFormat,
-  type ReportOptions,
-} from '@/desk/reportOptions'
+import { FORMATS, PARTS, queryOf, type ReportFormat, type ReportOptions } from '@/desk/reportOptions'
+import { LANGUAGE_WORDS, PART_WORDS } from '@/words/en/reportWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 
 const FORMAT_WORDS: Readonly<Record<ReportFormat, string>> = {

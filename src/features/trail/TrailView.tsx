@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import { type ChainedEntry, type ChainVerdict, changeOver } from '@/desk/trail/chain'
+import type { ChainedEntry, ChainVerdict } from '@/desk/trail/chain'
+import { changeOver } from '@/desk/trail/change'
 import { formatCount } from '@/words/figures'
 import {
   ACTION_WORDS,

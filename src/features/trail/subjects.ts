@@ -1,4 +1,5 @@
-import { claimTitle, type ClaimWords } from '@/words/en/claimTitle'
+import { claimTitle } from '@/words/en/claimTitle'
+import type { ClaimWords } from '@/desk/claimDraft'
 
 type Sample = Readonly<{ id: string; name: string; fileName: string | null }>
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { SaxesParser } from 'saxes'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import { OUTCOMES } from '@/claims/finding'
 import { samplingPicture } from '@/pictures/samplingPicture'
@@ -139,7 +139,7 @@ test.each(DOCUMENTS)(
   (_, document) => {
     const result = check(document)
     if (!result.ok) throw new Error(result.error.message)
-    const picture = samplingPicture(document, result)!
+    const picture = samplingPicture(result)!
     const words = { statistic: 't = 1', critical: () => 'critical 2', estimate: () => '15.00 kg' }
     const drawing = samplingDrawing(picture, words, plain)
     expectInside(drawing)

@@ -32,3 +32,13 @@ export function shape(
     },
   }
 }
+
+/**
+ * The standard error of G1 in samples of n from a normal population: √(6n(n − 1) / ((n − 2)(n + 1)(n + 3))).
+ *
+ * @param n - at least three
+ * @see D. Joanes & C. Gill (1998), The Statistician 47, 183-189
+ */
+export function skewnessError(n: number): number {
+  return Math.sqrt((6 * n * (n - 1)) / ((n - 2) * (n + 1) * (n + 3)))
+}

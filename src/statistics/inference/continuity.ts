@@ -1,4 +1,4 @@
-import type { Alternative } from '@/claims/claim'
+import type { Alternative } from './alternative'
 
 export type ContinuityCorrection = 'none' | 'continuity'
 

@@ -1,4 +1,4 @@
-import type { Alternative } from '@/claims/claim'
+import type { Alternative } from './alternative'
 
 export const INTERVAL_SIDES = ['two-sided', 'lower', 'upper'] as const
 export type IntervalSides = (typeof INTERVAL_SIDES)[number]

@@ -1,16 +1,17 @@
-import type { Alternative } from '@/claims/claim'
 import type { NamedDistribution } from '../distributions/named'
 import type { Continuous, Tail } from '../distributions/tails'
+import type { Alternative } from './alternative'
 import { type Ends, ends, holds, type Interval, intervalFrom } from './interval'
-import { isAtOrBeyond, type Method, type PointQuestion, type PointTest, type Procedure } from './procedure'
+import { isAtOrBeyond, type PointQuestion, type PointTest, type Procedure } from './procedure'
 import { tailProbability } from './tailProbability'
 
 /**
  * A statistic whose distribution does not depend on the parameter. It rises with the estimate and falls as the value
  * that it is tested against rises, so one function of it gives the test, the critical values and the interval.
  */
-export type Pivot = Readonly<{
-  method: Method
+export type Pivot<Own> = Readonly<{
+  /** What the interval is called. */
+  interval: string
   estimate: number
   standardError?: number
   differenceFrom: (value: number) => number
@@ -19,17 +20,16 @@ export type Pivot = Readonly<{
   statisticAt: (value: number, alternative: Alternative) => number
   /** The estimate that would give this statistic against the value. */
   estimateAt: (statistic: number, value: number, tail: Tail) => number
-  /** Figures on the way to the statistic, for the working. */
-  intermediateAt?: (value: number) => Readonly<Record<string, number>>
+  /** Figures on the way to the statistic. */
+  figuresAt: (value: number, alternative: Alternative) => Own
   /** The value against which the estimate gives this statistic. */
   valueAt: (statistic: number, tail: Tail) => number
 }>
 
 /** The test of a value and the interval that mirrors it, both from one pivot. */
-export function pivotProcedure(pivot: Pivot): Procedure {
+export function pivotProcedure<Own>(pivot: Pivot<Own>): Procedure<Own> {
   const mirror = mirrorOf(pivot)
   return {
-    method: pivot.method,
     estimate: pivot.estimate,
     standardError: pivot.standardError,
     differenceFrom: pivot.differenceFrom,
@@ -39,7 +39,10 @@ export function pivotProcedure(pivot: Pivot): Procedure {
   }
 }
 
-function testAt(pivot: Pivot, { value, alternative, significanceLevel }: PointQuestion): PointTest {
+function testAt<Own>(
+  pivot: Pivot<Own>,
+  { value, alternative, significanceLevel }: PointQuestion,
+): PointTest<Own> {
   const statistic = pivot.statisticAt(value, alternative)
   const limits = criticalLimits(pivot.reference, alternative, significanceLevel)
   const estimateAt = (limit: number | undefined, tail: Tail) =>
@@ -54,7 +57,7 @@ function testAt(pivot: Pivot, { value, alternative, significanceLevel }: PointQu
       upper: estimateAt(limits.upper, 'upper'),
     }),
     isBeyond: isAtOrBeyond(statistic, limits),
-    ...(pivot.intermediateAt ? { intermediate: pivot.intermediateAt(value) } : {}),
+    figures: pivot.figuresAt(value, alternative),
   }
 }
 
@@ -66,10 +69,10 @@ function criticalLimits(reference: Continuous, alternative: Alternative, signifi
   }
 }
 
-function mirrorOf({ method, reference, valueAt }: Pivot): Interval {
+function mirrorOf<Own>({ interval, reference, valueAt }: Pivot<Own>): Interval {
   const endsAt = intervalFrom({
     lower: (tail) => valueAt(reference.quantile(tail, 'upper'), 'upper'),
     upper: (tail) => valueAt(reference.quantile(tail, 'lower'), 'lower'),
   })
-  return { method, endsAt, holds }
+  return { method: interval, endsAt, holds }
 }

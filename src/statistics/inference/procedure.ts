@@ -1,27 +1,10 @@
-import type { Alternative } from '@/claims/claim'
 import type { NamedDistribution } from '../distributions/named'
+import type { Alternative } from './alternative'
 import type { Ends, Interval } from './interval'
 import type { TailProbability } from './tailProbability'
 
-export const METHODS = [
-  't',
-  'z',
-  'bootstrap',
-  'chi-square',
-  'bonett',
-  'score-z',
-  'exact-binomial',
-  'hypergeometric',
-  'f',
-  'levene',
-  'brown-forsythe',
-  'signed-rank',
-  'sign',
-] as const
-export type Method = (typeof METHODS)[number]
-
 /** A test of one value of the parameter. */
-export type PointTest = TailProbability &
+export type PointTest<Own = unknown> = TailProbability &
   Readonly<{
     statistic: number
     /** Of the statistic under the value; absent where resamples stand in for it. */
@@ -30,8 +13,8 @@ export type PointTest = TailProbability &
     limits: Ends
     /** The same limits as values of the estimate. */
     estimateLimits: Ends
-    /** Figures on the way to the statistic, by name, for the working. */
-    intermediate?: Readonly<Record<string, number>>
+    /** The method's own figures on the way to the statistic. */
+    figures: Own
     /** Whether the statistic lies in the rejection region, by the limits and not by the p-value. */
     isBeyond: boolean
   }>
@@ -45,14 +28,13 @@ export type PointQuestion = Readonly<{
 }>
 
 /** One parameter of one sample, tested by one method. */
-export type Procedure = Readonly<{
-  method: Method
+export type Procedure<Own = unknown> = Readonly<{
   /** On the parameter's scale. */
   estimate: number
   standardError?: number | undefined
   /** Estimate less value, with the digits that rounding the estimate alone would lose. */
   differenceFrom: (value: number) => number
-  test: (question: PointQuestion) => PointTest
+  test: (question: PointQuestion) => PointTest<Own>
   /** The interval that leaves a value out where the test rejects it; absent where none does. */
   mirror?: Interval | undefined
   /** The interval to report; absent where the method has none. */

@@ -2,7 +2,6 @@ import { beta } from '../distributions/beta'
 import { normal } from '../distributions/normal'
 import type { Tail } from '../distributions/tails'
 import { type Ends, holds, type Interval, intervalFrom } from './interval'
-import type { CountSample } from '@/claims/sample'
 import { wilsonLimit } from './wilson'
 
 export const SHARE_INTERVALS = [
@@ -14,6 +13,9 @@ export const SHARE_INTERVALS = [
   'wald',
 ] as const
 export type ShareInterval = (typeof SHARE_INTERVALS)[number]
+
+/** So many of a sample's units have a property. */
+export type CountSample = Readonly<{ sampleSize: number; successes: number }>
 
 /** The end of an interval that leaves `tail` beyond it. */
 type EndOf = (input: CountSample & Readonly<{ tail: number; side: Tail }>) => number

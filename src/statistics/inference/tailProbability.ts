@@ -1,4 +1,4 @@
-import type { Alternative } from '@/claims/claim'
+import type { Alternative } from './alternative'
 import type { Continuous, Tails } from '../distributions/tails'
 
 export type TailProbability = Readonly<{

@@ -1,4 +1,4 @@
-import type { Alternative } from '@/claims/claim'
+import type { Alternative } from '../inference/alternative'
 
 /** A planned test, and what is true when its power is asked for. */
 export type PowerQuestion = Readonly<{

@@ -1,5 +1,6 @@
 'use client'
 
+import { parameterOf } from '@/claims/all'
 import { useEffect, useMemo, useState } from 'react'
 import { failure, type Outcome } from '@/claims/outcome'
 import { columnFor, type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
@@ -20,7 +21,7 @@ export function useTaken(
   // Where readings are taken, what is set aside stays among them.
   const { setAside } = sample
   const left = useMemo(
-    () => (parameter === 'proportion' ? setAside.map(({ row }) => row) : NO_ROWS),
+    () => (parameterOf(parameter).sample === 'counted' ? setAside.map(({ row }) => row) : NO_ROWS),
     [parameter, setAside],
   )
   const wanted = useMemo(

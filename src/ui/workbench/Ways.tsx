@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import type { CheckResult } from '@/claims/result'
-import { STATISTIC } from '@/words/en/methodWords'
+import { methodOf } from '@/claims/all'
 import { wayWords } from '@/words/en/waysWords'
 import { useFormats } from './useFormats'
 
@@ -43,7 +43,7 @@ export function Ways({
 }: Readonly<{ result: CheckResult; arrangement?: 'list' | 'beside' }>) {
   const formats = useFormats()
   const { hypotheses, test } = result
-  const shown = { ...formats, statistic: STATISTIC[test.method] }
+  const shown = { ...formats, statistic: methodOf(test.method).symbol }
   const isAgreed = new Set(test.ways.map(({ rejects }) => rejects)).size === 1
   const all = test.ways.length === 3 ? 'All three' : 'Both'
   return (

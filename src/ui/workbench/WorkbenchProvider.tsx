@@ -1,5 +1,6 @@
 'use client'
 
+import { parameterOf } from '@/claims/all'
 import { useRouter } from 'next/navigation'
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react'
 import type { CheckDocument } from '@/claims/request'
@@ -7,7 +8,8 @@ import type { CheckResult } from '@/claims/result'
 import type { Claim } from '@/claims/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { deriveHypotheses, type Hypotheses } from '@/claims/hypotheses'
-import type { Outcome, Problem } from '@/claims/outcome'
+import { problemWords } from '@/words/en/problems'
+import { failure, type Outcome, type Problem } from '@/claims/outcome'
 import { type DraftReading, readDraft } from '@/intake/readDraft'
 import { type EvidenceReading, readEvidence } from '@/intake/readEvidence'
 import { ofSecond, type Taken } from '@/intake/takenFrom'
@@ -87,7 +89,7 @@ export function WorkbenchProvider({
     [change],
   )
 
-  const isOfTwo = draft.parameter === 'variance-ratio'
+  const isOfTwo = parameterOf(draft.parameter).sample === 'two'
   const secondDraft = useMemo(() => (isOfTwo ? ofSecond(draft) : null), [isOfTwo, draft])
   const firstSample = useSample()
   const otherSample = useSecondSample()
@@ -111,7 +113,7 @@ export function WorkbenchProvider({
   const shown = isSwitching ? SWITCHING : evidence
   const reading = useMemo(() => readDraft(draft, shown), [draft, shown])
   const { claim } = reading
-  const hypotheses = useMemo(() => claim && { ...deriveHypotheses(claim, 'auto'), claim }, [claim])
+  const hypotheses = useMemo(() => claim && { ...hypothesesOf(claim), claim }, [claim])
   const { answered, isStale } = useAnswer(reading.document)
   const checked = useMemo(
     () => (answered?.answer.ok ? { document: answered.document, result: answered.answer } : undefined),
@@ -139,6 +141,11 @@ export function WorkbenchProvider({
     ],
   )
   return <WorkbenchContext value={workbench}>{children}</WorkbenchContext>
+}
+
+function hypothesesOf(claim: Claim): Outcome<Hypotheses> {
+  const derived = deriveHypotheses(claim, 'auto')
+  return derived.ok ? derived : failure(problemWords(derived.problem))
 }
 
 export function useWorkbench(): Workbench {

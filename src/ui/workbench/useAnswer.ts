@@ -1,15 +1,11 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import { check } from '@/claims/check'
-import { type CheckDocument, USUAL_RESAMPLES } from '@/claims/request'
+import { check } from '@/answers/check'
+import type { CheckDocument } from '@/claims/request'
+import { takesLong } from '@/claims/work'
 import type { CheckAnswer } from '@/claims/result'
 import { sheets } from '@/workers/sheets'
-
-/** So many readings are checked between two frames by most methods; these two take far longer for each. */
-const MOST_AT_ONCE = 20_000
-const MOST_RANKED_AT_ONCE = 1000
-const MOST_RESAMPLED_AT_ONCE = 200_000
 
 type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
 
@@ -42,26 +38,6 @@ export function useAnswer(
   }, [document, isLong])
   if (!isLong) return { answered: atOnce, isStale: false }
   return { answered: late, isStale: late?.document !== document }
-}
-
-/** Whether a check takes longer than a frame. */
-export function takesLong({ claim, evidence, test }: CheckDocument): boolean {
-  const count = readingsIn(evidence)
-  const method = test?.method ?? 'auto'
-  if (method === 'bootstrap') return count * (test?.resamples ?? USUAL_RESAMPLES) > MOST_RESAMPLED_AT_ONCE
-  const isRanked = claim.parameter === 'median' && method !== 'sign'
-  return count > (isRanked ? MOST_RANKED_AT_ONCE : MOST_AT_ONCE)
-}
-
-function readingsIn(evidence: CheckDocument['evidence']): number {
-  switch (evidence.kind) {
-    case 'readings':
-      return evidence.values.length
-    case 'two-readings':
-      return evidence.first.length + evidence.second.length
-    default:
-      return 0
-  }
 }
 
 function notComputed(error: unknown): CheckAnswer {

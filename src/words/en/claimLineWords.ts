@@ -1,5 +1,5 @@
 import type { CheckResult, IntervalFigures } from '@/claims/result'
-import { PARAMETER_NOUNS } from './claimWords'
+import { PARAMETER_NOUNS } from './parameters'
 import { type Display, scaled, shownInFull, shownNumber, shownValue } from '../display'
 import { formatCount, formatLimit, formatPercent, formatReading, withUnit } from '../figures'
 

@@ -1,18 +1,9 @@
-import type { ClaimDraft } from '@/desk/claimDraft'
-import { RELATION_WORDS, subjectOf, unitOf } from './claimWords'
+import type { ClaimWords } from '@/desk/claimDraft'
+import { parameterOf } from '@/claims/all'
+import { relationOf } from '@/claims/relations'
+import { subjectOf, unitOf } from './claimWords'
+import { RELATION_WORDS } from './relations'
 import { withUnit } from '../figures'
-
-export type ClaimWords = Pick<
-  ClaimDraft,
-  | 'wording'
-  | 'parameter'
-  | 'quantity'
-  | 'relation'
-  | 'claimedValue'
-  | 'toleranceBelow'
-  | 'toleranceAbove'
-  | 'unit'
->
 
 /** A claim in a line of a list, from its words as typed: "Mean net mass at least 15 kg (“15 kg net”)". */
 export function claimTitle(words: ClaimWords): string {
@@ -27,12 +18,14 @@ export function claimTitle(words: ClaimWords): string {
 function relationTo(value: string, words: ClaimWords): string {
   const { relation, parameter, unit } = words
   const [below, above] = [words.toleranceBelow, words.toleranceAbove].map((text) => text.trim())
-  const hasTolerance = relation === 'within' || (relation === 'equal-to' && (below || above))
+  const { toleranceFor, burden } = relationOf(relation)
+  const isAlways = toleranceFor.includes(burden)
+  const hasTolerance = isAlways || (toleranceFor.length > 0 && (below || above))
   if (!hasTolerance) return `${RELATION_WORDS[relation]} ${value}`
   if (!below || !above) return `within a tolerance of ${value}`
   const limit = (text: string) => withUnit(text, unitOf({ parameter, unit }))
   // "2 % of 95 %" is another thing.
-  return below === above && parameter !== 'proportion'
+  return below === above && parameterOf(parameter).scale === 1
     ? `within ${limit(below)} of ${value}`
     : `within ${limit(below)} below and ${limit(above)} above ${value}`
 }

@@ -51,7 +51,7 @@ const TOLD_AT = 0.05
 
 /** The figures that a condition is told by. A p-value is not rounded onto the level that it is told at. */
 export function conditionLines(
-  { figures }: Pick<Condition, 'figures'>,
+  { figures }: Readonly<{ figures: Readonly<Record<string, number>> }>,
   plain: (value: number) => string,
 ): readonly FigureLine[] {
   return Object.entries(figures).map(([key, value]) => ({

@@ -1,7 +1,8 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import type { CheckResult } from '@/claims/result'
-import { BURDENS, type Parameter, RELATIONS } from '@/claims/claim'
+import { BURDENS, RELATIONS } from '@/claims/relations'
+import type { Parameter } from '@/claims/names'
 import { deriveHypotheses } from '@/claims/hypotheses'
 import { claimTitle } from './claimTitle'
 import { claimLineWords } from './claimLineWords'
@@ -79,7 +80,7 @@ test('the limits of a tolerance are written without the digits that adding doubl
     { parameter: 'mean', relation: 'within', value: 0.3, tolerance: { below: 0.1, above: 0.1 } },
     'auto',
   )
-  if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+  if (!hypotheses.ok) throw new Error(hypotheses.problem.code)
   expect(hypothesisSymbols(hypotheses.value.alternative, undefined)).toBe('0.2 < μ < 0.4')
 })
 
@@ -100,7 +101,7 @@ test('the tolerance of a share is in percentage points', () => {
 test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
   const latexOf = (parameter: Parameter, value: number, unit: string) => {
     const hypotheses = deriveHypotheses({ parameter, relation: 'at-least', value }, 'auto')
-    if (!hypotheses.ok) throw new Error(hypotheses.problem.message)
+    if (!hypotheses.ok) throw new Error(hypotheses.problem.code)
     return hypothesisLatex(hypotheses.value.null, unit)
   }
   expect(latexOf('mean', 15, 'kg')).toBe('\\mu\\;\\ge\\;\\text{15\\,kg}')

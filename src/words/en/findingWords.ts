@@ -1,4 +1,4 @@
-import type { CheckResult, IntervalFigures } from '@/claims/result'
+import type { ComputedFigures, IntervalFigures } from '@/claims/result'
 import type { Claim } from '@/claims/claim'
 import type { FindingOutcome } from '@/claims/finding'
 import { claimClause, subjectOf } from './claimWords'
@@ -24,9 +24,9 @@ export type FindingFigures = Readonly<{
   outcome: FindingOutcome
   claim: Claim
   significanceLevel: number
-  estimate: CheckResult['estimate']
-  sample: CheckResult['sample']
-  interval?: CheckResult['interval'] | undefined
+  estimate: ComputedFigures['estimate']
+  sample: ComputedFigures['sample']
+  interval?: ComputedFigures['interval'] | undefined
   /** How values are shown; with decimals from the standard error where absent. */
   display?: Display | undefined
 }>

@@ -1,23 +1,16 @@
 import type { Claim } from '@/claims/claim'
 import type { Hypotheses, PointHypothesis, RangeHypothesis } from '@/claims/hypotheses'
-import { fullValue, RELATION_WORDS } from './claimWords'
+import { parameterOf } from '@/claims/all'
+import { fullValue } from './claimWords'
+import { RELATION_SENTENCES, RELATION_WORDS } from './relations'
 import { formatFull, withoutMadeUpDigits } from '../figures'
-
-const SYMBOL: Readonly<Record<Claim['parameter'], string>> = {
-  mean: 'μ',
-  'standard-deviation': 'σ',
-  variance: 'σ²',
-  proportion: 'p',
-  'variance-ratio': 'σ₁²/σ₂²',
-  median: 'M',
-}
 
 /** A hypothesis in symbols: "μ ≥ 15 kg". */
 export function hypothesisSymbols(
   hypothesis: PointHypothesis | RangeHypothesis,
   unit: string | undefined,
 ): string {
-  const symbol = SYMBOL[hypothesis.parameter]
+  const symbol = parameterOf(hypothesis.parameter).symbol.text
   if (!('lower' in hypothesis)) {
     return `${symbol} ${hypothesis.relation} ${fullValue({ parameter: hypothesis.parameter, unit }, hypothesis.value)}`
   }
@@ -30,10 +23,6 @@ export function hypothesisSymbols(
 }
 
 const LATEX: Readonly<Record<string, string>> = {
-  μ: '\\mu',
-  σ: '\\sigma',
-  'σ²': '\\sigma^2',
-  'σ₁²/σ₂²': '\\sigma_1^2 / \\sigma_2^2',
   '≥': '\\ge',
   '≤': '\\le',
   '≠': '\\ne',
@@ -45,9 +34,15 @@ export function hypothesisLatex(
   hypothesis: PointHypothesis | RangeHypothesis,
   unit: string | undefined,
 ): string {
+  const { text, latex } = parameterOf(hypothesis.parameter).symbol
   return hypothesisSymbols(hypothesis, unit)
     .split(' ')
-    .map((part) => LATEX[part] ?? (/^[<>=]$|^[a-zA-Z]$/.test(part) ? part : `\\text{${escaped(part)}}`))
+    .map(
+      (part) =>
+        (part === text ? latex : undefined) ??
+        LATEX[part] ??
+        (/^[<>=]$|^[a-zA-Z]$/.test(part) ? part : `\\text{${escaped(part)}}`),
+    )
     .join('\\;')
 }
 
@@ -83,32 +78,12 @@ export function kindOfTest({ alternativeSide }: Hypotheses): string {
 
 /** Why the claim is the null or the alternative hypothesis, from its own words. */
 export function hypothesisReason(claim: Claim, hypotheses: Hypotheses): string {
-  const word = `“${capitalised(RELATION_WORDS[claim.relation])}”`
-  const value = claim.parameter === 'proportion' ? fullValue(claim, claim.value) : formatFull(claim.value)
-  switch (claim.relation) {
-    case 'at-least':
-    case 'at-most':
-      return hypotheses.claimIs === 'null'
-        ? `${word} includes ${value} itself, so the claim is the null hypothesis and only a ${claim.relation === 'at-least' ? 'shortfall' : 'surplus'} can contradict it.`
-        : `${word} must be shown here, so the claim is the alternative hypothesis; equality stays in the null hypothesis.`
-    case 'more-than':
-    case 'less-than':
-      return hypotheses.claimIs === 'alternative'
-        ? `${word} leaves out ${value} itself, so the claim is the alternative hypothesis and has to be shown.`
-        : `${word} stands here unless contradicted; equality stays in the null hypothesis, on the claim’s side.`
-    case 'equal-to':
-      return hypotheses.burden === 'challenge'
-        ? `${word} is equality itself, so the claim is the null hypothesis and a gap either way can contradict it.`
-        : 'Equality within a tolerance must be shown, so the claim is the alternative hypothesis.'
-    case 'different-from':
-      return `${word} leaves out ${value} itself, so the claim is the alternative hypothesis and has to be shown.`
-    case 'within':
-      return hypotheses.burden === 'challenge'
-        ? 'The claim stands unless contradicted, so being inside the tolerance is the null hypothesis.'
-        : 'Being inside the tolerance must be shown, so the claim is the alternative hypothesis.'
-    default:
-      return claim.relation satisfies never
-  }
+  const { relation, parameter } = claim
+  const isPercent = parameterOf(parameter).scale === 100
+  return RELATION_SENTENCES[relation].reason(hypotheses, {
+    word: `“${capitalised(RELATION_WORDS[relation])}”`,
+    value: isPercent ? fullValue(claim, claim.value) : formatFull(claim.value),
+  })
 }
 
 function capitalised(text: string): string {

@@ -1,4 +1,6 @@
-import type { CheckResult, SpreadFigures } from '@/claims/result'
+import { parameterOf } from '@/claims/all'
+import type { CheckResult } from '@/claims/result'
+import type { SpreadFigures } from '@/claims/sampleFigures'
 import { unitOf } from './claimWords'
 import { type Display, shownValue } from '../display'
 import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '../figures'
@@ -16,7 +18,9 @@ export function sampleLines(
   formats: Formats,
   { unit, chosen }: Readonly<{ unit: string; chosen: number | undefined }>,
 ): readonly FigureLine[] {
-  const { sample, effectSize, estimate } = result
+  const { sample, estimate } = result
+  const effects: Readonly<Record<string, number | undefined>> =
+    'effectSize' in result ? (result.effectSize ?? {}) : {}
   const { display, inUnit, plain } = formats
   const inReadings: Display = { scale: 1, unit: unit || undefined, decimals: display.decimals }
   const reading = (value: number) => shownValue(value, inReadings)
@@ -34,32 +38,46 @@ export function sampleLines(
     format: (value: number) => string,
   ): readonly FigureLine[] =>
     value === undefined ? [] : [{ name, shown: format(value), full: formatFull(value) }]
-  const ofSource = (which: string, figures: SpreadFigures | undefined) =>
-    figures
-      ? [
-          ...row(`Readings, ${which}`, figures.n, formatCount),
-          ...row(`Standard deviation, ${which}`, figures.standardDeviation, spread(figures.n)),
-          ...row(`Variance, ${which}`, figures.variance, squared(figures.n)),
-        ]
-      : []
-  const isSpread = estimate.parameter === 'standard-deviation' || estimate.parameter === 'variance'
-  return [
-    ...(sample.first
-      ? []
-      : row(sample.successes === undefined ? 'Readings tested' : 'Units counted', sample.n, formatCount)),
+  const ofSource = (which: string, figures: SpreadFigures) => [
+    ...row(`Readings, ${which}`, figures.n, formatCount),
+    ...row(`Standard deviation, ${which}`, figures.standardDeviation, spread(figures.n)),
+    ...row(`Variance, ${which}`, figures.variance, squared(figures.n)),
+  ]
+  const { shows } = parameterOf(estimate.parameter)
+  const n = (name: string) => [
+    ...row(name, sample.n, formatCount),
     ...row('Set aside', sample.setAside || undefined, formatCount),
-    ...row('Units that count', sample.successes, formatCount),
-    ...row('Sample share', sample.share, inUnit),
-    ...ofSource('first source', sample.first),
-    ...ofSource('second source', sample.second),
-    ...(sample.first ? row('Ratio of variances', estimate.value, inUnit) : []),
-    ...row('Mean', sample.mean, reading),
-    ...(estimate.parameter === 'median' ? row('Median', sample.median, reading) : []),
-    ...row('Standard deviation', sample.standardDeviation, reading),
-    ...(isSpread ? row('Variance', sample.variance, squared(sample.n)) : []),
-    ...row('Standard error', sample.standardError, sample.share === undefined ? reading : inUnit),
-    ...row('Effect size (Hedges’ g)', effectSize?.hedgesG, plain),
-    ...row('Effect size (Cohen’s h)', effectSize?.cohenH, plain),
-    ...row('Estimate over claimed value', effectSize?.ratio, plain),
+  ]
+  return [
+    ...('first' in sample
+      ? [
+          ...row('Set aside', sample.setAside || undefined, formatCount),
+          ...ofSource('first source', sample.first),
+          ...ofSource('second source', sample.second),
+          ...row('Ratio of variances', estimate.value, inUnit),
+        ]
+      : 'successes' in sample
+        ? [
+            ...n('Units counted'),
+            ...row('Units that count', sample.successes, formatCount),
+            ...row('Sample share', sample.share, inUnit),
+            ...row('Standard error', sample.standardError, inUnit),
+          ]
+        : [
+            ...n('Readings tested'),
+            ...row('Mean', sample.mean, reading),
+            ...row('Median', shows.includes('median') ? sample.median : undefined, reading),
+            ...row('Standard deviation', sample.standardDeviation, reading),
+            ...row('Variance', shows.includes('variance') ? sample.variance : undefined, squared(sample.n)),
+            ...row('Standard error', sample.standardError, reading),
+          ]),
+    ...EFFECT_SIZES.flatMap(([name, key]) => row(name, effects[key], plain)),
   ]
 }
+
+/** The figures of an effect size that are shown, where a parameter has them. */
+const EFFECT_SIZES = [
+  ['Effect size (Hedges’ g)', 'hedgesG'],
+  ['Effect size (Cohen’s h)', 'cohenH'],
+  ['Estimate over claimed value', 'ratio'],
+] as const

@@ -1,4 +1,4 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { samplingWords } from './samplingWords'
@@ -6,7 +6,7 @@ import { samplingWords } from './samplingWords'
 function wordsOf(document: CheckDocument): string {
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
-  const picture = samplingPicture(document, result)
+  const picture = samplingPicture(result)
   if (!picture) throw new Error('no picture')
   return samplingWords({
     picture,

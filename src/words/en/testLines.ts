@@ -1,8 +1,9 @@
+import { methodOf } from '@/claims/all'
 import type { CheckResult } from '@/claims/result'
-import { PARAMETER_NOUNS } from './claimWords'
+import { partsOf } from '@/claims/testParts'
 import { formatFull, formatFullPValue, formatPercent, formatPValue } from '../figures'
 import type { Formats } from '../formats'
-import { STATISTIC } from './methodWords'
+import { PARAMETER_WORDS } from './parameters'
 
 /** A figure with its name: as it is shown, with its unit, and with every digit. */
 export type FigureLine = Readonly<{ name: string; shown: string; full: string }>
@@ -13,10 +14,10 @@ export function testLines(
   formats: Formats,
 ): readonly FigureLine[] {
   const { inUnit, plain } = formats
-  const letter = STATISTIC[test.method]
-  // Of resamples the estimate itself is compared, so its critical values are those of the estimate.
-  const isEstimate = test.method === 'bootstrap'
-  const noun = PARAMETER_NOUNS[estimate.parameter]
+  const { symbol: letter, statistic: kind } = methodOf(test.method)
+  // Where the estimate itself is compared, its critical values are those of the estimate.
+  const isEstimate = kind === 'estimate'
+  const { noun } = PARAMETER_WORDS[estimate.parameter]
   const figure = (name: string, value: number, format: (value: number) => string): FigureLine => ({
     name,
     shown: format(value),
@@ -24,8 +25,8 @@ export function testLines(
   })
   /** Counts are shown as they are. */
   const statistic = (value: number) =>
-    isCount(test) && Number.isInteger(value) ? String(value) : plain(value)
-  const parts = test.parts ?? []
+    kind === 'count' && Number.isInteger(value) ? String(value) : plain(value)
+  const parts = partsOf(test)
   const limit = (index: number) =>
     test.criticalValues.length === 1 ? '' : index === 0 ? ', lower' : ', upper'
   const ends = [
@@ -33,18 +34,11 @@ export function testLines(
     ['upper end', interval?.upper],
   ] as const
   return [
-    ...(test.statistic === undefined
-      ? []
-      : isEstimate
-        ? [figure('Estimate', test.statistic, inUnit)]
-        : [figure(`Test statistic ${letter}`, test.statistic, statistic)]),
-    ...parts.map((part, index) =>
-      figure(
-        `Test statistic ${letter} at the ${index === 0 ? 'lower' : 'upper'} limit`,
-        part.statistic,
-        statistic,
-      ),
-    ),
+    ...parts.map((part, index) => {
+      if (isEstimate && parts.length === 1) return figure('Estimate', part.statistic, inUnit)
+      const limit = parts.length === 1 ? '' : ` at the ${index === 0 ? 'lower' : 'upper'} limit`
+      return figure(`Test statistic ${letter}${limit}`, part.statistic, statistic)
+    }),
     ...degreesOfFreedom(test).map(([name, value]) => figure(name, value, String)),
     {
       name: 'p-value',
@@ -63,11 +57,6 @@ export function testLines(
         : [figure(`${formatPercent(interval.level)} interval, ${end}`, value, inUnit)],
     ),
   ]
-}
-
-function isCount({ method, distribution }: CheckResult['test']): boolean {
-  const name = distribution?.name
-  return name === 'binomial' || name === 'hypergeometric' || method === 'signed-rank'
 }
 
 function degreesOfFreedom({ distribution }: CheckResult['test']): readonly (readonly [string, number])[] {

@@ -1,4 +1,5 @@
-import { type ChainVerdict, isStretch, type TrailAction, type TrailEntry, valuesIn } from '@/desk/trail/chain'
+import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
+import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
 
 /** What was done, behind "who": "A. Officer set a reading aside". */

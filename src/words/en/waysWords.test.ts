@@ -1,7 +1,7 @@
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import type { CheckResult } from '@/claims/result'
-import { summary } from './summary'
+import { summary } from '@/answers/summary'
 import { wayWords } from './waysWords'
 
 function resultOf(claim: Partial<CheckDocument['claim']>, mean: number): CheckResult {

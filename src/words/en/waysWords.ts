@@ -1,5 +1,5 @@
 import type { Hypotheses } from '@/claims/hypotheses'
-import type { WayToDecide } from '@/claims/decision'
+import type { WayToDecide } from '@/claims/result'
 import { type Display, scaled, shownInFull } from '../display'
 import { formatApart, formatFull, formatLimit, formatPercent, formatPValue, withUnit } from '../figures'
 

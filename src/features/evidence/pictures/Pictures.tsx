@@ -2,14 +2,7 @@
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useDeferredValue, useMemo, useState } from 'react'
-import {
-  decimalsFor,
-  formatCount,
-  formatFull,
-  formatReading,
-  formatNumber,
-  withUnit,
-} from '@/words/figures'
+import { decimalsFor, formatCount, formatFull, formatReading, formatNumber, withUnit } from '@/words/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { Figure } from '@/ui/figures/Figure'

@@ -1,79 +1,74 @@
+import type { Formula } from '@/claims/working/formula'
 import { formatFull, formatFullPValue, formatSure } from '../../figures'
 
-/** A piece of a formula, as LaTeX and as plain text. */
-export type Formula = Readonly<{ latex: string; text: string }>
-
-/** One line of the working: what it is, and the formula with its numbers put in. */
-export type Step = Formula & Readonly<{ name: string }>
+/** A piece of a formula as it is read: LaTeX and plain text. */
+export type Written = Readonly<{ latex: string; text: string }>
 
 /** Intermediate figures are shown to so many significant digits, and computed with all of them. */
 const SIGNIFICANT = 8
 const GIVEN_DIGITS = 14
+const MINUS = '\u2212'
+const OPERATORS = { '+': '+', '−': '-', '·': '\\cdot' } as const
 
-export function symbol(text: string, latex = text): Formula {
-  return { latex, text }
-}
-
-/** A figure of the sample or the claim, to the digits that moments are right in. */
-export function given(value: number): Formula {
-  return figure(formatFull(Number(value.toPrecision(GIVEN_DIGITS))))
-}
-
-/** A p-value, which may be beyond the range of a double. */
-export function probability(pValue: Parameters<typeof formatFullPValue>[0]): Formula {
-  return figure(formatSure(formatFullPValue(pValue)))
-}
-
-/** A computed figure, to eight significant digits. */
-export function computed(value: number): Formula {
-  return figure(formatFull(Number(value.toPrecision(SIGNIFICANT))))
-}
-
-export function fraction(above: Formula, below: Formula): Formula {
-  return {
-    latex: `\\frac{${above.latex}}{${below.latex}}`,
-    text: `${enclosed(above.text)} / ${enclosed(below.text)}`,
+/** Writes a formula out. */
+export function written(formula: Formula): Written {
+  switch (formula.is) {
+    case 'symbol':
+      return { latex: formula.latex, text: formula.text }
+    case 'given':
+      return figure(formatFull(Number(formula.value.toPrecision(GIVEN_DIGITS))))
+    case 'computed':
+      return figure(formatFull(Number(formula.value.toPrecision(SIGNIFICANT))))
+    case 'probability':
+      return figure(formatSure(formatFullPValue(formula)))
+    case 'fraction': {
+      const [above, below] = [written(formula.above), written(formula.below)]
+      return {
+        latex: `\\frac{${above.latex}}{${below.latex}}`,
+        text: `${enclosed(above.text)} / ${enclosed(below.text)}`,
+      }
+    }
+    case 'root': {
+      const inside = written(formula.inside)
+      const isPlain = /^[\p{L}\d.]+$/u.test(inside.text)
+      return { latex: `\\sqrt{${inside.latex}}`, text: isPlain ? `√${inside.text}` : `√(${inside.text})` }
+    }
+    case 'squared': {
+      const base = written(formula.base)
+      return { latex: `${bracketedLatex(base)}^{2}`, text: `${enclosed(base.text)}²` }
+    }
+    case 'joined':
+      return joined(written(formula.first), formula.operator, written(formula.second))
+    default:
+      return formula satisfies never
   }
 }
 
-export function root(inside: Formula): Formula {
-  const isPlain = /^[\p{L}\d.]+$/u.test(inside.text)
-  return { latex: `\\sqrt{${inside.latex}}`, text: isPlain ? `√${inside.text}` : `√(${inside.text})` }
-}
-
-export function squared(base: Formula): Formula {
-  return { latex: `${bracketedLatex(base)}^{2}`, text: `${enclosed(base.text)}²` }
-}
-
-export function joined(first: Formula, operator: '+' | '−' | '·', second: Formula): Formula {
-  const latex = { '+': '+', '−': '-', '·': '\\cdot' }[operator]
-  const part = (formula: Formula) =>
-    operator === '·' || isNegative(formula)
-      ? { latex: bracketedLatex(formula), text: enclosed(formula.text) }
-      : formula
+function joined(first: Written, operator: keyof typeof OPERATORS, second: Written): Written {
+  const part = (one: Written) =>
+    operator === '·' || one.text.startsWith(MINUS)
+      ? { latex: bracketedLatex(one), text: enclosed(one.text) }
+      : one
   const [left, right] = [operator === '·' ? part(first) : first, part(second)]
-  return { latex: `${left.latex} ${latex} ${right.latex}`, text: `${left.text} ${operator} ${right.text}` }
+  return {
+    latex: `${left.latex} ${OPERATORS[operator]} ${right.latex}`,
+    text: `${left.text} ${operator} ${right.text}`,
+  }
 }
 
 /** "t = (x̄ − μ₀) / (s / √n) = (14.9 − 15) / (0.1 / √12) = −3.46" */
-export function step(name: string, ...sides: readonly Formula[]): Step {
+export function equation(sides: readonly Formula[]): Written {
+  const parts = sides.map(written)
   return {
-    name,
-    latex: sides.map(({ latex }) => latex).join(' = '),
-    text: sides.map(({ text }) => text).join(' = '),
+    latex: parts.map(({ latex }) => latex).join(' = '),
+    text: parts.map(({ text }) => text).join(' = '),
   }
 }
 
-function figure(text: string): Formula {
+function figure(text: string): Written {
   const plain = text.replaceAll(MINUS, '-')
   const [digits, exponent] = plain.split('e')
   return { latex: exponent === undefined ? plain : `${digits} \\cdot 10^{${Number(exponent)}}`, text }
-}
-
-const MINUS = '\u2212'
-
-function isNegative({ text }: Formula): boolean {
-  return text.startsWith(MINUS)
 }
 
 /** In brackets where it has parts that an operator before or after would tear apart. */
@@ -82,7 +77,7 @@ function enclosed(text: string): string {
   return isWhole ? text : `(${text})`
 }
 
-function bracketedLatex({ latex, text }: Formula): string {
+function bracketedLatex({ latex, text }: Written): string {
   const isFraction = latex.startsWith('\\frac')
   return enclosed(text) === text || isFraction ? latex : `\\left(${latex}\\right)`
 }

@@ -1,34 +1,63 @@
-import type { CheckResult } from '@/claims/result'
-import type { Decided } from '@/claims/testFigures'
+import { methodOf } from '@/claims/all'
+import type { ComputedCheck } from '@/claims/check'
+import type { Worked } from '@/claims/definition'
 import { type Hypotheses, valuesOf } from '@/claims/hypotheses'
-import type { PointTest, Procedure } from '@/statistics/inference/procedure'
-import type { Sample } from '@/claims/sample'
+import type { TestPart } from '@/claims/result'
+import { partsOf } from '@/claims/testParts'
+import { computed, type Step, type StepName, symbol } from '@/claims/working/formula'
 import { formatFull, formatPercent } from '../../figures'
-import { STATISTIC } from '../methodWords'
 import { intervalMethodWords } from '../optionWords'
-import { computed, probability, type Step, step, symbol } from './formula'
-import { statisticSteps } from './statisticSteps'
+import { equation, type Written, written } from './formula'
 
-type Worked = Readonly<{
-  sample: Sample
-  procedure: Procedure
-  hypotheses: Hypotheses
-  decided: Decided
-}> &
-  Pick<CheckResult, 'test' | 'interval' | 'estimate'>
+/** One line of the working: what it is, and the formula with its numbers put in. */
+export type WrittenStep = Written & Readonly<{ name: string }>
+
+/** What each line of a method's own working is. */
+const HEADINGS: { readonly [Name in StepName]: (figures: NonNullable<Step['figures']>) => string } = {
+  'standard-error': () => 'Standard error',
+  statistic: () => 'Test statistic',
+  'standard-error-of-count': () => 'Standard error of the count',
+  'units-counted': () => 'Test statistic: units with the property',
+  'readings-above': () => 'Test statistic: readings above the claimed value, of those not equal to it',
+  'count-probability': () => 'Probability of each count k',
+  'count-probability-in-lot': () => 'Probability of each count k, from the boundary lot',
+  'rank-sum': () => 'Test statistic: sum of the ranks above the claimed value',
+  'rank-sum-mean': () => 'Its mean; n counts the readings that differ from the claimed value',
+  'rank-sum-deviation': () => 'Its standard deviation, with ties',
+  'rank-sum-distance': () => 'Distance from its mean',
+  'first-distance-from-mean': () => 'Mean distance from the mean, first sample',
+  'first-distance-from-median': () => 'Mean distance from the median, first sample',
+  'second-distance-from-mean': () => 'Mean distance from the mean, second sample',
+  'second-distance-from-median': () => 'Mean distance from the median, second sample',
+  'spread-between': () => 'Spread between the two',
+  'spread-within': ({ df }) => `Spread within, squares about each mean over n₁ + n₂ − 2 = ${df}`,
+  'trimmed-kurtosis': () => 'Kurtosis about the trimmed mean',
+  'log-variance-error': () => 'Error of ln s²',
+  'bonett-statistic': () =>
+    'Test statistic: the z at which exp(ln(k s²) − z k e), k = n / (n − |z|), is the claimed variance',
+  estimate: () => 'Estimate',
+  'resamples-as-low': () => 'Share of resamples as low',
+  'resamples-as-high': () => 'Share of resamples as high',
+}
 
 /**
  * The working of a check: each formula with the sample's numbers put in, so that it can be followed with a calculator
  * and a table of the distribution. Intermediate figures are shown to eight significant digits.
  */
-export function workingSteps(worked: Worked): readonly Step[] {
-  const { sample, procedure, hypotheses, test, decided } = worked
-  const parts = 'parts' in decided.test ? decided.test.parts : [decided.test]
-  const statistics = valuesOf(hypotheses).flatMap((value, index) => [
-    ...statisticSteps({ sample, procedure, value, part: parts[index]! }),
-    ...tailSteps(parts[index]!, test.method, sidesOf(hypotheses)[index]!),
-  ])
-  return [...statistics, ...combined(worked), decision(worked), ...intervalStep(worked)]
+export function workingSteps(result: ComputedCheck): readonly WrittenStep[] {
+  const { sample, hypotheses, test, kind: parameter } = result
+  const { working, symbol: letter } = methodOf(test.method)
+  const parts = partsOf(test)
+  const statistics = valuesOf(hypotheses).flatMap((value, index) => {
+    const part = parts[index]!
+    const worked: Worked<unknown> = { parameter, sample, value, part }
+    return [...working(worked).map(writtenStep), tailStep(part, letter, sidesOf(hypotheses)[index]!)]
+  })
+  return [...statistics, ...combined(result), decision(result), ...intervalStep(result)]
+}
+
+function writtenStep({ name, figures = {}, sides }: Step): WrittenStep {
+  return { name: HEADINGS[name](figures), ...equation(sides) }
 }
 
 type Side = 'less' | 'greater' | 'two-sided'
@@ -40,58 +69,51 @@ function sidesOf({ alternativeSide }: Hypotheses): readonly Side[] {
 }
 
 /** Which tail of which distribution the p-value is. */
-function tailSteps(part: PointTest, method: Procedure['method'], side: Side): readonly Step[] {
-  const letter = STATISTIC[method]
-  const isCount = part.distribution?.name === 'binomial' || part.distribution?.name === 'hypergeometric'
+function tailStep(part: TestPart, letter: string, side: Side): WrittenStep {
   const tail = { less: `P(${letter} ≤ observed)`, greater: `P(${letter} ≥ observed)` }
-  const text =
-    side === 'two-sided' ? (isCount || part.distribution ? 'two-sided p-value' : 'p-value') : tail[side]
-  return [
-    step(
-      `p-value, from the ${distributionName(part)}`,
-      symbol(
-        text,
-        `\\text{${text.replaceAll('≤', '$\\le$').replaceAll('≥', '$\\ge$').replaceAll('χ²', '$\\chi^2$').replaceAll('W⁺', '$W^+$')}}`,
-      ),
-      probability(part),
-    ),
-  ]
+  const text = side === 'two-sided' ? (part.distribution ? 'two-sided p-value' : 'p-value') : tail[side]
+  const latex = text
+    .replaceAll('≤', '$\\le$')
+    .replaceAll('≥', '$\\ge$')
+    .replaceAll('χ²', '$\\chi^2$')
+    .replaceAll('W⁺', '$W^+$')
+  const sides = [symbol(text, `\\text{${latex}}`), { is: 'probability', ...part } as const]
+  return { name: `p-value, from the ${distributionName(part)}`, ...equation(sides) }
 }
 
-function distributionName({ distribution }: PointTest): string {
+function distributionName({ distribution }: TestPart): string {
   if (!distribution) return 'resamples'
   const { name, ...figures } = distribution
   const shown = Object.entries(figures).map(([key, value]) => `${key} = ${formatFull(value as number)}`)
   return shown.length === 0 ? `${name} distribution` : `${name} distribution with ${shown.join(', ')}`
 }
 
-function combined({ hypotheses, test }: Worked): readonly Step[] {
-  if (!test.parts) return []
+function combined({ hypotheses, test }: ComputedCheck): readonly WrittenStep[] {
+  if (!('parts' in test)) return []
   const isInside = hypotheses.alternativeSide === 'inside'
   const name = isInside ? 'The larger of the two decides' : 'Twice the smaller of the two decides'
-  return [step(name, symbol('p-value', '\\text{p-value}'), probability(test))]
+  const sides = [symbol('p-value', '\\text{p-value}'), { is: 'probability', ...test } as const]
+  return [{ name, ...equation(sides) }]
 }
 
-function decision({ test }: Worked): Step {
-  const sign = test.decision === 'rejected' ? '≤' : '>'
-  const latex = test.decision === 'rejected' ? '\\le' : '>'
-  const p = probability(test)
+function decision({ test }: ComputedCheck): WrittenStep {
+  const isRejected = test.decision === 'rejected'
+  const p = written({ is: 'probability', pValue: test.pValue, logPValue: test.logPValue })
   const level = formatFull(test.significanceLevel)
-  const word = test.decision === 'rejected' ? 'rejected' : 'not rejected'
   return {
-    name: `Decision: the null hypothesis is ${word}`,
-    latex: `${p.latex} ${latex} ${level}`,
-    text: `${p.text} ${sign} ${level}`,
+    name: `Decision: the null hypothesis is ${isRejected ? 'rejected' : 'not rejected'}`,
+    latex: `${p.latex} ${isRejected ? '\\le' : '>'} ${level}`,
+    text: `${p.text} ${isRejected ? '≤' : '>'} ${level}`,
   }
 }
 
-function intervalStep({ interval, estimate }: Worked): readonly Step[] {
+function intervalStep({ interval, estimate }: ComputedCheck): readonly WrittenStep[] {
   if (!interval) return []
   const { lower, upper } = interval
-  const ends = [lower, upper].filter((end) => end !== undefined).map(computed)
+  const ends = [lower, upper].filter((end) => end !== undefined).map((end) => written(computed(end)))
   return [
     {
-      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${intervalMethodWords(interval.method)}) about the estimate ${computed(estimate.value).text}`,
+      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${intervalMethodWords(interval.method)}) about the estimate ${written(computed(estimate.value)).text}`,
       latex: ends.map(({ latex }) => latex).join(' \\text{ to } '),
       text: ends.map(({ text }) => text).join(' to '),
     },

@@ -1,4 +1,4 @@
-import type { Alternative } from '@/claims/claim'
+import type { Alternative } from './alternative'
 import { firstWhole, lastWhole } from '../numeric/wholeSearch'
 import type { NamedDistribution } from '../distributions/named'
 import { type Ends, ends } from './interval'
@@ -52,16 +52,17 @@ export function tailRule(
  *
  * @param input.estimateLimits - the limits, counts, as values of the estimate
  */
-export function countTest(
+export function countTest<Own>(
   input: Readonly<{
     count: number
     rule: CountRule
     question: PointQuestion
     distribution: NamedDistribution
     estimateLimits: (limits: Ends) => Ends
+    figures: Own
   }>,
-): PointTest {
-  const { count, rule, question } = input
+): PointTest<Own> {
+  const { count, rule, question, figures } = input
   const limits = rejectionLimits(rule, question.alternative, question.significanceLevel)
   return {
     statistic: count,
@@ -70,6 +71,7 @@ export function countTest(
     limits,
     estimateLimits: input.estimateLimits(limits),
     isBeyond: isAtOrBeyond(count, limits),
+    figures,
   }
 }
 

@@ -1,8 +1,8 @@
 import type { z } from 'zod'
-import { check } from '@/claims/check'
+import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
 import type { CheckAnswer } from '@/claims/result'
-import { checkAnswerSchema } from './resultSchema'
+import { checkAnswerSchema } from '@/claims/result'
 
 // What the schema lets through is what the compiler knows, and the other way round.
 type Schema = z.infer<typeof checkAnswerSchema>

@@ -3,15 +3,17 @@ import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { ReckonFigures } from '@/answers/reckon'
 import type { CheckResult } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
-import { intervalWords } from './claimLineWords'
-import { PARAMETER_NOUNS } from './claimWords'
-import { formatFull, formatFullPValue, formatNumber, formatPValue } from '../figures'
-import { displayOf, shownNumber, shownValue } from '../display'
-import { OUTCOME_WORDS } from './findingWords'
-import { hypothesisSymbols } from './hypothesisWords'
-import { distributionWords, METHOD_NAMES, STATISTIC } from './methodWords'
-import { intervalMethodWords } from './optionWords'
-import { wayWords } from './waysWords'
+import { intervalWords } from '@/words/en/claimLineWords'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
+import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
+import { displayOf, shownNumber, shownValue } from '@/words/display'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { hypothesisSymbols } from '@/words/en/hypothesisWords'
+import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
+import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
+import { intervalMethodWords } from '@/words/en/optionWords'
+import { wayWords } from '@/words/en/waysWords'
 
 const STATISTIC_DECIMALS = 3
 
@@ -32,7 +34,7 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
 
 function planned({ method, n, firstN, power, difference }: PlanFigures): string {
   const first = firstN === undefined || firstN === n ? '' : ` (first reached with ${firstN})`
-  return `${METHOD_NAMES[method]}: with n = ${n}${first} a difference of ${formatFull(Number(difference.toPrecision(12)))} is found with a power of ${formatNumber(power, 4)}`
+  return `${METHOD_WORDS[method].name}: with n = ${n}${first} a difference of ${formatFull(Number(difference.toPrecision(12)))} is found with a power of ${formatNumber(power, 4)}`
 }
 
 function described(figures: Description): readonly string[] {
@@ -55,17 +57,16 @@ function linesOf(result: CheckResult): readonly string[] {
   const { hypotheses, sample, test, interval, estimate, finding, warnings } = result
   const { parameter } = estimate
   const display = displayOf({ parameter, unit: undefined }, result)
-  const letter = STATISTIC[test.method]
+  const letter = methodOf(test.method).symbol
   const formats = { statistic: letter, display, plainDecimals: STATISTIC_DECIMALS }
-  const statistics =
-    test.statistic === undefined ? (test.parts ?? []).map((part) => part.statistic) : [test.statistic]
+  const statistics = partsOf(test).map((part) => part.statistic)
   const shown = (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : STATISTIC_DECIMALS)
-  const error =
-    sample.standardError === undefined ? '' : `, standard error ${shownNumber(sample.standardError, display)}`
+  const standardError = 'standardError' in sample ? sample.standardError : undefined
+  const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
-    `n = ${sample.n}, ${PARAMETER_NOUNS[parameter]} ${shownValue(estimate.value, display)}${error}`,
-    `${METHOD_NAMES[test.method]}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
+    `n = ${sample.n}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(estimate.value, display)}${error}`,
+    `${METHOD_WORDS[test.method].name}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
     ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,

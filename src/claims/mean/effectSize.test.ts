@@ -1,6 +1,6 @@
 import { normal } from '@/statistics/distributions/normal'
 import { relativeError } from '@tests/reference/reference'
-import { meanEffectSize } from './meanEffectSize'
+import { meanEffectSize } from './effectSize'
 
 function limitsOf(sampleSize: number, cohenD: number, confidenceLevel = 0.95) {
   const sample = { sampleSize, mean: cohenD, meanRemainder: 0, standardDeviation: 1, setAside: 0, path: '' }

@@ -1,7 +1,8 @@
-import { PARAMETERS, RELATIONS } from './claim'
+import { PARAMETERS } from './names'
+import { RELATIONS } from './relations'
 import { deriveHypotheses } from './hypotheses'
-import { check } from './check'
-import { methodChoices } from './methodNeeds'
+import { check } from '@/answers/check'
+import { methodChoices } from './methodChoices'
 import type { CheckDocument, Evidence } from './request'
 
 const values = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.04, 14.9, 14.95, 14.99]

@@ -1,5 +1,5 @@
-import type { CheckDocument } from '@/claims/request'
-import { takesLong } from './useAnswer'
+import type { CheckDocument } from './request'
+import { takesLong } from './work'
 
 const readings = (count: number) => ({
   kind: 'readings' as const,

@@ -1,0 +1,17 @@
+import type { ParameterDefinition } from '../definition'
+
+/** A population's median. */
+export const median: ParameterDefinition<'median', 'measured', Record<never, never>> = {
+  name: 'median',
+  symbol: { text: 'M', latex: 'M' },
+  domain: { least: -Infinity, most: Infinity, ends: 'out' },
+  scale: 1,
+  unitOf: (unit) => unit,
+  liesAmongReadings: true,
+  sample: 'measured',
+  evidence: ['readings'],
+  takesKnownSpread: false,
+  intervals: [],
+  usualMethod: () => 'signed-rank',
+  shows: ['median'],
+}

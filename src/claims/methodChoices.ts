@@ -1,0 +1,33 @@
+import { methodOf, methodsFor } from './all'
+import type { Method } from './names'
+import type { MethodNeed } from './definition'
+import type { Hypotheses } from './hypotheses'
+import type { CheckDocument } from './request'
+
+type Side = Hypotheses['alternativeSide']
+
+/** A method that could be used, or the first thing that it would need. */
+export type MethodChoice = Readonly<{ method: Method; needs?: MethodNeed }>
+
+/** The methods for a claim's parameter, each with what this evidence lacks for it. */
+export function methodChoices(document: CheckDocument, side: Side): readonly MethodChoice[] {
+  return methodsFor(document.claim.parameter).map((method) => {
+    const needs = methodOf(method).needs.find((need) => !isMet(need, document, side))
+    return needs === undefined ? { method } : { method, needs }
+  })
+}
+
+function isMet(need: MethodNeed, { evidence, test }: CheckDocument, side: Side): boolean {
+  switch (need) {
+    case 'known-standard-deviation':
+      return test?.knownStandardDeviation !== undefined
+    case 'readings':
+      return evidence.kind === 'readings' || evidence.kind === 'two-readings'
+    case 'two-sided':
+      return side === 'two-sided'
+    case 'lot-size':
+      return evidence.lotSize !== undefined
+    default:
+      return need satisfies never
+  }
+}

@@ -1,0 +1,28 @@
+/** The one list of parameters, in the order in which they are offered; `all` has what there is to say of each. */
+export const PARAMETERS = [
+  'mean',
+  'standard-deviation',
+  'variance',
+  'proportion',
+  'variance-ratio',
+  'median',
+] as const
+export type Parameter = (typeof PARAMETERS)[number]
+
+/** The one list of methods: those of one parameter are offered in this order. */
+export const METHODS = [
+  't',
+  'z',
+  'chi-square',
+  'bonett',
+  'score-z',
+  'exact-binomial',
+  'hypergeometric',
+  'f',
+  'brown-forsythe',
+  'levene',
+  'signed-rank',
+  'sign',
+  'bootstrap',
+] as const
+export type Method = (typeof METHODS)[number]

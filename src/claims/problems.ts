@@ -1,0 +1,95 @@
+import type { Method, Parameter } from './names'
+import type { Relation } from './relations'
+
+/** A problem with its name in the catalogue of words, its code for programs, where it is, and the figures to tell it by. */
+export type Told<Name extends string, Figures> = Readonly<{
+  name: Name
+  code: string
+  path: string
+  figures: Figures
+}>
+
+export function problem<Name extends string, Figures>(
+  name: Name,
+  code: string,
+  path: string,
+  figures: Figures,
+): Told<Name, Figures> {
+  return { name, code, path, figures }
+}
+
+/** Every problem that the computation can meet; `words` says what is wrong, with the value seen, and what would be right. */
+export const problems = {
+  tooFewReadings: (seen: number, needed: number, path = 'evidence') =>
+    problem('tooFewReadings', 'too-few-readings', path, { seen, needed }),
+  noVariation: (path: string, method: Method) => problem('noVariation', 'no-variation', path, { method }),
+  readingsNeeded: (method: Method) => problem('readingsNeeded', 'readings-needed', 'evidence', { method }),
+  meanNeeded: () => problem('meanNeeded', 'mean-needed', 'evidence.mean', {}),
+  evidenceForOther: (parameter: Parameter) =>
+    problem('evidenceForOther', 'evidence-does-not-fit', 'evidence.kind', { parameter }),
+  methodForOther: (method: Method, parameter: Parameter, fitting: readonly Method[]) =>
+    problem('methodForOther', 'method-does-not-fit', 'test.method', { method, parameter, fitting }),
+  intervalForOther: (interval: string, parameter: Parameter) =>
+    problem('intervalForOther', 'interval-does-not-fit', 'test.interval', { interval, parameter }),
+  valueOutside: (parameter: Parameter, seen: number, path: string, code = 'out-of-range') =>
+    problem('valueOutside', code, path, { parameter, seen }),
+  shareWithoutSpread: (seen: number) =>
+    problem('shareWithoutSpread', 'share-without-spread', 'claim.value', { seen }),
+  moreSuccesses: (successes: number, n: number) =>
+    problem('moreSuccesses', 'out-of-range', 'evidence.successes', { successes, n }),
+  lotSizeNeeded: () => problem('lotSizeNeeded', 'lot-size-needed', 'evidence.lotSize', {}),
+  twoSidedOnly: (method: Method) => problem('twoSidedOnly', 'two-sided-only', 'test.method', { method }),
+  allEqualToClaim: (value: number) =>
+    problem('allEqualToClaim', 'no-variation', 'evidence.values', { value }),
+  tooManyDraws: (n: number, resamples: number, most: number) =>
+    problem('tooManyDraws', 'too-many-draws', 'test.resamples', { n, resamples, most }),
+  standardDeviationNeeded: () =>
+    problem('standardDeviationNeeded', 'standard-deviation-needed', 'evidence', {}),
+  knownStandardDeviationNeeded: () =>
+    problem(
+      'knownStandardDeviationNeeded',
+      'known-standard-deviation-needed',
+      'test.knownStandardDeviation',
+      {},
+    ),
+  toleranceNeeded: (relation: Relation) =>
+    problem('toleranceNeeded', 'tolerance-needed', 'claim.tolerance', { relation }),
+  cannotContradictDifference: () =>
+    problem('cannotContradictDifference', 'cannot-contradict-difference', 'claim.burden', {}),
+  alternativeNotFree: (stated: string) =>
+    problem('alternativeNotFree', 'alternative-not-free', 'test.alternative', { stated }),
+  bothSpreads: (path: string) => problem('bothSpreads', 'both-spreads', path, {}),
+  indexOutside: (index: number, count: number, position: number) =>
+    problem('indexOutside', 'out-of-range', `evidence.setAside[${position}]`, { index, count }),
+  indexTwice: (index: number, position: number) =>
+    problem('indexTwice', 'set-aside-twice', `evidence.setAside[${position}]`, { index }),
+  lotTooSmall: (lotSize: number, sampleSize: number) =>
+    problem('lotTooSmall', 'lot-too-small', 'evidence.lotSize', { lotSize, sampleSize }),
+  levelNeeded: (significanceLevel: number) =>
+    problem('levelNeeded', 'confidence-level-needed', 'test.confidenceLevel', { significanceLevel }),
+  planNeeds: (field: string, find: string) =>
+    problem('planNeeds', 'missing', `plan.${field}`, { field, find }),
+  planTooSmall: (seen: number, least: number) =>
+    problem('planTooSmall', 'out-of-range', 'plan.n', { seen, least }),
+  planMethod: (seen: string, allowed: readonly string[]) =>
+    problem('planMethod', 'method-does-not-fit', 'plan.test.method', { seen, allowed }),
+  planParameter: (parameter: Parameter) =>
+    problem('planParameter', 'parameter-not-planned', 'plan.claim.parameter', { parameter }),
+  planRange: () => problem('planRange', 'relation-not-planned', 'plan.claim.relation', {}),
+  differenceInside: () => problem('differenceInside', 'relation-not-planned', 'plan.find', {}),
+  powerNotReached: (power: number, most: number) =>
+    problem('powerNotReached', 'not-reached', 'plan.power', { power, most }),
+  differenceNotReached: (power: number, n: number) =>
+    problem('differenceNotReached', 'not-reached', 'plan.n', { power, n }),
+  requestOutOfRange: (path: string) => problem('requestOutOfRange', 'figures-out-of-range', path, {}),
+  onePointNeeded: (stated: number) =>
+    problem('onePointNeeded', stated === 0 ? 'missing' : 'too-many-points', 'reckon', { stated }),
+  reckoningOutOfRange: () => problem('reckoningOutOfRange', 'figures-out-of-range', 'reckon', {}),
+  quantileOutOfRange: () => problem('quantileOutOfRange', 'figures-out-of-range', 'reckon', {}),
+  moreThanTheLot: (field: 'marked' | 'n', seen: number, lotSize: number) =>
+    problem('moreThanTheLot', 'out-of-range', `reckon.distribution.${field}`, { field, seen, lotSize }),
+  figuresOutOfRange: () => problem('figuresOutOfRange', 'figures-out-of-range', 'evidence', {}),
+} as const
+
+/** A problem as the computation meets it: a code with figures, and no words. */
+export type ClaimProblem = ReturnType<(typeof problems)[keyof typeof problems]>

@@ -1,0 +1,20 @@
+import type { ParameterDefinition } from '../definition'
+import { RATIO_SHAPE, ratioToClaimed } from '../ratioEffect'
+
+/** The ratio of the variances of two populations, the first over the second. */
+export const varianceRatio: ParameterDefinition<'variance-ratio', 'two', typeof RATIO_SHAPE> = {
+  name: 'variance-ratio',
+  symbol: { text: 'σ₁²/σ₂²', latex: '\\sigma_1^2 / \\sigma_2^2' },
+  domain: { least: 0, most: Infinity, ends: 'out' },
+  scale: 1,
+  unitOf: () => undefined,
+  liesAmongReadings: false,
+  sample: 'two',
+  evidence: ['two-readings', 'two-summaries'],
+  summary: ['spread'],
+  takesKnownSpread: false,
+  intervals: [],
+  usualMethod: () => 'f',
+  shows: [],
+  effectSize: { shape: RATIO_SHAPE, of: ratioToClaimed((ratio) => ratio) },
+}

@@ -1,0 +1,15 @@
+import type { Planning } from '../plan/planning'
+
+/** A true share is sought nearly up to the end of the scale. */
+const NEARLY = 1 - 1e-12
+
+/** How samples for a test of a share are planned. */
+export function planOfShares(own: Pick<Planning, 'power' | 'plansRange' | 'sizes' | 'mostUnits'>): Planning {
+  return {
+    ...own,
+    leastSize: 1,
+    isBothWays: true,
+    firstStep: (from) => Math.min(from, 1 - from) / 16,
+    farthest: (from, direction) => (direction > 0 ? 1 - from : from) * NEARLY,
+  }
+}

@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { mapEnds } from '@/statistics/inference/interval'
+import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import { EXPECTED_COUNT, leastExpectedCount } from '../conditions/conditions'
+import type { ParameterDefinition } from '../definition'
+import { valuesOf } from '../hypotheses'
+import { reportedEnds } from '../ratioEffect'
+
+const effect = {
+  /** 2 arcsin √p̂ − 2 arcsin √p₀. */
+  cohenH: z.number(),
+}
+
+/** The share of a population that has a property, from 0 to 1. */
+export const proportion: ParameterDefinition<'proportion', 'counted', typeof effect> = {
+  name: 'proportion',
+  symbol: { text: 'p', latex: 'p' },
+  domain: { least: 0, most: 1, ends: 'in', codeAbove: 'share-above-one' },
+  scale: 100,
+  unitOf: () => undefined,
+  liesAmongReadings: false,
+  sample: 'counted',
+  evidence: ['count'],
+  takesKnownSpread: false,
+  intervals: SHARE_INTERVALS,
+  usualMethod: ({ sampleSize, hypotheses }) =>
+    sampleSize === undefined || leastExpectedCount(sampleSize, valuesOf(hypotheses)) >= EXPECTED_COUNT
+      ? 'score-z'
+      : 'exact-binomial',
+  shows: [],
+  effectSize: {
+    shape: effect,
+    of: ({ value, procedure, confidenceLevel }) => {
+      const hOf = (share: number) => 2 * (angle(share) - angle(value))
+      return { cohenH: hOf(procedure.estimate), ...mapEnds(reportedEnds(procedure, confidenceLevel), hOf) }
+    },
+  },
+  plan: {
+    truth: 'value',
+    needsSpread: false,
+    plansTolerance: false,
+    toPlanned: (share) => share,
+  },
+}
+
+function angle(share: number): number {
+  return Math.asin(Math.sqrt(share))
+}

@@ -1,0 +1,5 @@
+import type { Worked } from '../definition'
+
+/** The share that a count of the sample's units is. */
+export const shareOfUnits = ({ sample }: Worked<unknown, 'counted'>, count: number): number =>
+  count / sample.n

@@ -1,0 +1,27 @@
+import type { ParameterDefinition } from '../definition'
+import { RATIO_SHAPE, ratioToClaimed } from '../ratioEffect'
+
+/** A population's standard deviation. */
+export const standardDeviation: ParameterDefinition<'standard-deviation', 'measured', typeof RATIO_SHAPE> = {
+  name: 'standard-deviation',
+  symbol: { text: 'σ', latex: '\\sigma' },
+  domain: { least: 0, most: Infinity, ends: 'out' },
+  scale: 1,
+  unitOf: (unit) => unit,
+  liesAmongReadings: false,
+  sample: 'measured',
+  evidence: ['readings', 'summary'],
+  summary: ['spread'],
+  takesKnownSpread: false,
+  intervals: [],
+  usualMethod: () => 'chi-square',
+  shows: ['variance'],
+  effectSize: { shape: RATIO_SHAPE, of: ratioToClaimed((spread) => spread) },
+  alsoAs: { parameter: 'variance', change: (spread) => spread * spread },
+  plan: {
+    truth: 'standardDeviation',
+    needsSpread: false,
+    plansTolerance: false,
+    toPlanned: (spread) => spread,
+  },
+}

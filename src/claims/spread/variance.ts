@@ -1,0 +1,27 @@
+import type { ParameterDefinition } from '../definition'
+import { RATIO_SHAPE, ratioToClaimed } from '../ratioEffect'
+
+/** A population's variance, in the unit of the readings squared. */
+export const variance: ParameterDefinition<'variance', 'measured', typeof RATIO_SHAPE> = {
+  name: 'variance',
+  symbol: { text: 'σ²', latex: '\\sigma^2' },
+  domain: { least: 0, most: Infinity, ends: 'out' },
+  scale: 1,
+  unitOf: (unit) => (/^\p{L}+$/u.test(unit) ? `${unit}²` : `(${unit})²`),
+  liesAmongReadings: false,
+  sample: 'measured',
+  evidence: ['readings', 'summary'],
+  summary: ['spread'],
+  takesKnownSpread: false,
+  intervals: [],
+  usualMethod: () => 'chi-square',
+  shows: ['variance'],
+  effectSize: { shape: RATIO_SHAPE, of: ratioToClaimed(Math.sqrt) },
+  alsoAs: { parameter: 'standard-deviation', change: Math.sqrt },
+  plan: {
+    truth: 'standardDeviation',
+    needsSpread: false,
+    plansTolerance: false,
+    toPlanned: Math.sqrt,
+  },
+}

@@ -1,0 +1,38 @@
+import { methodOf, parameterOf } from './all'
+import { deriveHypotheses } from './hypotheses'
+import { type CheckDocument, USUAL_RESAMPLES } from './request'
+
+/** So many looks at a reading are taken between two frames of a screen. */
+const MOST_AT_ONCE = 20_000
+/** A look at a reading takes as long as so many draws of a resample. */
+const DRAWS_A_LOOK = 10
+
+/** Whether a check takes longer than a frame, by what its method costs. */
+export function takesLong(document: CheckDocument): boolean {
+  const { claim, evidence, test } = document
+  const stated = test?.method ?? 'auto'
+  const hypotheses = deriveHypotheses(claim, test?.alternative ?? 'auto')
+  if (!hypotheses.ok) return false
+  const method =
+    stated === 'auto'
+      ? parameterOf(claim.parameter).usualMethod({
+          options: test ?? {},
+          hypotheses: hypotheses.value,
+          sampleSize: undefined,
+        })
+      : stated
+  const { looks, isResampled } = methodOf(method).work
+  const times = isResampled ? (test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_LOOK : 1
+  return readingsIn(evidence) * looks * times > MOST_AT_ONCE
+}
+
+function readingsIn(evidence: CheckDocument['evidence']): number {
+  switch (evidence.kind) {
+    case 'readings':
+      return evidence.values.length
+    case 'two-readings':
+      return evidence.first.length + evidence.second.length
+    default:
+      return 0
+  }
+}

@@ -1,0 +1,49 @@
+import { beta } from './beta'
+import { binomial } from './binomial'
+import { chiSquare } from './chiSquare'
+import type { Discrete } from './discrete'
+import { fDistribution } from './fDistribution'
+import { hypergeometric } from './hypergeometric'
+import type { NamedDistribution } from './named'
+import { noncentralT } from './noncentralT'
+import { normal } from './normal'
+import type { Reference } from './reference'
+import { signedRank } from './signedRank'
+import { studentT } from './studentT'
+
+/**
+ * A distribution by its name and parameters, continuous or discrete: of a discrete one the density is the probability of
+ * each whole number.
+ *
+ * @param named - a hypergeometric one has `marked` and `n` of at most `lotSize`
+ */
+export function distributionByName(named: NamedDistribution): Reference {
+  switch (named.name) {
+    case 'normal':
+      return normal
+    case 't':
+      return studentT(named.df)
+    case 'chi-square':
+      return chiSquare(named.df)
+    case 'f':
+      return fDistribution({ numerator: named.df1, denominator: named.df2 })
+    case 'beta':
+      return beta(named)
+    case 'noncentral-t':
+      return noncentralT({ degreesOfFreedom: named.df, noncentrality: named.ncp })
+    case 'binomial':
+      return ofWholeNumbers(binomial({ trials: named.n, probability: named.p }))
+    case 'hypergeometric': {
+      const { lotSize, marked, n } = named
+      return ofWholeNumbers(hypergeometric({ lotSize, marked, sampleSize: n }))
+    }
+    case 'signed-rank':
+      return ofWholeNumbers(signedRank(named.n))
+    default:
+      return named satisfies never
+  }
+}
+
+function ofWholeNumbers({ mass, tails, quantile }: Discrete): Reference {
+  return { density: mass, tails, quantile }
+}

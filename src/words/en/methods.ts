@@ -1,0 +1,115 @@
+import type { MethodNeed } from '@/claims/definition'
+import type { Method } from '@/claims/names'
+import type { NamedDistribution } from '@/statistics/distributions/named'
+import { formatFull } from '../figures'
+
+/** What is said of a method. */
+export type MethodWords = Readonly<{
+  name: string
+  /** Which test it is, and why this one. */
+  reason: string
+  /** How it is asked about in a cross-examination of a test by another method, where that has words of its own. */
+  insteadOf?: { readonly [Used in Method]?: string }
+  /** Why it has no interval, where it has none. */
+  noInterval?: string
+}>
+
+/** The catalogue of methods: a missing one is refused by the compiler. */
+export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
+  t: {
+    name: 't test',
+    reason:
+      'One-sample t test: the population’s standard deviation is not known, so the sample’s stands in for it.',
+    /** Asked about in place of the z test, it is the standard deviation that is no longer taken as known. */
+    insteadOf: { z: 'the standard deviation were not taken as known (t test)' },
+  },
+  z: {
+    name: 'z test',
+    reason: 'One-sample z test: the population’s standard deviation is taken as known.',
+  },
+  'chi-square': {
+    name: 'chi-square test',
+    reason: 'One-sample chi-square test of a spread: exact for a normal population, and only for one.',
+  },
+  bonett: {
+    name: 'Bonett test',
+    reason:
+      'Bonett’s test of a spread: allows for a population with heavier or lighter tails than the normal.',
+  },
+  'score-z': {
+    name: 'score z test',
+    reason:
+      'One-sample score test of a share: enough successes and failures are expected for the normal distribution to stand in.',
+  },
+  'exact-binomial': {
+    name: 'exact binomial test',
+    reason: 'Exact binomial test of a share: counts the outcomes themselves, at any size of sample.',
+  },
+  hypergeometric: {
+    name: 'hypergeometric test',
+    reason: 'Hypergeometric test of a share: exact for a sample drawn from a lot of known size.',
+  },
+  f: {
+    name: 'F test',
+    reason: 'F test of two spreads: exact for two normal populations, and only for those.',
+  },
+  'brown-forsythe': {
+    name: 'Brown-Forsythe test',
+    reason:
+      'Brown and Forsythe’s test of two spreads: compares distances from each median, and bears skewed populations.',
+    noInterval: 'The Brown-Forsythe test has no interval; the F test’s is one, for normal populations.',
+  },
+  levene: {
+    name: 'Levene test',
+    reason:
+      'Levene’s test of two spreads: compares distances from each mean, and bears populations that are not quite normal.',
+    noInterval: 'The Levene test has no interval; the F test’s is one, for normal populations.',
+  },
+  'signed-rank': {
+    name: 'signed-rank test',
+    reason:
+      'Signed-rank test of a median: uses the order of the distances, and rests on a symmetric population.',
+  },
+  sign: {
+    name: 'sign test',
+    reason: 'Sign test of a median: uses only which side each reading lies on, and rests on no shape at all.',
+  },
+  bootstrap: {
+    name: 'bootstrap test',
+    reason:
+      'Bootstrap: resamples of the readings themselves stand in for the population, whatever its shape.',
+  },
+}
+
+/** What a method lacks, behind its name: "the z test needs a known standard deviation". */
+export const NEED_WORDS: { readonly [Need in MethodNeed]: string } = {
+  'known-standard-deviation': 'needs a known standard deviation',
+  readings: 'needs the readings themselves',
+  'two-sided': 'tells only whether the spreads differ',
+  'lot-size': 'needs the size of the lot',
+}
+
+/** The reference distribution in words: "11 degrees of freedom". */
+export function distributionWords(distribution: NamedDistribution | undefined): string {
+  if (!distribution) return 'resamples'
+  switch (distribution.name) {
+    case 'normal':
+      return 'normal distribution'
+    case 't':
+    case 'chi-square':
+      return `${formatFull(distribution.df)} ${distribution.df === 1 ? 'degree' : 'degrees'} of freedom`
+    case 'f':
+      return `${distribution.df1} and ${distribution.df2} degrees of freedom`
+    case 'binomial':
+      return `binomial with n = ${distribution.n}, p = ${formatFull(distribution.p)}`
+    case 'hypergeometric':
+      return `${distribution.n} of a lot of ${distribution.lotSize} with ${distribution.marked} marked`
+    case 'signed-rank':
+      return `exact distribution for ${distribution.n} ranks`
+    case 'beta':
+    case 'noncentral-t':
+      return distribution.name
+    default:
+      return distribution satisfies never
+  }
+}

@@ -1,0 +1,18 @@
+import type { Language, PartName } from '@/desk/reportOptions'
+
+/** How each way of writing numbers looks. */
+export const LANGUAGE_WORDS: Readonly<Record<Language, string>> = { point: '1,234.5', comma: '1\u202f234,5' }
+
+/** The parts of a report that can be chosen. */
+export const PART_WORDS: Readonly<Record<PartName, string>> = {
+  cover: 'cover block',
+  summary: 'summary of findings',
+  hypotheses: 'hypotheses',
+  sample: 'sample and its origin',
+  conditions: 'conditions',
+  pictures: 'pictures',
+  test: 'figures of the test',
+  'cross-examination': 'cross-examination',
+  working: 'working, as an appendix',
+  sources: 'methods and sources',
+}
