@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
-import { claimDraftSchema } from '@/desk/claimDraft'
+import { claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { OUTCOMES } from '@/claims/finding'
-import { COLUMN_KINDS, sampleDraftSchema } from '@/desk/sampleDraft'
+import { COLUMN_KINDS, EMPTY_SAMPLE, sampleDraftSchema } from '@/desk/sampleDraft'
 import { sampleFileSchema } from '@/desk/sampleFile'
 import { TRAIL_ACTIONS } from '@/desk/trail/chain'
 import type { SampleSource } from '@/intake/claimDocument'
@@ -13,6 +13,17 @@ const revision = z.int().positive()
 const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
 const trailHash = z.union([sha256Text, z.literal('')])
 const count = z.int().nonnegative()
+
+/** A record whose missing keys take their defaults: those that were added after it was written. */
+function filled<Schema extends z.ZodType>(schema: Schema, defaults: object) {
+  return z.preprocess(
+    (value) =>
+      typeof value === 'object' && value !== null && !Array.isArray(value)
+        ? { ...defaults, ...value }
+        : value,
+    schema,
+  )
+}
 
 /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
@@ -33,7 +44,7 @@ export const contentClaimSchema = z.strictObject({
   revision,
   createdAt: instant,
   updatedAt: instant,
-  draft: claimDraftSchema,
+  draft: filled(claimDraftSchema, EMPTY_CLAIM),
 })
 export type ContentClaim = Readonly<z.infer<typeof contentClaimSchema>>
 
@@ -50,7 +61,7 @@ export const sampleRecordSchema = z.strictObject({
   revision,
   createdAt: instant,
   updatedAt: instant,
-  draft: sampleDraftSchema,
+  draft: filled(sampleDraftSchema, EMPTY_SAMPLE),
   file: sampleFileSchema.nullable(),
   columns: z.array(columnHeadSchema),
 })
@@ -93,7 +104,8 @@ export const trailEntrySchema = z.strictObject({
 
 export const manifestSchema = z.strictObject({
   kind: z.literal('true-weight-case-file'),
-  version: z.literal(1),
+  /** Told apart before anything else is read: see `versions`. */
+  version: z.int().positive(),
   coreVersion: z.string(),
   caseId: z.uuid(),
   trail: z.strictObject({ length: count, hash: trailHash }),

@@ -1,48 +1,30 @@
 import { createHash } from 'node:crypto'
 import type { z } from 'zod'
-import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/answers/check'
 import { type Outcome, success } from '@/claims/outcome'
-import { verifyChain } from '@/desk/trail/chain'
-import { CORE_VERSION } from '@/claims/version'
-import { verdictWords } from '@/words/en/trailWords'
-import { readClaimAgainst } from '@/intake/claimDocument'
 import type { Column } from '@/intake/sheet/columns'
-import {
-  type CaseContent,
-  type ContentClaim,
-  type ContentFinding,
-  type ContentSample,
-  type Manifest,
-  caseSchema,
-  contentClaimSchema,
-  contentFindingSchema,
-  manifestSchema,
-  sampleRecordSchema,
-  sha256,
-  trailEntrySchema,
-} from './content'
+import { type CaseContent, type ContentSample, type Manifest, manifestSchema } from './content'
+import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, Wrong } from './entries'
 import { readCsv } from './sheetCsv'
+import { KNOWN_VERSIONS, readRecord, type RecordKind } from './versions'
+import { verifyChecks, verifyFindings, verifyTrail } from './verify'
 import { caseFileProblem, unzipped } from './zip'
 
 const PATHS =
   /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json)$/
 
-/** Thrown within this file only, to say what is wrong from wherever it is seen. */
-class Wrong extends Error {
-  readonly path: string
-  constructor(path: string, message: string) {
-    super(message)
-    this.path = path
-  }
-}
-
 /** A case read from its file, and the core that made its results. */
-export type CaseFile = Readonly<{ content: CaseContent; coreVersion: string }>
+export type CaseFile = Readonly<{
+  content: CaseContent
+  version: number
+  coreVersion: string
+  /** What comes out otherwise with the core of today, by the files it stands in: only where another core made them. */
+  differences: readonly string[]
+}>
 
 /**
  * Reads a case file, and takes nothing on trust: every file has the hash that the manifest states, the trail's chain holds,
- * each check follows from its claim and samples and each result from its check, and no signed finding was altered.
+ * each check follows from its claim and samples and each result from its check, and no signed finding was altered. A file of
+ * an earlier version is brought up to today's; what another core made is computed anew, and the difference told.
  *
  * @returns the case, or the problem `case-file`, with the path of the entry that is wrong
  */
@@ -54,18 +36,24 @@ export async function readCaseFile(bytes: Uint8Array): Promise<Outcome<CaseFile>
     const content = await contentOf(entries.value, manifest)
     verifyTrail(content)
     verifyFindings(content)
-    await verifyChecks(entries.value, content, manifest)
-    return success({ content, coreVersion: manifest.coreVersion })
+    const differences = await verifyChecks(entries.value, content, manifest)
+    const { version, coreVersion } = manifest
+    return success({ content, version, coreVersion, differences })
   } catch (error) {
     if (!(error instanceof Wrong)) throw error
     return caseFileProblem(error.path, error.message)
   }
 }
 
-type Entries = ReadonlyMap<string, Uint8Array>
-
 function manifestOf(entries: Entries): Manifest {
-  const manifest = parsed(entries, 'manifest.json', manifestSchema)
+  const read = manifestSchema.safeParse(jsonIn(entries, 'manifest.json'))
+  if (!read.success) throw unfit('manifest.json', read.error.issues[0]!)
+  const manifest = read.data
+  if (!KNOWN_VERSIONS.includes(manifest.version))
+    throw new Wrong(
+      'manifest.json',
+      `it is of version ${manifest.version}, and this True Weight reads ${KNOWN_VERSIONS.join(' and ')}. Use the one that wrote it, or a later one.`,
+    )
   const listed = new Set(manifest.files.map(({ path }) => path))
   for (const path of entries.keys()) {
     if (path !== 'manifest.json' && !listed.has(path))
@@ -81,17 +69,18 @@ function manifestOf(entries: Entries): Manifest {
   return manifest
 }
 
-async function contentOf(entries: Entries, { trail: head, caseId }: Manifest): Promise<CaseContent> {
-  const own = parsed(entries, 'case.json', caseSchema)
+async function contentOf(entries: Entries, manifest: Manifest): Promise<CaseContent> {
+  const { trail: head, caseId, version } = manifest
+  const own = recordIn(entries, 'case.json', 'case', version)
   if (own.id !== caseId) throw new Wrong('case.json', 'case.json is of another case than manifest.json.')
-  const claims = pathsIn(entries, 'claims', 'json').map((path) => parsed(entries, path, contentClaimSchema))
+  const claims = pathsIn(entries, 'claims', 'json').map((path) => recordIn(entries, path, 'claim', version))
   const samples: ContentSample[] = []
-  for (const path of pathsIn(entries, 'samples', 'json')) samples.push(await sampleOf(entries, path))
+  for (const path of pathsIn(entries, 'samples', 'json')) samples.push(await sampleOf(entries, path, version))
   const findings = pathsIn(entries, 'findings', 'json').map((path) =>
-    parsed(entries, path, contentFindingSchema),
+    recordIn(entries, path, 'finding', version),
   )
   const trail = linesOf(entries, 'trail.ndjson').map((line, at) =>
-    fitting(jsonOf(line, 'trail.ndjson'), trailEntrySchema, `trail.ndjson, line ${at + 1}`),
+    fitting('trail-entry', jsonOf(line, 'trail.ndjson'), { version, place: `trail.ndjson, line ${at + 1}` }),
   )
   const content = { case: own, claims, samples, findings, trail, head }
   verifyOwnership(content)
@@ -119,8 +108,8 @@ function verifyOwnership({ case: own, claims, samples, findings, trail }: CaseCo
     throw new Wrong('findings', `a signed finding is of the claim ${lost.claimId}, which is not in it.`)
 }
 
-async function sampleOf(entries: Entries, path: string): Promise<ContentSample> {
-  const { columns: heads, ...record } = parsed(entries, path, sampleRecordSchema)
+async function sampleOf(entries: Entries, path: string, version: number): Promise<ContentSample> {
+  const { columns: heads, ...record } = recordIn(entries, path, 'sample', version)
   const { file, draft } = record
   if ((file !== null) !== (draft.kind === 'file'))
     throw new Wrong(path, `${path} is of a file and names none, or the other way round.`)
@@ -150,84 +139,20 @@ async function sampleOf(entries: Entries, path: string): Promise<ContentSample> 
 const named = (columns: readonly Column[], names: readonly string[] | undefined) =>
   names ? columns.filter(({ name }) => names.includes(name)) : columns
 
-function verifyTrail({ trail, head }: CaseContent): void {
-  const verdict = verifyChain(trail, sha256, head)
-  if (!verdict.holds) throw new Wrong('trail.ndjson', `${verdictWords(verdict)}`)
+function recordIn<Kind extends RecordKind>(entries: Entries, path: string, kind: Kind, version: number) {
+  return fitting(kind, jsonIn(entries, path), { version, place: path })
 }
 
-function verifyFindings({ findings }: CaseContent): void {
-  const altered = findings.find(({ signed, fingerprint }) => sha256(signed) !== fingerprint)
-  if (altered)
-    throw new Wrong(
-      'findings',
-      `the signed finding ${altered.number} of claim ${altered.claimId} was altered: ${fingerprintWords(altered)}`,
-    )
+function fitting<Kind extends RecordKind>(
+  kind: Kind,
+  value: unknown,
+  { version, place }: Readonly<{ version: number; place: string }>,
+) {
+  const read = readRecord(kind, value, version)
+  if (!read.ok) throw unfit(place, read.issue)
+  return read.value
 }
 
-function fingerprintWords({ signed, fingerprint }: ContentFinding): string {
-  return `its fingerprint is ${sha256(signed)}, and it was signed with ${fingerprint}.`
-}
-
-/** What the claims come to here is what the file says that they came to. Another core may give other results, and they are left. */
-async function verifyChecks(
-  entries: Entries,
-  content: CaseContent,
-  { coreVersion }: Manifest,
-): Promise<void> {
-  for (const [at, claim] of content.claims.entries()) {
-    const place = pathsIn(entries, 'claims', 'json')[at]!.slice('claims/'.length)
-    const document = await documentIn(content, claim)
-    const [checkPath, resultPath] = [`checks/${place}`, `results/${place}`]
-    if (textOf(entries.get(checkPath)) !== lineOf(document))
-      throw new Wrong(checkPath, `${checkPath} does not follow from the claim and its samples.`)
-    if (
-      coreVersion === CORE_VERSION &&
-      textOf(entries.get(resultPath)) !== lineOf(document && check(document))
-    )
-      throw new Wrong(resultPath, `${resultPath} is not what ${checkPath} comes to.`)
-  }
-}
-
-async function documentIn({ samples }: CaseContent, { draft }: ContentClaim) {
-  return (await readClaimAgainst(draft, async (id) => samples.find((sample) => sample.id === id)))?.document
-}
-
-const lineOf = (value: unknown): string => (value === undefined ? '' : `${canonicalJson(value)}\n`)
-const textOf = (bytes: Uint8Array | undefined): string => (bytes ? new TextDecoder().decode(bytes) : '')
-
-/** In the order of their numbers. */
-function pathsIn(entries: Entries, folder: string, kind: string): readonly string[] {
-  const paths = [...entries.keys()].filter(
-    (path) => path.startsWith(`${folder}/`) && path.endsWith(`.${kind}`),
-  )
-  return paths.sort((a, b) => a.length - b.length || (a < b ? -1 : 1))
-}
-
-function linesOf(entries: Entries, path: string): readonly string[] {
-  const bytes = entries.get(path)
-  if (!bytes) throw new Wrong(path, `${path} is missing.`)
-  return textOf(bytes)
-    .split('\n')
-    .filter((line) => line !== '')
-}
-
-function parsed<T>(entries: Entries, path: string, schema: z.ZodType<T>): T {
-  const bytes = entries.get(path)
-  if (!bytes) throw new Wrong(path, `${path} is missing.`)
-  return fitting(jsonOf(textOf(bytes), path), schema, path)
-}
-
-function jsonOf(text: string, path: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new Wrong(path, `${path} is no JSON.`)
-  }
-}
-
-function fitting<T>(value: unknown, schema: z.ZodType<T>, path: string): T {
-  const read = schema.safeParse(value)
-  if (read.success) return read.data
-  const [issue] = read.error.issues
-  throw new Wrong(path, `${path} is not as it has to be: ${issue?.path.join('.')}: ${issue?.message}.`)
+function unfit(path: string, issue: z.core.$ZodIssue): Wrong {
+  return new Wrong(path, `${path} is not as it has to be: ${issue.path.join('.')}: ${issue.message}.`)
 }

@@ -19,6 +19,7 @@ import {
 } from './content'
 import { checkAnswerSchema } from '@/claims/result'
 import { writeCsv } from './sheetCsv'
+import { CASE_FILE_VERSION } from './versions'
 import { type ZipEntry, zipped } from './zip'
 
 const README = `This is a case of True Weight, whole, in open formats.
@@ -67,7 +68,7 @@ async function* entriesOf(content: CaseContent): AsyncGenerator<ZipEntry> {
   }
   const manifest: Manifest = {
     kind: 'true-weight-case-file',
-    version: 1,
+    version: CASE_FILE_VERSION,
     coreVersion: CORE_VERSION,
     caseId: content.case.id,
     trail: content.head,

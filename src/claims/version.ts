@@ -1,2 +1,5 @@
-/** Stored with every result: the same request gives the same figures as long as this stays the same. */
+/**
+ * Stored with every result: as long as this stays the same, the same texts are read as the same check document (by the intake),
+ * and the same document comes to the same result.
+ */
 export const CORE_VERSION = '0.4.0'

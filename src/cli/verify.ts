@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { sha256, trailEntrySchema } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
 import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
-import { verdictWords } from '@/words/en/trailWords'
+import { anewWords, verdictWords } from '@/words/en/trailWords'
 
 const ZIP_BEGINS = 'PK'
 
@@ -24,10 +24,15 @@ export async function verify(file: string): Promise<Verdict> {
 async function ofCaseFile(bytes: Uint8Array): Promise<Verdict> {
   const read = await readCaseFile(bytes)
   if (!read.ok) return { holds: false, words: read.problem.message }
-  const { trail, findings, claims } = read.value.content
+  const { content, coreVersion, differences } = read.value
+  const { trail, findings, claims } = content
   const { words } = ofTrail(trail)
   const parts = `${claims.length} claims, ${findings.length} signed findings`
-  return { holds: true, words: `${words}\nEvery file has the hash that its manifest states (${parts}).` }
+  const anew = anewWords({ coreVersion, differences })
+  return {
+    holds: true,
+    words: `${words}\nEvery file has the hash that its manifest states (${parts}).${anew && `\n${anew}`}`,
+  }
 }
 
 function ofTrail(entries: readonly ChainedEntry[]): Verdict {

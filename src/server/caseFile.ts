@@ -13,6 +13,7 @@ import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
 import { holdCase, insertTrail } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
+import { anewWords } from '@/words/en/trailWords'
 import type { Doer } from './addCase'
 import { database } from './database'
 import { outcomeOf } from './outcomeOf'
@@ -48,6 +49,7 @@ export async function importCase(
     await database(),
     async (transaction): Promise<Outcome<Readonly<{ caseId: string }>>> => {
       const { content, coreVersion } = file.value
+      const anew = anewWords(file.value)
       await holdCase(transaction, id)
       const here = await readContent(transaction, id)
       const problem = here && (await whyNotGoingOn(here, content))
@@ -55,7 +57,7 @@ export async function importCase(
       if (here) await removeCase(transaction, id)
       await store(transaction, file.value)
       const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
-      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}`
+      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}${anew && `. ${anew}`}`
       await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
       return success({ caseId: id })
     },

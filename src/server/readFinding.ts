@@ -1,8 +1,8 @@
 import 'server-only'
-import { canonicalJson } from '@/desk/canonicalJson'
+import { differencesIn } from '@/answers/differences'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/request'
-import type { CheckAnswer, CheckResult } from '@/claims/result'
+import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { CORE_VERSION } from '@/claims/version'
@@ -58,23 +58,4 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
     coreVersion: CORE_VERSION,
     differences: differencesIn(signed.result, check(signed.document)),
   }
-}
-
-/** Told apart, and how the working is worded: no differences of what was found. */
-const LEFT_OUT: readonly string[] = ['coreVersion', 'working']
-
-/** Paths at which two results differ. */
-function differencesIn(before: CheckResult, after: CheckAnswer): readonly string[] {
-  const found: string[] = []
-  const compare = (one: unknown, other: unknown, path: string) => {
-    if (canonicalJson([one]) === canonicalJson([other]) || LEFT_OUT.includes(path)) return
-    const isBoth = [one, other].every((value) => value !== null && typeof value === 'object')
-    if (!isBoth) return void found.push(path)
-    for (const key of new Set([...Object.keys(one as object), ...Object.keys(other as object)])) {
-      const at = (value: unknown) => (value as Readonly<Record<string, unknown>>)[key]
-      compare(at(one), at(other), path === '' ? key : `${path}.${key}`)
-    }
-  }
-  compare(before, after, '')
-  return found
 }

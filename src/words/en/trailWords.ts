@@ -1,3 +1,4 @@
+import { CORE_VERSION } from '@/claims/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
@@ -83,4 +84,20 @@ function shown(value: unknown): string {
     .filter(([, words]) => words !== '')
     .map((words) => words.join(' '))
     .join(', ')
+}
+
+/** So many differences are named. */
+const MOST_DIFFERENCES = 20
+
+/** What came of computing anew what another core had made; nothing to say where it was this one. */
+export function anewWords({
+  coreVersion,
+  differences,
+}: Readonly<{ coreVersion: string; differences: readonly string[] }>): string {
+  if (coreVersion === CORE_VERSION) return ''
+  const made = `Its results were made with core ${coreVersion} and computed anew with core ${CORE_VERSION}`
+  if (differences.length === 0) return `${made}: every figure is the same.`
+  const named = differences.slice(0, MOST_DIFFERENCES).join(', ')
+  const more = differences.length - MOST_DIFFERENCES
+  return `${made}; these differ: ${named}${more > 0 ? ` and ${formatCount(more)} more` : ''}.`
 }

@@ -1,0 +1,61 @@
+import type { z } from 'zod'
+import {
+  caseSchema,
+  contentClaimSchema,
+  contentFindingSchema,
+  sampleRecordSchema,
+  trailEntrySchema,
+} from './content'
+import { V1_SCHEMAS } from './v1/schemas'
+
+/** The version of case files that is written. A change of any record makes a new one, and freezes the one before it. */
+export const CASE_FILE_VERSION = 2
+
+/** Today's records, by what they are of. */
+export const RECORDS = {
+  case: caseSchema,
+  claim: contentClaimSchema,
+  sample: sampleRecordSchema,
+  finding: contentFindingSchema,
+  'trail-entry': trailEntrySchema,
+} as const
+export type RecordKind = keyof typeof RECORDS
+
+type Version = Readonly<{
+  /** What a record of this version has to be: frozen. */
+  schemas: { readonly [Kind in RecordKind]: z.ZodType }
+  /** Makes a record of the next version of it. */
+  upgrade: (kind: RecordKind, record: unknown) => unknown
+}>
+
+/** The versions before today's, each frozen with the step that leads to the next. */
+const OLDER: Readonly<Record<number, Version>> = {
+  // Version 2 has the same records; its results are of one kind each, and its JSON is spelled by RFC 8785.
+  1: { schemas: V1_SCHEMAS, upgrade: (_, record) => record },
+}
+
+export const KNOWN_VERSIONS: readonly number[] = [...Object.keys(OLDER).map(Number), CASE_FILE_VERSION]
+
+/**
+ * A record of any version as one of today's: each frozen schema reads it in turn, and the step behind it brings it up. Keys
+ * that it lacks take their defaults; one that is not known is refused by its name.
+ *
+ * @returns the record, or the first issue with it
+ */
+export function readRecord<Kind extends RecordKind>(
+  kind: Kind,
+  value: unknown,
+  version: number,
+): Readonly<{ ok: true; value: z.output<(typeof RECORDS)[Kind]> } | { ok: false; issue: z.core.$ZodIssue }> {
+  let record = value
+  for (let at = version; at < CASE_FILE_VERSION; at += 1) {
+    const { schemas, upgrade } = OLDER[at]!
+    const read = schemas[kind].safeParse(record)
+    if (!read.success) return { ok: false, issue: read.error.issues[0]! }
+    record = upgrade(kind, read.data)
+  }
+  const read = RECORDS[kind].safeParse(record)
+  return read.success
+    ? { ok: true, value: read.data as z.output<(typeof RECORDS)[Kind]> }
+    : { ok: false, issue: read.error.issues[0]! }
+}
