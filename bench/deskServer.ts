@@ -4,10 +4,10 @@ import { EMPTY_CLAIM } from '../src/desk/claimDraft'
 import { EMPTY_SAMPLE } from '../src/desk/sampleDraft'
 import { openDatabase } from '../src/data/client'
 import { cases, claims, samples } from '../src/data/schema'
-import { addSample } from '../src/server/addSample'
-import { addCase } from '../src/server/addCase'
+import { addSample } from '../src/server/sample/addSample'
+import { addCase } from '../src/server/case/addCase'
 import { newIdentifier } from '../src/server/identifier'
-import { addClaim } from '../src/server/addClaim'
+import { addClaim } from '../src/server/claim/addClaim'
 
 const AT_ONCE = 500
 const READINGS = 24

@@ -1,5 +1,5 @@
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 
 /** How long each question of a cross-examination takes, in milliseconds, by the number of readings. */

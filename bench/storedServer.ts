@@ -2,5 +2,5 @@
 export { insertCase } from '../src/data/caseRepository'
 export { openDatabase } from '../src/data/client'
 export { findSample } from '../src/data/sampleRepository'
-export { importSheet } from '../src/server/importSheet'
-export { outcomeOf } from '../src/server/outcomeOf'
+export { importSheet } from '../src/server/sample/importSheet'
+export { outcomeOf } from '../src/server/check/outcomeOf'

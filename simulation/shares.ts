@@ -1,6 +1,6 @@
 import { methodOf } from '@/claims/all'
-import { deriveHypotheses } from '@/claims/hypotheses'
-import { type TestOptions, testSchema } from '@/claims/request'
+import { deriveHypotheses } from '@/claims/terms/hypotheses'
+import { type TestOptions, testSchema } from '@/claims/terms/request'
 import { binomial, logMass } from '@/statistics/distributions/binomial'
 import type { Procedure } from '@/statistics/inference/procedure'
 import { SHARE_INTERVALS, shareInterval } from '@/statistics/inference/shareInterval'

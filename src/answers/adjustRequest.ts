@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ADJUSTMENTS, adjustPValues } from '@/statistics/adjust/adjust'
-import { success } from '@/claims/outcome'
+import { success } from '@/claims/terms/outcome'
 import { type Answered, answered } from './answered'
 
 /** P-values of several claims, to be adjusted for being tested together. */

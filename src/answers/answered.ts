@@ -1,12 +1,12 @@
 import type { CheckProblem } from '@/claims/check'
-import { failure, type Outcome } from '@/claims/outcome'
-import { CORE_VERSION } from '@/claims/version'
-import { problems } from '@/claims/problems'
+import { failure, type Outcome } from '@/claims/terms/outcome'
+import { CORE_VERSION } from '@/claims/terms/version'
+import { problems } from '@/claims/terms/problems'
 import { problemWords } from '@/words/en/problems'
 import type { z } from 'zod'
 import { idOf } from './idOf'
-import { isAllFinite } from '@/claims/isAllFinite'
-import { parseRequest } from '@/claims/parseRequest'
+import { isAllFinite } from '@/claims/terms/isAllFinite'
+import { parseRequest } from '@/claims/terms/parseRequest'
 import type { CheckError } from '@/claims/result'
 
 /** The answer to a request of one kind, under that request's own key. */

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
-import { BURDENS, RELATIONS } from '@/claims/relations'
+import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { checkOutcome } from '@/claims/check'
 import { check } from './check'
-import { isAllFinite } from '@/claims/isAllFinite'
-import type { CheckDocument } from '@/claims/request'
+import { isAllFinite } from '@/claims/terms/isAllFinite'
+import type { CheckDocument } from '@/claims/terms/request'
 import { type AnyResult } from '@tests/reference/answers'
 
 const pellets: CheckDocument = {

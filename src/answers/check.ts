@@ -1,5 +1,5 @@
 import { type CheckProblem, type ComputedCheck, computeCheck } from '@/claims/check'
-import type { CheckRequest } from '@/claims/request'
+import type { CheckRequest } from '@/claims/terms/request'
 import type { CheckAnswer, CheckResult } from '@/claims/result'
 import { conditionSentence } from '@/words/en/conditionSentences'
 import { findingLimits, findingSentence } from '@/words/en/findingWords'

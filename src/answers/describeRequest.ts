@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { describe, type Description } from '@/statistics/describe/describe'
-import { failure, success } from '@/claims/outcome'
-import { problems } from '@/claims/problems'
+import { failure, success } from '@/claims/terms/outcome'
+import { problems } from '@/claims/terms/problems'
 import { type Answered, answered } from './answered'
 
 /** Readings to be described, in the order in which they were taken. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { answer } from './answer'
-import { isAllFinite } from '@/claims/isAllFinite'
+import { isAllFinite } from '@/claims/terms/isAllFinite'
 
 const RUNS = 20_000
 /** The same requests on every run, so that a failure is one that can be repeated. */

@@ -3,7 +3,7 @@ import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
 import { planRequestSchema } from '@/claims/plan/planRequest'
 import { reckonRequestSchema } from './reckonRequest'
-import { checkRequestSchema } from '@/claims/request'
+import { checkRequestSchema } from '@/claims/terms/request'
 
 /** Every kind of request. */
 export const requestSchema = z.union([

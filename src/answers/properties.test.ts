@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { resultOf } from '@tests/reference/answers'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 
 type Evidence = CheckDocument['evidence']

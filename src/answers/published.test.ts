@@ -1,5 +1,5 @@
 import { figuresOf, resultOf } from '@tests/reference/answers'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 
 // Each example names its source; all data and figures here are recalled from memory, to the digits shown, and were found
 // to agree with one another when computed.

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { isAllFinite } from '@/claims/isAllFinite'
+import { isAllFinite } from '@/claims/terms/isAllFinite'
 import { reckon, type ReckonFigures } from './reckon'
 
 function figuresOf(request: unknown): ReckonFigures {

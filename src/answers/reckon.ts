@@ -1,10 +1,10 @@
 import { distributionByName } from '@/statistics/distributions/byName'
 import type { Reference } from '@/statistics/distributions/reference'
 import type { Tails } from '@/statistics/distributions/tails'
-import { failure, type Outcome, success } from '@/claims/outcome'
-import { type ClaimProblem, problems } from '@/claims/problems'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type Answered, answered } from './answered'
-import { isAllFinite } from '@/claims/isAllFinite'
+import { isAllFinite } from '@/claims/terms/isAllFinite'
 import { type ReckonedDistribution, type ReckonRequest, reckonRequestSchema } from './reckonRequest'
 
 /** A figure that a double has no room for is absent: a tail that underflows has only its log, one that is 0 has none. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MOST_UNITS } from '@/claims/request'
+import { MOST_UNITS } from '@/claims/terms/request'
 
 /** Degrees of freedom and shapes between which every figure keeps its digits and comes at once. */
 const degrees = z.number().min(0.001).max(1e10)

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckAnswer } from '@/claims/result'
 import { checkAnswerSchema } from '@/claims/result'
 

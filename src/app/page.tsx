@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { Docket } from '@/features/docket/Docket'
 import { readChoice } from '@/features/docket/docketView'
-import { hasCases, readDocket } from '@/server/docket'
+import { hasCases, readDocket } from '@/server/docket/docket'
 import { PageHeader } from '@/ui/PageHeader'
 
 export const metadata: Metadata = { title: 'Docket' }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { z } from 'zod'
-import { type Outcome, success } from '@/claims/outcome'
+import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Column } from '@/intake/sheet/columns'
 import { type CaseContent, type ContentSample, type Manifest, manifestSchema } from './content'
 import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, Wrong } from './entries'

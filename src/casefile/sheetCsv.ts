@@ -1,6 +1,6 @@
 import type { ColumnKind } from '@/desk/sampleDraft'
-import { failure, type Outcome, success } from '@/claims/outcome'
-import { dateText } from '@/intake/date'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { dateText } from '@/intake/reading/date'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
 import { csvCell } from '@/intake/sheet/csvText'
 import { readSheet } from '@/intake/sheet/readSheet'

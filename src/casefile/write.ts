@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { check } from '@/answers/check'
 import { requestJsonSchema } from '@/answers/jsonSchema'
-import { CORE_VERSION } from '@/claims/version'
+import { CORE_VERSION } from '@/claims/terms/version'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import {
   type CaseContent,

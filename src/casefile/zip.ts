@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { unzipSync, Zip, ZipDeflate } from 'fflate'
-import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 
 /** Quick enough for a million rows; a higher one makes files little smaller. */
 const COMPRESSION = 3

@@ -11,11 +11,11 @@ import {
   type Jackknifed,
 } from '@/statistics/resampling/biasCorrected'
 import { type Resampled, resample } from '@/statistics/resampling/resample'
-import type { MethodDefinition } from './definition'
-import { failure, success } from './outcome'
-import { problems } from './problems'
-import type { MeasuredSample } from './sample'
-import { computed, fraction, given, joined, step, symbol } from './working/formula'
+import type { MethodDefinition } from './terms/definition'
+import { failure, success } from './terms/outcome'
+import { problems } from './terms/problems'
+import type { MeasuredSample } from './terms/sample'
+import { computed, fraction, given, joined, step, symbol } from './terms/formula'
 
 /** Draws beyond which a check would keep a person waiting for minutes. */
 const MOST_DRAWS = 2e9

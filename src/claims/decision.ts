@@ -1,4 +1,4 @@
-import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from './hypotheses'
+import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from './terms/hypotheses'
 import { type Interval, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
 import { type TailProbability, withFiniteLog } from '@/statistics/inference/tailProbability'

@@ -1,6 +1,6 @@
 import type { Decision } from './decision'
-import type { Hypotheses } from './hypotheses'
-import { claimSide, type Relation } from './relations'
+import type { Hypotheses } from './terms/hypotheses'
+import { claimSide, type Relation } from './terms/relations'
 
 export const OUTCOMES = ['contradicted', 'not-contradicted', 'supported', 'not-supported'] as const
 export type FindingOutcome = (typeof OUTCOMES)[number]

@@ -1,7 +1,7 @@
 import { mapEnds } from '@/statistics/inference/interval'
 import type { Procedure } from '@/statistics/inference/procedure'
 import { parameterOf } from './all'
-import type { CheckRequest } from './request'
+import type { CheckRequest } from './terms/request'
 import type { IntervalFigures } from './result'
 
 /**

@@ -1,9 +1,9 @@
-import { PARAMETERS } from './names'
-import { RELATIONS } from './relations'
-import { deriveHypotheses } from './hypotheses'
+import { PARAMETERS } from './terms/names'
+import { RELATIONS } from './terms/relations'
+import { deriveHypotheses } from './terms/hypotheses'
 import { check } from '@/answers/check'
 import { methodChoices } from './methodChoices'
-import type { CheckDocument, Evidence } from './request'
+import type { CheckDocument, Evidence } from './terms/request'
 
 const values = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.04, 14.9, 14.95, 14.99]
 const MEASURED: readonly Evidence[] = [

@@ -1,8 +1,8 @@
 import { methodOf, methodsFor } from './all'
-import type { Method } from './names'
-import type { MethodNeed } from './definition'
-import type { Hypotheses } from './hypotheses'
-import type { CheckDocument } from './request'
+import type { Method } from './terms/names'
+import type { MethodNeed } from './terms/definition'
+import type { Hypotheses } from './terms/hypotheses'
+import type { CheckDocument } from './terms/request'
 
 type Side = Hypotheses['alternativeSide']
 

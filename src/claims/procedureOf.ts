@@ -1,13 +1,13 @@
 import { type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import type { Procedure } from '@/statistics/inference/procedure'
 import { methodOf, methodsFor, parameterOf } from './all'
-import type { Method, Parameter } from './names'
-import type { MethodDefinition, MethodQuestion } from './definition'
-import type { Hypotheses } from './hypotheses'
-import { failure, type Outcome, success } from './outcome'
-import { type ClaimProblem, problems } from './problems'
-import type { TestOptions } from './request'
-import type { Sample } from './sample'
+import type { Method, Parameter } from './terms/names'
+import type { MethodDefinition, MethodQuestion } from './terms/definition'
+import type { Hypotheses } from './terms/hypotheses'
+import { failure, type Outcome, success } from './terms/outcome'
+import { type ClaimProblem, problems } from './terms/problems'
+import type { TestOptions } from './terms/request'
+import type { Sample } from './terms/sample'
 
 export type Made = Readonly<{ method: MethodDefinition; procedure: Procedure }>
 

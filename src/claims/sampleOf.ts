@@ -1,8 +1,8 @@
 import { moments, spread } from '@/statistics/describe/moments'
-import { type MeasuredSample, type Sample, unitsTaken } from './sample'
-import { failure, type Outcome, success } from './outcome'
-import { type ClaimProblem, problems } from './problems'
-import type { Evidence } from './request'
+import { type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
+import { failure, type Outcome, success } from './terms/outcome'
+import { type ClaimProblem, problems } from './terms/problems'
+import type { Evidence } from './terms/request'
 
 /** The sample's figures, from whichever kind of evidence there is. */
 export function sampleOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {

@@ -1,9 +1,9 @@
 import type { Ends } from '@/statistics/inference/interval'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
 import { withFiniteLog } from '@/statistics/inference/tailProbability'
-import type { Method } from './names'
+import type { Method } from './terms/names'
 import { type Decision, decide, waysToDecide } from './decision'
-import { type Hypotheses, isRange } from './hypotheses'
+import { type Hypotheses, isRange } from './terms/hypotheses'
 import type { TestFigures, TestPart } from './result'
 import { testTolerance, type ToleranceTest } from './toleranceDecision'
 

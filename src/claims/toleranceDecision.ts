@@ -1,4 +1,4 @@
-import type { RangeHypotheses } from './hypotheses'
+import type { RangeHypotheses } from './terms/hypotheses'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
 import { doubled, type TailProbability } from '@/statistics/inference/tailProbability'
 

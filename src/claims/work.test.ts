@@ -1,4 +1,4 @@
-import type { CheckDocument } from './request'
+import type { CheckDocument } from './terms/request'
 import { takesLong } from './work'
 
 const readings = (count: number) => ({

@@ -1,6 +1,6 @@
 import { methodOf, parameterOf } from './all'
-import { deriveHypotheses } from './hypotheses'
-import { type CheckDocument, USUAL_RESAMPLES } from './request'
+import { deriveHypotheses } from './terms/hypotheses'
+import { type CheckDocument, USUAL_RESAMPLES } from './terms/request'
 
 /** So many looks at a reading are taken between two frames of a screen. */
 const MOST_AT_ONCE = 20_000

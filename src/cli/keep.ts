@@ -1,6 +1,6 @@
 import { holderOf } from '@/data/folderLock'
-import type { Outcome } from '@/claims/outcome'
-import { backUpTo, restoreFrom } from '@/server/keeper'
+import type { Outcome } from '@/claims/terms/outcome'
+import { backUpTo, restoreFrom } from '@/server/keeping/keeper'
 
 /**
  * Backs up or restores: by the server that holds the data folder, where one does; else right here.

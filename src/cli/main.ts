@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util'
 import type { Answer } from '@/answers/answer'
 import { requestJsonSchema } from '@/answers/jsonSchema'
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 import { summary } from '@/answers/summary'
 import { answerLines } from './answerLines'
 import { checkCsv } from './checkCsv'

@@ -1,5 +1,5 @@
 import { createReadStream } from 'node:fs'
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { openFile } from './openInput'

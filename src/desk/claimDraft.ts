@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { keptRowsSchema } from './rowCondition'
 import { DECIMAL_MARKS, storedText } from './typed'
-import { METHODS, PARAMETERS } from '@/claims/names'
-import { BURDENS, RELATIONS } from '@/claims/relations'
+import { METHODS, PARAMETERS } from '@/claims/terms/names'
+import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
-import { TWO_SIDED_RULES } from '@/claims/twoSidedRules'
+import { TWO_SIDED_RULES } from '@/claims/terms/twoSidedRules'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 
 /** Longer than any label or unit, shorter than a nuisance. */

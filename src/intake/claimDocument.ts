@@ -1,6 +1,6 @@
 import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { type DraftReading, readDraft } from './readDraft'
 import { type EvidenceReading, readEvidence } from './readEvidence'

@@ -1,11 +1,11 @@
 import { parameterOf } from '@/claims/all'
-import { type Parameter, PARAMETERS } from '@/claims/names'
-import { needsTolerance, type Relation, RELATIONS } from '@/claims/relations'
+import { type Parameter, PARAMETERS } from '@/claims/terms/names'
+import { needsTolerance, type Relation, RELATIONS } from '@/claims/terms/relations'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { RELATION_WORDS } from '@/words/en/relations'
-import type { Claim } from '@/claims/claim'
-import { failure, type Outcome, success } from '@/claims/outcome'
-import { readNumber } from './number'
+import type { Claim } from '@/claims/terms/claim'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { readNumber } from './reading/number'
 
 const BY_NAME: Readonly<Record<string, Parameter>> = Object.fromEntries(
   PARAMETERS.flatMap((name) => PARAMETER_WORDS[name].names.map((words) => [words, name])),

@@ -1,8 +1,8 @@
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
-import { needsTolerance } from '@/claims/relations'
-import type { CheckDocument } from '@/claims/request'
-import type { Parameter } from '@/claims/names'
-import type { Tolerance } from '@/claims/claim'
+import { needsTolerance } from '@/claims/terms/relations'
+import type { CheckDocument } from '@/claims/terms/request'
+import type { Parameter } from '@/claims/terms/names'
+import type { Tolerance } from '@/claims/terms/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import {
   ANY,
@@ -13,7 +13,7 @@ import {
   type Range,
   stated,
   wholeFrom,
-} from './fieldReader'
+} from './reading/fieldReader'
 import type { EvidenceReading } from './readEvidence'
 
 export type DraftReading = Readonly<{

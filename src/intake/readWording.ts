@@ -1,12 +1,12 @@
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { RELATION_SENTENCES } from '@/words/en/relations'
-import { type Parameter, PARAMETERS } from '@/claims/names'
-import type { Relation } from '@/claims/relations'
+import { type Parameter, PARAMETERS } from '@/claims/terms/names'
+import type { Relation } from '@/claims/terms/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
-import { readNumber } from './number'
+import { readNumber } from './reading/number'
 
 /** What a wording seems to claim: a first guess, never more. */
 export type Guess = Readonly<{

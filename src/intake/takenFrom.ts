@@ -1,6 +1,6 @@
 import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import { type Outcome, success } from '@/claims/outcome'
+import { type Outcome, success } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { type TakenReadings, takeReadings } from './sheet/takeReadings'

@@ -1,7 +1,7 @@
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { moments } from '@/statistics/describe/moments'
-import { type FieldProblem, stated } from './fieldReader'
+import { type FieldProblem, stated } from './reading/fieldReader'
 import type { EvidenceReading } from './readEvidence'
 
 type Evidence = CheckDocument['evidence']

@@ -1,5 +1,5 @@
 import { convert, getMeasureKind, MeasureKind, type Unit } from 'convert'
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 
 /** How figures in one unit become figures in another. */
 export type Conversion = Readonly<{

@@ -1,5 +1,5 @@
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import { partsOf } from '@/claims/testParts'
 import { samplingPicture } from './samplingPicture'
 

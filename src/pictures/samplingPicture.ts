@@ -1,6 +1,6 @@
 import { methodOf } from '@/claims/all'
-import type { Worked } from '@/claims/definition'
-import { type Hypotheses, valuesOf } from '@/claims/hypotheses'
+import type { Worked } from '@/claims/terms/definition'
+import { type Hypotheses, valuesOf } from '@/claims/terms/hypotheses'
 import type { CheckResult } from '@/claims/result'
 import { partsOf } from '@/claims/testParts'
 import { distributionByName } from '@/statistics/distributions/byName'

@@ -4,7 +4,7 @@ import { askedWords, remarkWords, standingWords, turnsAt } from '@/words/en/cros
 import { formatCount, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Formats } from '@/words/formats'
-import type { Block } from './document'
+import type { Block } from './document/document'
 import type { Writer } from './language'
 import { type ClaimStudy, MOST_EXAMINED } from './study'
 

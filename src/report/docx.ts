@@ -13,12 +13,12 @@ import {
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
-import { shareRoom } from './columnWidths'
-import { type Block, captionOf, type Part, type Report } from './document'
+import { shareRoom } from './document/columnWidths'
+import { type Block, captionOf, type Part, type Report } from './document/document'
 import { balance, colourOf } from './drawing/balance'
 import { type Drawing, INK, QUIET, RULE } from './drawing/drawing'
 import { svgOf } from './drawing/svg'
-import { legible } from './escape'
+import { legible } from './drawing/escape'
 import type { Rasterise } from './rasterise'
 
 const FONTS = { text: 'IBM Plex Sans', title: 'Source Serif 4', figures: 'IBM Plex Mono' } as const

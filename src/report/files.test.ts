@@ -10,7 +10,7 @@ import { type ReportFormat, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { lackingInPdf, reportFile } from './files'
 import { markdownOf } from './markdown'
 import { reportOf } from './report'
-import { trueTypeOf } from './woff'
+import { trueTypeOf } from './document/woff'
 
 const ROOT = process.cwd()
 const SOFFICE = '/usr/bin/soffice'

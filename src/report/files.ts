@@ -1,6 +1,6 @@
 import { docxOf } from './docx'
-import type { Report } from './document'
-import { printFonts, reportCss, webFonts } from './fonts'
+import type { Report } from './document/document'
+import { printFonts, reportCss, webFonts } from './document/fonts'
 import { htmlFile } from './html'
 import { markdownOf } from './markdown'
 import type { ReportFormat } from '@/desk/reportOptions'

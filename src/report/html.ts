@@ -1,9 +1,9 @@
 import katex from 'katex'
 import { balance } from './drawing/balance'
 import { svgOf } from './drawing/svg'
-import { type Block, captionOf, type Part, type Report } from './document'
-import { escapeXml } from './escape'
-import type { WebFont } from './fonts'
+import { type Block, captionOf, type Part, type Report } from './document/document'
+import { escapeXml } from './drawing/escape'
+import type { WebFont } from './document/fonts'
 
 /** A part of a report as HTML, with nothing in it that runs. */
 export function partHtml({ id, title, level, blocks }: Part): string {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import MarkdownIt from 'markdown-it'
-import type { Block } from './document'
+import type { Block } from './document/document'
 import { partMarkdown } from './markdown'
 
 /** What a reader of Markdown (CommonMark, with GitHub's tables) shows of a block: the texts of its elements. */

@@ -1,4 +1,4 @@
-import { type Block, captionOf, type Part, type Report } from './document'
+import { type Block, captionOf, type Part, type Report } from './document/document'
 
 /** A report as Markdown (CommonMark with GitHub's tables): pictures by their words, formulas as LaTeX. */
 export function markdownOf(report: Report): string {

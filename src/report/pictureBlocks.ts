@@ -5,7 +5,7 @@ import { formatCount, formatLimit, formatPValue, withUnit } from '@/words/figure
 import { methodOf, parameterOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { samplingWords } from '@/words/en/samplingWords'
-import type { Block } from './document'
+import type { Block } from './document/document'
 import { claimLine } from './drawing/claimLine'
 import { samplingDrawing } from './drawing/sampling'
 import type { Writer } from './language'

@@ -9,7 +9,7 @@ import {
 } from '@/casefile/content'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import { withEverything } from '@/claims/crossexamination/lists'

@@ -1,6 +1,6 @@
 import 'server-only'
 import type { z } from 'zod'
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 
 /** Parses what came from outside, or says what of it was not as it has to be. */
 export function readInput<T>(schema: z.ZodType<T>, input: unknown): Outcome<T> {

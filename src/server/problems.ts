@@ -1,5 +1,5 @@
 import 'server-only'
-import type { Problem } from '@/claims/outcome'
+import type { Problem } from '@/claims/terms/outcome'
 
 export function notFound(kind: 'case' | 'claim' | 'sample', id: string): Problem {
   return {

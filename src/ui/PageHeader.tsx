@@ -6,7 +6,7 @@ import { Fragment, type ReactNode } from 'react'
 import { BalanceMark } from './BalanceMark'
 import { OfficerName } from './OfficerName'
 import { TextLink } from './TextLink'
-import { ThemeToggle } from './theme/ThemeToggle'
+import { ThemeToggle } from './ThemeToggle'
 
 export type Crumb = Readonly<{ text: string; href?: string }>
 

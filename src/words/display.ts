@@ -1,4 +1,4 @@
-import type { Claim } from '@/claims/claim'
+import type { Claim } from '@/claims/terms/claim'
 import { parameterOf } from '@/claims/all'
 import { formatFull, formatNumber, withoutMadeUpDigits, withUnit } from './figures'
 import { decimalsOf, type EstimateFigures } from './estimateDecimals'

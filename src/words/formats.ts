@@ -1,4 +1,4 @@
-import type { Claim } from '@/claims/claim'
+import type { Claim } from '@/claims/terms/claim'
 import { type Display, displayOf, shownInFull, shownValue } from './display'
 import type { EstimateFigures } from './estimateDecimals'
 import { formatNumber } from './figures'

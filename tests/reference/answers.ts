@@ -1,7 +1,7 @@
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult, TestPart } from '@/claims/result'
-import type { SampleFiguresOf, SpreadFigures } from '@/claims/sampleFigures'
+import type { SampleFiguresOf, SpreadFigures } from '@/claims/terms/sampleFigures'
 import { answer } from '@/answers/answer'
 
 /** A result of any kind, each figure of which may be asked for. */

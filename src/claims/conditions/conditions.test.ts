@@ -1,5 +1,5 @@
 import { resultOf } from '@tests/reference/answers'
-import type { CheckDocument } from '../request'
+import type { CheckDocument } from '../terms/request'
 
 const normal = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.05, 14.95, 14.9, 14.99, 14.94, 15.0]
 const skewed = [0.1, 0.2, 0.2, 0.3, 0.3, 0.4, 0.5, 0.7, 1.1, 2.4, 6.3, 19.2]

@@ -1,7 +1,7 @@
 import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
-import type { MethodDefinition } from '../definition'
-import { type MeasuredSample, type Sample, unitsTaken } from '../sample'
-import { type Condition, conditions } from './condition'
+import type { MethodDefinition } from '../terms/definition'
+import { type MeasuredSample, type Sample, unitsTaken } from '../terms/sample'
+import { type Condition, conditions } from '../terms/condition'
 import { LARGE_SAMPLE, normality, symmetry } from './populationShape'
 
 /** Readings drawn without replacement count as independent up to this share of the lot: common practice, no source. */

@@ -1,6 +1,6 @@
 import type { Appearance } from '@/statistics/describe/describe'
 import { skewnessError } from '@/statistics/describe/shape'
-import { type Condition, conditions, type PopulationNeed } from './condition'
+import { type Condition, conditions, type PopulationNeed } from '../terms/condition'
 
 /** Below this p-value a test of normality is taken as a sign against it: common practice, no source. */
 const SIGN_AGAINST = 0.05

@@ -1,7 +1,7 @@
-import type { Method, Parameter } from '../names'
-import type { Claim } from '../claim'
+import type { Method, Parameter } from '../terms/names'
+import type { Claim } from '../terms/claim'
 import type { CheckProblem } from '../check'
-import type { Burden } from '../relations'
+import type { Burden } from '../terms/relations'
 
 /** A reading that is named in a question or an answer. */
 export type NamedReading = Readonly<{

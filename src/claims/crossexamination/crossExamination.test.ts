@@ -1,7 +1,7 @@
 import { check } from '@/answers/check'
 import { askedWords, remarkWords } from '@/words/en/crossWords'
 import { checkDecision } from '../check'
-import type { CheckDocument, Evidence } from '../request'
+import type { CheckDocument, Evidence } from '../terms/request'
 import { crossExamination, inOrder } from './crossExamination'
 import { type Examined, standing } from './question'
 

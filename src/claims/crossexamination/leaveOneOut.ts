@@ -1,12 +1,12 @@
 import { checkDecision } from '../check'
-import { type CheckDocument, type Evidence, USUAL_RESAMPLES } from '../request'
+import { type CheckDocument, type Evidence, USUAL_RESAMPLES } from '../terms/request'
 import type { FindingOutcome } from '../finding'
 import { moments } from '@/statistics/describe/moments'
 import { methodOf } from '../all'
 import type { Asked, LeftOut } from './asked'
 import { type Examination, type Examined, isAgainst, type Question } from './question'
 import { type List, listsOf } from './lists'
-import type { MethodDefinition } from '../definition'
+import type { MethodDefinition } from '../terms/definition'
 
 /** A change that leaves one unit out, and how many units it stands for: equal readings make equal findings. */
 type Change = Readonly<{ evidence: Evidence; stands: number; name: LeftOut }>

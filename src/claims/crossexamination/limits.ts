@@ -1,11 +1,11 @@
 import { checkDecision } from '../check'
 import { PLANNED_METHODS, planFigures, planRequestSchema } from '../plan/planRequest'
 import { methodOf, parameterOf } from '../all'
-import type { CheckDocument } from '../request'
-import type { Claim } from '../claim'
-import type { Hypotheses } from '../hypotheses'
+import type { CheckDocument } from '../terms/request'
+import type { Claim } from '../terms/claim'
+import type { Hypotheses } from '../terms/hypotheses'
 import { type Examination, type Examined, type ExaminedResult, isAgainst, type Question } from './question'
-import { parseRequest } from '../parseRequest'
+import { parseRequest } from '../terms/parseRequest'
 
 /** The power that a sample is usually planned for when a gap must not be missed: common practice, no source. */
 const PLANNED_POWER = 0.9

@@ -1,4 +1,4 @@
-import type { CheckDocument, Evidence } from '../request'
+import type { CheckDocument, Evidence } from '../terms/request'
 
 /** One list of readings of the evidence. */
 export type List = Readonly<{

@@ -1,8 +1,8 @@
 import { type ComputedCheck, computeCheck } from '../check'
-import type { CheckDocument, Evidence } from '../request'
+import type { CheckDocument, Evidence } from '../terms/request'
 import type { IntervalFigures, Probability } from '../result'
 import type { Asked, Remark } from './asked'
-import type { Condition } from '../conditions/condition'
+import type { Condition } from '../terms/condition'
 import type { FindingOutcome } from '../finding'
 
 /** What of a result is examined. */

@@ -1,4 +1,4 @@
-import type { Evidence } from '../request'
+import type { Evidence } from '../terms/request'
 import { beyondFences, tukeyFences } from '@/statistics/describe/fences'
 import { quartilesOf } from '@/statistics/describe/quantile'
 import type { Asked, NamedReading } from './asked'

@@ -3,7 +3,7 @@ import { noncentralTSeries, SERIES_RANGE } from '@/statistics/distributions/nonc
 import { normal } from '@/statistics/distributions/normal'
 import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
 import { stirlingError } from '@/statistics/numeric/stirlingError'
-import type { MeasuredSample } from '../sample'
+import type { MeasuredSample } from '../terms/sample'
 
 /** Leaves room for the farther limit, which may be many times √n · d. */
 const LARGEST = 1e300

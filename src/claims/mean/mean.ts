@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ParameterDefinition } from '../definition'
+import type { ParameterDefinition } from '../terms/definition'
 import { meanEffectSize } from './effectSize'
 
 const effect = {

@@ -2,9 +2,9 @@ import type { NamedDistribution } from '@/statistics/distributions/named'
 import type { Continuous } from '@/statistics/distributions/tails'
 import { pivotProcedure } from '@/statistics/inference/pivot'
 import type { Procedure } from '@/statistics/inference/procedure'
-import type { Worked } from '../definition'
-import type { MeanSample } from '../sample'
-import { computed, type Formula, fraction, given, joined, type Step, step, symbol } from '../working/formula'
+import type { Worked } from '../terms/definition'
+import type { MeanSample } from '../terms/sample'
+import { computed, type Formula, fraction, given, joined, type Step, step, symbol } from '../terms/formula'
 import { CLAIMED_MEAN, STANDARD_ERROR, X_BAR } from '../working/symbols'
 
 const atStatistic = (statistic: number, value: number, standardError: number) =>

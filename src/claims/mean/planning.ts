@@ -1,4 +1,4 @@
-import type { Planning } from '../plan/planning'
+import type { Planning } from '../terms/planning'
 
 /** A true mean is sought up to so many standard deviations away. */
 const FARTHEST = 1e6

@@ -1,4 +1,4 @@
-import type { ParameterDefinition } from '../definition'
+import type { ParameterDefinition } from '../terms/definition'
 
 /** A population's median. */
 export const median: ParameterDefinition<'median', 'measured', Record<never, never>> = {

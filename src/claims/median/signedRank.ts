@@ -9,11 +9,11 @@ import { isAtOrBeyond, type PointQuestion, type PointTest } from '@/statistics/i
 import { shiftedLimits } from '@/statistics/inference/shiftedLimits'
 import { lowerTail, tailProbability, upperTail } from '@/statistics/inference/tailProbability'
 import { lastWhole } from '@/statistics/numeric/wholeSearch'
-import type { MethodDefinition } from '../definition'
-import { valuesOf } from '../hypotheses'
-import { failure, success } from '../outcome'
-import { problems } from '../problems'
-import { warnings } from '../warnings'
+import type { MethodDefinition } from '../terms/definition'
+import { valuesOf } from '../terms/hypotheses'
+import { failure, success } from '../terms/outcome'
+import { problems } from '../terms/problems'
+import { warnings } from '../terms/warnings'
 import {
   computed,
   type Formula,
@@ -24,7 +24,7 @@ import {
   type Step,
   step,
   symbol,
-} from '../working/formula'
+} from '../terms/formula'
 import { N, SIGMA } from '../working/symbols'
 import { deviationOf, pairs, type Ranks, ranksOf } from './ranks'
 

@@ -1,11 +1,11 @@
 import { firstWhole } from '@/statistics/numeric/wholeSearch'
 import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
 import type { PowerQuestion } from '@/statistics/power/question'
-import type { Method } from '../names'
-import { type Hypotheses, isRange, valuesOf } from '../hypotheses'
-import { failure, type Outcome, success } from '../outcome'
-import { type ClaimProblem, problems } from '../problems'
-import type { Planning } from './planning'
+import type { Method } from '../terms/names'
+import { type Hypotheses, isRange, valuesOf } from '../terms/hypotheses'
+import { failure, type Outcome, success } from '../terms/outcome'
+import { type ClaimProblem, problems } from '../terms/problems'
+import type { Planning } from '../terms/planning'
 
 /** A test that is planned. */
 export type Plan = Readonly<{

@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { methodOf, methodsFor, parameterOf } from '../all'
-import { type Method, METHODS } from '../names'
-import type { PlanOfParameter } from '../definition'
-import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../hypotheses'
-import { failure, type Outcome, success } from '../outcome'
-import { type ClaimProblem, problems } from '../problems'
-import { claimSchema, testSchema } from '../request'
+import { type Method, METHODS } from '../terms/names'
+import type { PlanOfParameter } from '../terms/definition'
+import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../terms/hypotheses'
+import { failure, type Outcome, success } from '../terms/outcome'
+import { type ClaimProblem, problems } from '../terms/problems'
+import { claimSchema, testSchema } from '../terms/request'
 import { differenceFor, MOST_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor } from './plan'
 
 export const FINDABLE = ['power', 'n', 'difference'] as const

@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { fDistribution } from '@/statistics/distributions/fDistribution'
 import { pivotProcedure } from '@/statistics/inference/pivot'
-import type { MethodDefinition } from '../definition'
-import { failure, success } from '../outcome'
-import { problems } from '../problems'
-import type { MeasuredSample, TwoSamples } from '../sample'
-import { computed, type Formula, fraction, given, squared, step, symbol } from '../working/formula'
+import type { MethodDefinition } from '../terms/definition'
+import { failure, success } from '../terms/outcome'
+import { problems } from '../terms/problems'
+import type { MeasuredSample, TwoSamples } from '../terms/sample'
+import { computed, type Formula, fraction, given, squared, step, symbol } from '../terms/formula'
 
 const figures = z.strictObject({})
 

@@ -1,5 +1,5 @@
-import type { ParameterDefinition } from '../definition'
-import { RATIO_SHAPE, ratioToClaimed } from '../ratioEffect'
+import type { ParameterDefinition } from '../terms/definition'
+import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 
 /** The ratio of the variances of two populations, the first over the second. */
 export const varianceRatio: ParameterDefinition<'variance-ratio', 'two', typeof RATIO_SHAPE> = {

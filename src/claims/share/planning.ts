@@ -1,4 +1,4 @@
-import type { Planning } from '../plan/planning'
+import type { Planning } from '../terms/planning'
 
 /** A true share is sought nearly up to the end of the scale. */
 const NEARLY = 1 - 1e-12

@@ -2,9 +2,9 @@ import { z } from 'zod'
 import { mapEnds } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 import { EXPECTED_COUNT, leastExpectedCount } from '../conditions/conditions'
-import type { ParameterDefinition } from '../definition'
-import { valuesOf } from '../hypotheses'
-import { reportedEnds } from '../ratioEffect'
+import type { ParameterDefinition } from '../terms/definition'
+import { valuesOf } from '../terms/hypotheses'
+import { reportedEnds } from '../effects/ratioEffect'
 
 const effect = {
   /** 2 arcsin √p̂ − 2 arcsin √p₀. */

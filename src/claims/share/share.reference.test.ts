@@ -1,6 +1,6 @@
 import { resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
-import type { CheckDocument } from '../request'
+import type { CheckDocument } from '../terms/request'
 
 type Figures = Readonly<Record<string, string>>
 type Case = Readonly<{

@@ -1,4 +1,4 @@
-import type { Worked } from '../definition'
+import type { Worked } from '../terms/definition'
 
 /** The share that a count of the sample's units is. */
 export const shareOfUnits = ({ sample }: Worked<unknown, 'counted'>, count: number): number =>

@@ -1,6 +1,6 @@
 import { figuresOf, resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
-import type { CheckDocument } from '../request'
+import type { CheckDocument } from '../terms/request'
 import type { Alternative } from '@/statistics/inference/alternative'
 
 type Row = Readonly<Record<string, string>>

@@ -1,5 +1,5 @@
-import type { ParameterDefinition } from '../definition'
-import { RATIO_SHAPE, ratioToClaimed } from '../ratioEffect'
+import type { ParameterDefinition } from '../terms/definition'
+import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 
 /** A population's standard deviation. */
 export const standardDeviation: ParameterDefinition<'standard-deviation', 'measured', typeof RATIO_SHAPE> = {

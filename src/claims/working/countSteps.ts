@@ -1,5 +1,5 @@
-import type { PartFigures } from '../definition'
-import { given, type Step, step, type StepName, symbol } from './formula'
+import type { PartFigures } from '../terms/definition'
+import { given, type Step, step, type StepName, symbol } from '../terms/formula'
 
 /** The count, and the probability of each count k that the p-value adds up. */
 export function countSteps(

@@ -1,4 +1,4 @@
-import { symbol } from './formula'
+import { symbol } from '../terms/formula'
 
 export const X_BAR = symbol('x̄', '\\bar{x}')
 export const CLAIMED_MEAN = symbol('μ₀', '\\mu_0')

@@ -3,9 +3,9 @@
 import { redirect } from 'next/navigation'
 import { revalidatePath } from 'next/cache'
 import type { CaseState } from '@/desk/caseWords'
-import type { Outcome } from '@/claims/outcome'
-import { addEmptyClaim, addEmptySample, changeState, reorderClaims } from '@/server/changeCase'
-import { duplicateCase } from '@/server/duplicateCase'
+import type { Outcome } from '@/claims/terms/outcome'
+import { addEmptyClaim, addEmptySample, changeState, reorderClaims } from '@/server/case/changeCase'
+import { duplicateCase } from '@/server/case/duplicateCase'
 
 /** Adds an empty claim to a case and shows it; a case that is gone shows as such. */
 export async function addNewClaim(caseId: string, by: string): Promise<void> {

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { type Burden, defaultBurden, needsTolerance } from '@/claims/relations'
+import { type Burden, defaultBurden, needsTolerance } from '@/claims/terms/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
 import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { Relation } from '@/claims/relations'
+import type { Relation } from '@/claims/terms/relations'
 import { PARAMETER_NOUNS } from '@/words/en/parameters'
 import { RELATION_WORDS } from '@/words/en/relations'
 import { type Guess, readWording } from '@/intake/readWording'

@@ -2,7 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import type { Condition } from '@/claims/conditions/condition'
+import type { Condition } from '@/claims/terms/condition'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import type { EvidenceReading } from '@/intake/readEvidence'
 import { ReadingsChart, type ReadingsPicture } from '@/ui/charts/ReadingsChart'

@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 import { QuietButton } from '@/ui/Button'
 import { officerHere } from '@/ui/officer'
 

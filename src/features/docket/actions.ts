@@ -1,7 +1,7 @@
 'use server'
 
 import { redirect } from 'next/navigation'
-import { openCase } from '@/server/changeCase'
+import { openCase } from '@/server/case/changeCase'
 
 /** Opens an empty case and shows it. */
 export async function openNewCase(by: string): Promise<void> {

@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import type { DateOrder } from '@/intake/date'
+import type { DateOrder } from '@/intake/reading/date'
 import type { Separator, SheetFormat } from '@/intake/sheet/format'
 import type { Thousands } from '@/intake/sheet/thousands'
 import { InlineChoice } from '@/ui/inline/InlineChoice'

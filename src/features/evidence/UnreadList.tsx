@@ -3,8 +3,8 @@
 import { Box, chakra } from '@chakra-ui/react'
 import type { RefObject } from 'react'
 import type { DecimalMark } from '@/desk/typed'
-import { needed } from '@/intake/fieldReader'
-import type { UnreadEntry } from '@/intake/readings'
+import { needed } from '@/intake/reading/fieldReader'
+import type { UnreadEntry } from '@/intake/reading/readings'
 import { useLabel } from '@/ui/sample/SampleProvider'
 
 /** The id of the list, which no other list on the page has. */

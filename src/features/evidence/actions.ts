@@ -1,6 +1,6 @@
 'use server'
 
-import { addEmptySample } from '@/server/changeCase'
+import { addEmptySample } from '@/server/case/changeCase'
 
 /** Begins a sample of a case; undefined where there is no such case. */
 export async function beginSample(caseId: string, by: string): Promise<string | undefined> {

@@ -1,7 +1,7 @@
 'use client'
 
 import { useCallback, useRef, useState } from 'react'
-import type { Outcome, Problem } from '@/claims/outcome'
+import type { Outcome, Problem } from '@/claims/terms/outcome'
 import type { SheetFormat } from '@/intake/sheet/format'
 import { officerHere } from '@/ui/officer'
 import type { FilePreview } from '@/workers/sheetWorker'

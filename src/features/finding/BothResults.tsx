@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import type { CheckDocument, Evidence } from '@/claims/request'
+import type { CheckDocument, Evidence } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import { intervalWords } from '@/words/en/claimLineWords'

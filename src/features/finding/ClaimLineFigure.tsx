@@ -1,7 +1,7 @@
 'use client'
 
 import { parameterOf } from '@/claims/all'
-import type { Parameter } from '@/claims/names'
+import type { Parameter } from '@/claims/terms/names'
 import { useDeferredValue, useMemo } from 'react'
 import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
 import { scaled } from '@/words/display'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { displayOf, shownValue } from '@/words/display'

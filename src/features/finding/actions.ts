@@ -1,7 +1,7 @@
 'use server'
 
-import type { Outcome } from '@/claims/outcome'
-import { signFinding } from '@/server/signFinding'
+import type { Outcome } from '@/claims/terms/outcome'
+import { signFinding } from '@/server/finding/signFinding'
 
 /** Signs the finding of a claim as it is stored. */
 export async function sign(

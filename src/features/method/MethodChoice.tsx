@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { methodChoices } from '@/claims/methodChoices'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
-import type { Method } from '@/claims/names'
+import type { Method } from '@/claims/terms/names'
 import { METHOD_WORDS, NEED_WORDS } from '@/words/en/methods'
 import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/words/en/optionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'

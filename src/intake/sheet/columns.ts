@@ -1,5 +1,5 @@
 import { ByteDictionary } from './byteDictionary'
-import { dateText } from '../date'
+import { dateText } from '../reading/date'
 import { cellNumber } from './cellNumber'
 import { type Thousands, withoutThousands } from './thousands'
 

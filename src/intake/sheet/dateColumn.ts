@@ -1,4 +1,4 @@
-import { type DateOrder, readDate } from '../date'
+import { type DateOrder, readDate } from '../reading/date'
 import { type CategoryColumn, CHUNK_LENGTH, type DateColumn, type TextColumn } from './columns'
 
 /** A column of texts that are all dates, as dates; undefined where one of them is none. */

@@ -1,5 +1,5 @@
 import type { DecimalMark } from '@/desk/typed'
-import { DATE_ORDERS, type DateOrder, readDate } from '../date'
+import { DATE_ORDERS, type DateOrder, readDate } from '../reading/date'
 import type { Thousands } from './thousands'
 
 export const SEPARATORS = [',', ';', '\t', '|'] as const

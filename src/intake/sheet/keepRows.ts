@@ -1,8 +1,8 @@
-import type { Problem } from '@/claims/outcome'
-import { failure, type Outcome, success } from '@/claims/outcome'
+import type { Problem } from '@/claims/terms/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
-import { type CellTest, testCells } from '../rowCondition'
+import { type CellTest, testCells } from '../reading/rowCondition'
 import { CHUNK_LENGTH, type Column } from './columns'
 
 /**

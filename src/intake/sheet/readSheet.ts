@@ -1,5 +1,5 @@
 import type { ColumnKind } from '@/desk/sampleDraft'
-import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { type Column, type ColumnBuilder, isMissingWord, numberBuilder, textBuilder } from './columns'
 import { asDates } from './dateColumn'
 import type { SheetFormat } from './format'

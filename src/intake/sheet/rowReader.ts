@@ -1,4 +1,4 @@
-import type { Problem } from '@/claims/outcome'
+import type { Problem } from '@/claims/terms/outcome'
 import { compact, isBlank, QUOTE, SPACE } from './cellBytes'
 import type { SheetFormat } from './format'
 import { sheetProblems } from './sheetProblems'

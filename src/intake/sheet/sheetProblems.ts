@@ -1,4 +1,4 @@
-import type { Problem } from '@/claims/outcome'
+import type { Problem } from '@/claims/terms/outcome'
 
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 

@@ -1,10 +1,10 @@
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
 import { cellText, type Column } from './columns'
 import { columnNotFound, keptRows } from './keepRows'
 import type { Sheet } from './readSheet'
-import type { Count } from '../count'
+import type { Count } from '../reading/count'
 
 export type TakenCount = Count &
   Readonly<{

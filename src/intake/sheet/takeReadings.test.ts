@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { readRowConditions, testCells, wordsOf } from '../rowCondition'
+import { readRowConditions, testCells, wordsOf } from '../reading/rowCondition'
 import { guessFormat } from './format'
 import { readSheet, type Sheet } from './readSheet'
 import { takeReadings, viewOf } from './takeReadings'

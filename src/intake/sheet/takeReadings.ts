@@ -1,4 +1,4 @@
-import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
 import { cellText, type Column } from './columns'

@@ -1,6 +1,6 @@
 import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/desk/sampleDraft'
-import { readDate } from '../date'
-import { readNumber } from '../number'
+import { readDate } from '../reading/date'
+import { readNumber } from '../reading/number'
 import { READINGS_COLUMN, typedCells } from './typedSheet'
 
 export type Cells = readonly (readonly string[])[]

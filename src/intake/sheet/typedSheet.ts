@@ -1,8 +1,8 @@
 import { type ColumnWords, columnNamed, type SampleDraft } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { readDate } from '../date'
-import { type NumberReading, readNumber } from '../number'
-import { readReadings, type UnreadEntry } from '../readings'
+import { readDate } from '../reading/date'
+import { type NumberReading, readNumber } from '../reading/number'
+import { readReadings, type UnreadEntry } from '../reading/readings'
 import { CHUNK_LENGTH, type Column, type NumberColumn } from './columns'
 
 /** A sheet that was typed, as columns. An entry that is no number where one is needed is missing from its column. */

@@ -1,4 +1,4 @@
-import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
 import type { WorkbookRows } from './workbookRows'
 import { readXml } from './xml'

@@ -1,5 +1,5 @@
-import { failure, type Outcome, type Problem, success } from '@/claims/outcome'
-import { dateText } from '../date'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { dateText } from '../reading/date'
 import { workbookProblems } from './workbookProblems'
 import type { WorkbookRows } from './workbookRows'
 import { localName, readXml } from './xml'

@@ -1,4 +1,4 @@
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { csvBytes } from '../sheet/csvText'
 import { readOpenDocument } from './openDocument'
 import { readSpreadsheetMl } from './spreadsheetMl'

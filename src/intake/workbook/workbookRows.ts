@@ -1,4 +1,4 @@
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 
 /** What a reader of one kind of workbook gives. */
 export type WorkbookRows = Readonly<{

@@ -1,5 +1,5 @@
 import { unzipSync } from 'fflate'
-import { failure, type Outcome, success } from '@/claims/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
 
 /** More than any workbook of measurements holds; an archive that says so is made to fill the memory. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { SaxesParser } from 'saxes'
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import { OUTCOMES } from '@/claims/finding'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { axisOf, tickWords, ticksOf } from './axis'

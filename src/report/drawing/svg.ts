@@ -1,4 +1,4 @@
-import { escapeXml } from '../escape'
+import { escapeXml } from './escape'
 import type { Drawing, Point, Shape, Stroke } from './drawing'
 
 const FONT = '"IBM Plex Mono", "DejaVu Sans Mono", monospace'

@@ -1,5 +1,5 @@
 import { create, type Font } from 'fontkit'
-import type { Face, FontFile } from '../fonts'
+import type { Face, FontFile } from '../document/fonts'
 
 /** A run of letters of one font, with the width that it has at a size of 1. */
 export type Run = Readonly<{ font: string; text: string; width: number }>

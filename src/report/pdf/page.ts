@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit'
-import type { Face } from '../fonts'
+import type { Face } from '../document/fonts'
 import { type FontBook, type Run, type Word } from './fontBook'
 
 export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>

@@ -1,4 +1,4 @@
-import { shareRoom } from '../columnWidths'
+import { shareRoom } from '../document/columnWidths'
 import { RULE } from '../drawing/drawing'
 import { CONTENT_WIDTH, type Line, type Look, type Page } from './page'
 

@@ -2,7 +2,7 @@
 
 import { parameterOf } from '@/claims/all'
 import { useEffect, useMemo, useState } from 'react'
-import { failure, type Outcome } from '@/claims/outcome'
+import { failure, type Outcome } from '@/claims/terms/outcome'
 import { columnFor, type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
 import { sheets } from '@/workers/sheets'
 import type { Sample } from './SampleProvider'

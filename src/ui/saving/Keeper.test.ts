@@ -1,4 +1,4 @@
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 import { Keeper, type Saved, type SaveState } from './Keeper'
 
 const saved: Outcome<Saved> = { ok: true, value: { savedAt: '2026-11-03T10:42:00.000Z' } }

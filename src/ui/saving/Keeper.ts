@@ -1,4 +1,4 @@
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 
 export type SaveState =
   | Readonly<{ kind: 'saved'; at?: string }>

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/claims/outcome'
+import type { Outcome } from '@/claims/terms/outcome'
 
 /** A request that outlives its page may carry no more than 64 KiB. */
 const LARGEST_PARTING = 60_000

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import type { Field } from '@/intake/fieldReader'
+import type { Field } from '@/intake/reading/fieldReader'
 import { useWorkbench } from './WorkbenchProvider'
 
 export const problemsId = (field: Field) => `problem-${field}`

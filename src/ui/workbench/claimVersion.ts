@@ -1,6 +1,6 @@
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { KeptRows } from '@/desk/rowCondition'
-import { wordsOf } from '@/intake/rowCondition'
+import { wordsOf } from '@/intake/reading/rowCondition'
 import { linesOf } from '../saving/linesOf'
 import type { VersionLine } from '../saving/versions'
 

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react'
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import { takesLong } from '@/claims/work'
 import type { CheckAnswer } from '@/claims/result'
 import { sheets } from '@/workers/sheets'

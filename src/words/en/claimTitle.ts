@@ -1,6 +1,6 @@
 import type { ClaimWords } from '@/desk/claimDraft'
 import { parameterOf } from '@/claims/all'
-import { relationOf } from '@/claims/relations'
+import { relationOf } from '@/claims/terms/relations'
 import { subjectOf, unitOf } from './claimWords'
 import { RELATION_WORDS } from './relations'
 import { withUnit } from '../figures'

@@ -1,6 +1,6 @@
 import { parameterOf } from '@/claims/all'
-import type { Claim } from '@/claims/claim'
-import { relationOf } from '@/claims/relations'
+import type { Claim } from '@/claims/terms/claim'
+import { relationOf } from '@/claims/terms/relations'
 import { formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_WORDS } from './relations'

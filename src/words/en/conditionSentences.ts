@@ -1,5 +1,5 @@
-import type { Condition, ConditionCode } from '@/claims/conditions/condition'
-import type { Method } from '@/claims/names'
+import type { Condition, ConditionCode } from '@/claims/terms/condition'
+import type { Method } from '@/claims/terms/names'
 import { formatNumber, formatPValue } from '../figures'
 import { METHOD_WORDS } from './methods'
 

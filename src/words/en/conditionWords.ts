@@ -1,4 +1,4 @@
-import type { Condition, ConditionState } from '@/claims/conditions/condition'
+import type { Condition, ConditionState } from '@/claims/terms/condition'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { formatFull, formatPValue } from '../figures'
 import type { FigureLine } from './testLines'

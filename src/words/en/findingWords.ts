@@ -1,5 +1,5 @@
 import type { ComputedFigures, IntervalFigures } from '@/claims/result'
-import type { Claim } from '@/claims/claim'
+import type { Claim } from '@/claims/terms/claim'
 import type { FindingOutcome } from '@/claims/finding'
 import { claimClause, subjectOf } from './claimWords'
 import { type Display, displayOf, shownGap, shownValue } from '../display'

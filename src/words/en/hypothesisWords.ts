@@ -1,5 +1,5 @@
-import type { Claim } from '@/claims/claim'
-import type { Hypotheses, PointHypothesis, RangeHypothesis } from '@/claims/hypotheses'
+import type { Claim } from '@/claims/terms/claim'
+import type { Hypotheses, PointHypothesis, RangeHypothesis } from '@/claims/terms/hypotheses'
 import { parameterOf } from '@/claims/all'
 import { fullValue } from './claimWords'
 import { RELATION_SENTENCES, RELATION_WORDS } from './relations'

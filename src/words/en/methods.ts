@@ -1,5 +1,5 @@
-import type { MethodNeed } from '@/claims/definition'
-import type { Method } from '@/claims/names'
+import type { MethodNeed } from '@/claims/terms/definition'
+import type { Method } from '@/claims/terms/names'
 import type { NamedDistribution } from '@/statistics/distributions/named'
 import { formatFull } from '../figures'
 

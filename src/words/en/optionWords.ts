@@ -1,6 +1,6 @@
 import type { IntervalSides } from '@/statistics/inference/interval'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
-import type { TwoSidedRule } from '@/claims/twoSidedRules'
+import type { TwoSidedRule } from '@/claims/terms/twoSidedRules'
 
 export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = {
   auto: 'the usual method',

@@ -1,4 +1,4 @@
-import { type Parameter, PARAMETERS } from '@/claims/names'
+import { type Parameter, PARAMETERS } from '@/claims/terms/names'
 
 /** What is said of a parameter. */
 export type ParameterWords = Readonly<{

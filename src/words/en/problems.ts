@@ -1,6 +1,6 @@
 import type { CheckProblem } from '@/claims/check'
-import type { Problem } from '@/claims/outcome'
-import type { Bound } from '@/claims/parseRequest'
+import type { Problem } from '@/claims/terms/outcome'
+import type { Bound } from '@/claims/terms/parseRequest'
 import { METHOD_WORDS } from './methods'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_SENTENCES } from './relations'

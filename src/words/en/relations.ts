@@ -1,5 +1,5 @@
-import type { Hypotheses } from '@/claims/hypotheses'
-import type { Relation } from '@/claims/relations'
+import type { Hypotheses } from '@/claims/terms/hypotheses'
+import type { Relation } from '@/claims/terms/relations'
 
 /** By which words a claim compares, for a choice among them. */
 export const RELATION_WORDS: { readonly [Name in Relation]: string } = {

@@ -1,6 +1,6 @@
 import { parameterOf } from '@/claims/all'
 import type { CheckResult } from '@/claims/result'
-import type { SpreadFigures } from '@/claims/sampleFigures'
+import type { SpreadFigures } from '@/claims/terms/sampleFigures'
 import { unitOf } from './claimWords'
 import { type Display, shownValue } from '../display'
 import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '../figures'

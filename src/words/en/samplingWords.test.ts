@@ -1,5 +1,5 @@
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { samplingWords } from './samplingWords'
 

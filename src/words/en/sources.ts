@@ -1,4 +1,4 @@
-import type { Condition } from '@/claims/conditions/condition'
+import type { Condition } from '@/claims/terms/condition'
 
 /** Where what a condition is told by is published, or that it is common practice. */
 export const CONDITION_SOURCES: Readonly<Record<Condition['name'], string>> = {

@@ -1,4 +1,4 @@
-import { CORE_VERSION } from '@/claims/version'
+import { CORE_VERSION } from '@/claims/terms/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'

@@ -1,4 +1,4 @@
-import type { ClaimWarning } from '@/claims/warnings'
+import type { ClaimWarning } from '@/claims/terms/warnings'
 import { formatFull, formatNumber, formatPercent } from '../figures'
 import { METHOD_WORDS } from './methods'
 import { RELATION_WORDS } from './relations'

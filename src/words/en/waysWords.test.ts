@@ -1,5 +1,5 @@
 import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import { summary } from '@/answers/summary'
 import { wayWords } from './waysWords'

@@ -1,4 +1,4 @@
-import type { Hypotheses } from '@/claims/hypotheses'
+import type { Hypotheses } from '@/claims/terms/hypotheses'
 import type { WayToDecide } from '@/claims/result'
 import { type Display, scaled, shownInFull } from '../display'
 import { formatApart, formatFull, formatLimit, formatPercent, formatPValue, withUnit } from '../figures'

@@ -1,6 +1,6 @@
 import { refusalOf } from '@/ownSite'
-import { backUpTo, isKeeper, restoreFrom } from '@/server/keeper'
-import { answerWith } from '@/server/answer'
+import { backUpTo, isKeeper, restoreFrom } from '@/server/keeping/keeper'
+import { answerWith } from '@/server/programs/answer'
 
 /**
  * Backs everything up to a file of this machine, or restores from one: `{ "do": "backup" | "restore", "file": "…" }`. Only whoever

@@ -1,7 +1,7 @@
 import { refusalOf } from '@/ownSite'
-import { answerWith } from '@/server/answer'
-import { wholeBody } from '@/server/body'
-import { importCase } from '@/server/caseFile'
+import { answerWith } from '@/server/programs/answer'
+import { wholeBody } from '@/server/programs/body'
+import { importCase } from '@/server/keeping/caseFile'
 
 const MOST_BYTES = 512 * 1024 * 1024
 const LONGEST_NAME = 500

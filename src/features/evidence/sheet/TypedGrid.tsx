@@ -2,7 +2,7 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type KeyboardEvent, useMemo, useState } from 'react'
-import { needed } from '@/intake/fieldReader'
+import { needed } from '@/intake/reading/fieldReader'
 import { addColumn, cellsOfBlock, putBlock, putCell, takeOutRows } from '@/intake/sheet/typedEdit'
 import { readCell, READINGS_COLUMN, typedCells } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'

@@ -1,4 +1,4 @@
-import type { Formula } from '@/claims/working/formula'
+import type { Formula } from '@/claims/terms/formula'
 import { formatFull, formatFullPValue, formatSure } from '../../figures'
 
 /** A piece of a formula as it is read: LaTeX and plain text. */

@@ -1,5 +1,5 @@
 import { resultOf } from '@tests/reference/answers'
-import type { CheckDocument } from '@/claims/request'
+import type { CheckDocument } from '@/claims/terms/request'
 
 const values = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86]
 const textsOf = (document: CheckDocument) => resultOf(document).working.map(({ text }) => text)

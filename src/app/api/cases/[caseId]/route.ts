@@ -1,5 +1,5 @@
-import { answerWith, readBody } from '@/server/answer'
-import { saveCase } from '@/server/changeCase'
+import { answerWith, readBody } from '@/server/programs/answer'
+import { saveCase } from '@/server/case/changeCase'
 
 export async function PUT(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
   const { caseId } = await params

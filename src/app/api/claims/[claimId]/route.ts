@@ -1,6 +1,6 @@
-import { answerWith, readBody } from '@/server/answer'
-import { readDraftOf } from '@/server/readClaim'
-import { saveClaim } from '@/server/saveClaim'
+import { answerWith, readBody } from '@/server/programs/answer'
+import { readDraftOf } from '@/server/claim/readClaim'
+import { saveClaim } from '@/server/claim/saveClaim'
 
 type Context = Readonly<{ params: Promise<{ claimId: string }> }>
 

@@ -1,6 +1,6 @@
-import { answerWith, readBody } from '@/server/answer'
-import { readSampleDraft } from '@/server/readSample'
-import { saveSample } from '@/server/saveSample'
+import { answerWith, readBody } from '@/server/programs/answer'
+import { readSampleDraft } from '@/server/sample/readSample'
+import { saveSample } from '@/server/sample/saveSample'
 
 type Context = Readonly<{ params: Promise<{ sampleId: string }> }>
 

@@ -1,3 +1,3 @@
-import { apiCases, bare } from '@/server/api'
+import { apiCases, bare } from '@/server/programs/api'
 
 export const GET = async (request: Request) => bare(await apiCases(new URL(request.url).searchParams))

@@ -1,5 +1,5 @@
 import { refusalOf } from '@/ownSite'
-import { answerRequest } from '@/server/api'
+import { answerRequest } from '@/server/programs/api'
 
 export async function POST(request: Request) {
   const refusal = refusalOf(request)

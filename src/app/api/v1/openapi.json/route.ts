@@ -1,3 +1,3 @@
-import { openApi } from '@/server/openApi'
+import { openApi } from '@/server/programs/openApi'
 
 export const GET = () => Response.json(openApi())

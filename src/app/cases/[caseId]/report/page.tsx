@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ReportView } from '@/features/report/ReportView'
-import { optionsOf, readReport } from '@/server/readReport'
+import { optionsOf, readReport } from '@/server/report/readReport'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 

@@ -1,5 +1,5 @@
-import { answerWith, download } from '@/server/answer'
-import { exportCase } from '@/server/caseFile'
+import { answerWith, download } from '@/server/programs/answer'
+import { exportCase } from '@/server/keeping/caseFile'
 
 /** The case as one ZIP file. */
 export async function GET(_: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {

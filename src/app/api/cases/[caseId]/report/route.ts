@@ -1,5 +1,5 @@
-import { answerWith, download } from '@/server/answer'
-import { makeReport, readReportQuestion } from '@/server/readReport'
+import { answerWith, download } from '@/server/programs/answer'
+import { makeReport, readReportQuestion } from '@/server/report/readReport'
 
 /** The report of a case as a file: `?format=pdf`, `docx`, `html` or `md`, with the options of the page that shows it. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {

@@ -1,9 +1,9 @@
 import { refusalOf } from '@/ownSite'
-import { answerWith } from '@/server/answer'
-import { database } from '@/server/database'
+import { answerWith } from '@/server/programs/answer'
+import { database } from '@/server/keeping/database'
 import { isIdentifier } from '@/server/identifier'
-import { importSheet } from '@/server/importSheet'
-import { readImportQuestion } from '@/server/importQuestion'
+import { importSheet } from '@/server/sample/importSheet'
+import { readImportQuestion } from '@/server/sample/importQuestion'
 import { notFound } from '@/server/problems'
 
 /**

@@ -1,5 +1,5 @@
-import { answerWith } from '@/server/answer'
-import { readPackedColumns } from '@/server/readSample'
+import { answerWith } from '@/server/programs/answer'
+import { readPackedColumns } from '@/server/sample/readSample'
 
 /** The columns named in the address, or all of them, as bytes. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ sampleId: string }> }>) {

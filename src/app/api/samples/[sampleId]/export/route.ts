@@ -1,6 +1,6 @@
-import { answerWith, download } from '@/server/answer'
-import { EXPORT_PARTS, exportSample } from '@/server/exportSample'
-import { exportWorkbook } from '@/server/exportWorkbook'
+import { answerWith, download } from '@/server/programs/answer'
+import { EXPORT_PARTS, exportSample } from '@/server/sample/exportSample'
+import { exportWorkbook } from '@/server/sample/exportWorkbook'
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 

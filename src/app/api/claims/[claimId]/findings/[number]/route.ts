@@ -1,4 +1,4 @@
-import { readSigned } from '@/server/readFinding'
+import { readSigned } from '@/server/finding/readFinding'
 
 type Context = Readonly<{ params: Promise<{ claimId: string; number: string }> }>
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { SignedFindingView } from '@/features/finding/SignedFindingView'
-import { readCase } from '@/server/docket'
-import { verifyFinding } from '@/server/readFinding'
+import { readCase } from '@/server/docket/docket'
+import { verifyFinding } from '@/server/finding/readFinding'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 

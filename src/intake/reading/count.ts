@@ -1,0 +1,45 @@
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import type { DecimalMark } from '@/desk/typed'
+import { readNumber } from './number'
+
+export type Count = Readonly<{ n: number; successes: number }>
+
+const COUNT = /^(.+?)\s*(%)?\s*(?:of|out of|in|\/)\s*(.+)$/i
+
+/**
+ * Reads a count such as "18 of 40" or "45 % of 40".
+ *
+ * @returns the count, or the problem `count-not-read`, or `count-not-whole` where a share is of no whole count
+ */
+export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
+  const [, part, percent, whole] = COUNT.exec(text.trim()) ?? []
+  const [first, total] = [number(part, mark), number(whole, mark)]
+  if (first === undefined || total === undefined || !Number.isInteger(total) || total < 1 || first < 0)
+    return failure(
+      problem('count-not-read', `“${text}” is no count. Write it such as 18 of 40, or 45 % of 40.`),
+    )
+  const most = percent ? 100 : total
+  if (first > most) return failure(problem('count-not-read', `“${text}” is more than all of them. ${MORE}`))
+  const successes = percent ? (first * total) / 100 : first
+  const nearest = Math.round(successes)
+  if (Math.abs(successes - nearest) < 1e-9 * total) return success({ n: total, successes: nearest })
+  return failure(problem('count-not-whole', notWhole(text, successes, total)))
+}
+
+const MORE = 'Check both numbers.'
+
+function notWhole(text: string, successes: number, total: number): string {
+  const near = [Math.floor(successes), Math.ceil(successes)].map((count) => {
+    const share = ((100 * count) / total).toFixed(2).replace(/\.?0+$/, '')
+    return `${count} of ${total} is ${share} %`
+  })
+  const seen = Number(successes.toPrecision(6))
+  return `“${text}” is ${seen}, which is no whole count: ${near.join(', ')}. Which count was it? Write it as such.`
+}
+
+function number(text: string | undefined, mark: DecimalMark): number | undefined {
+  const reading = text === undefined ? undefined : readNumber(text, mark)
+  return reading?.ok ? reading.value : undefined
+}
+
+const problem = (code: string, message: string): Problem => ({ code, path: 'count', message })

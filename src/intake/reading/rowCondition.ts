@@ -1,0 +1,198 @@
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
+import type { DecimalMark } from '@/desk/typed'
+import { readDate } from './date'
+import { readNumber } from './number'
+
+/** A condition made ready for the cells of its column, whatever kind that is. A missing cell is NaN, or an empty text. */
+export type CellTest = Readonly<{
+  column: string
+  holdsNumber: (value: number) => boolean
+  holdsText: (text: string) => boolean
+  /** Days since 1970-01-01. */
+  holdsDate: (days: number) => boolean
+}>
+
+const WORDS: readonly (readonly [RegExp, ConditionRelation])[] = [
+  [/^(.+?)\s+is\s+not\s+empty$/i, 'is-not-empty'],
+  [/^(.+?)\s+is\s+empty$/i, 'is-empty'],
+  [/^(.+?)\s+(?:is\s+)?between\s+(.+?)\s+and\s+(.+)$/i, 'between'],
+  [/^(.+?)\s+(?:is\s+)?one\s+of\s+(.+)$/i, 'one-of'],
+  [/^(.+?)\s+(?:is\s+)?above\s+(.+)$/i, 'above'],
+  [/^(.+?)\s+(?:is\s+)?below\s+(.+)$/i, 'below'],
+  [/^(.+?)\s+(?:is\s+)?at\s+least\s+(.+)$/i, 'at-least'],
+  [/^(.+?)\s+(?:is\s+)?at\s+most\s+(.+)$/i, 'at-most'],
+  [/^(.+?)\s*<=\s*(.*)$/, 'at-most'],
+  [/^(.+?)\s*>=\s*(.*)$/, 'at-least'],
+  [/^(.+?)\s*!=\s*(.*)$/, 'is-not'],
+  [/^(.+?)\s*=\s*(.*)$/, 'is'],
+  [/^(.+?)\s*<\s*(.*)$/, 'below'],
+  [/^(.+?)\s*>\s*(.*)$/, 'above'],
+  [/^(.+?)\s+is\s+not\s+(.+)$/i, 'is-not'],
+  [/^(.+?)\s+is\s+(.+)$/i, 'is'],
+]
+const OR = /\s+or\s+/i
+const AND = /\s+and\s+/i
+/** The "and" of "between … and …" joins no conditions. */
+const BETWEEN_AND = /(\bbetween\s+\S+)\s+and\s+/gi
+
+/**
+ * Reads conditions on columns: "depot = 7", "depot is 7 and mass above 10 or depot one of 8, 9". "And" binds before "or".
+ *
+ * @returns lists of conditions, or the problem `condition-not-read`; no list for an empty text
+ */
+export function readRowConditions(text: string): Outcome<KeptRows> {
+  if (text.trim() === '') return success([])
+  const lists: RowCondition[][] = []
+  for (const alternative of text.trim().split(OR)) {
+    const parts = alternative.replace(BETWEEN_AND, '$1\u0000').split(AND)
+    const list: RowCondition[] = []
+    for (const part of parts) {
+      const condition = conditionIn(part.replace('\u0000', ' and '))
+      const test = condition && testCells(condition, 'point')
+      if (!test?.ok) return failure(notRead(part.replace('\u0000', ' and ')))
+      list.push(condition!)
+    }
+    lists.push(list)
+  }
+  return success(lists)
+}
+
+function conditionIn(part: string): RowCondition | undefined {
+  for (const [pattern, relation] of WORDS) {
+    const [, column, value = '', upTo = ''] = pattern.exec(part.trim()) ?? []
+    if (column === undefined) continue
+    const isEmptiness = value === '' && (relation === 'is' || relation === 'is-not')
+    if (isEmptiness) return conditionOn(column, relation === 'is' ? 'is-empty' : 'is-not-empty')
+    return conditionOn(column, relation, value.trim(), upTo.trim())
+  }
+  return undefined
+}
+
+function conditionOn(column: string, relation: ConditionRelation, value = '', upTo = ''): RowCondition {
+  return { column: column.trim(), relation, value, upTo }
+}
+
+function notRead(part: string) {
+  return {
+    code: 'condition-not-read',
+    path: 'where',
+    message: `The condition “${part}” cannot be read. Write a column, a comparison and a value, such as: depot = 7, depot is not 7, depot one of 7, 8, mass above 10, mass between 10 and 12, note is empty. Only numbers and dates (2026-01-14) are above, below or between.`,
+  }
+}
+
+function open(condition: RowCondition) {
+  return {
+    code: 'condition-open',
+    path: 'where',
+    message: `The condition “${wordsOf(condition).trim()} …” has no value yet. State it, or leave the condition out.`,
+  }
+}
+
+type Order = Readonly<{ number: number | undefined; date: number | undefined }>
+
+/**
+ * Makes a condition ready to test cells by. Numbers are compared as numbers and dates as dates; other texts are only equal or
+ * not. A missing cell is empty and "is not" anything; no other condition holds for it.
+ *
+ * @param mark - how numbers in the condition are written
+ * @returns the test, or the problem `condition-not-read` for a comparison with what has no order
+ */
+export function testCells(condition: RowCondition, mark: DecimalMark): Outcome<CellTest> {
+  const { column, relation, value, upTo } = condition
+  const read = (text: string): Order => {
+    const number = readNumber(text, mark)
+    return { number: number.ok ? number.value : undefined, date: readDate(text, 'year-first') }
+  }
+  if (relation === 'is-empty' || relation === 'is-not-empty') {
+    const wanted = relation === 'is-empty'
+    const holdsNumber = (seen: number) => Number.isNaN(seen) === wanted
+    return success({
+      column,
+      holdsNumber,
+      holdsDate: holdsNumber,
+      holdsText: (seen) => (seen === '') === wanted,
+    })
+  }
+  if (relation === 'is' || relation === 'is-not' || relation === 'one-of') {
+    const texts = relation === 'one-of' ? listed(value) : [value.trim()]
+    if (texts.length === 0 || texts.includes('')) return failure(open(condition))
+    return success(equality(column, texts, texts.map(read), relation !== 'is-not'))
+  }
+  if (value.trim() === '' || (relation === 'between' && upTo.trim() === '')) return failure(open(condition))
+  const [from, to] = [read(value.trim()), read(upTo.trim())]
+  const isOrdered = (key: keyof Order) =>
+    from[key] !== undefined && (relation !== 'between' || to[key] !== undefined)
+  if (!isOrdered('number') && !isOrdered('date')) return failure(notRead(wordsOf(condition)))
+  const compare = (key: keyof Order) =>
+    isOrdered(key) ? comparison(relation, from[key]!, to[key] ?? Number.NaN) : () => false
+  const holdsNumber = compare('number')
+  const holdsText = (seen: string) => {
+    const number = readNumber(seen, 'point')
+    return number.ok && holdsNumber(number.value)
+  }
+  return success({ column, holdsNumber, holdsDate: compare('date'), holdsText })
+}
+
+function equality(
+  column: string,
+  texts: readonly string[],
+  wanted: readonly Order[],
+  holdsWhereEqual: boolean,
+): CellTest {
+  const among = (key: keyof Order) => {
+    const values = wanted.map((one) => one[key]).filter((one) => one !== undefined)
+    return (seen: number) => values.includes(seen) === holdsWhereEqual
+  }
+  const holdsNumber = among('number')
+  const known = new Set(texts)
+  const holdsText = (seen: string) => {
+    if (known.has(seen)) return holdsWhereEqual
+    const number = readNumber(seen, 'point')
+    return number.ok ? holdsNumber(number.value) : !holdsWhereEqual
+  }
+  return { column, holdsNumber, holdsDate: among('date'), holdsText }
+}
+
+/** No comparison holds for NaN. */
+function comparison(relation: ConditionRelation, from: number, to: number): (seen: number) => boolean {
+  switch (relation) {
+    case 'above':
+      return (seen) => seen > from
+    case 'at-least':
+      return (seen) => seen >= from
+    case 'below':
+      return (seen) => seen < from
+    case 'at-most':
+      return (seen) => seen <= from
+    default:
+      return (seen) => seen >= from && seen <= to
+  }
+}
+
+function listed(text: string): readonly string[] {
+  return text
+    .split(/[,;]/)
+    .map((one) => one.trim())
+    .filter((one) => one !== '')
+}
+
+export const RELATION_WORDS: Readonly<Record<ConditionRelation, string>> = {
+  is: 'is',
+  'is-not': 'is not',
+  'one-of': 'is one of',
+  above: 'is above',
+  'at-least': 'is at least',
+  below: 'is below',
+  'at-most': 'is at most',
+  between: 'is between',
+  'is-empty': 'is empty',
+  'is-not-empty': 'is not empty',
+}
+
+/** A condition as it is said: "depot is 7". */
+export function wordsOf({ column, relation, value, upTo }: RowCondition): string {
+  const words = `${column} ${RELATION_WORDS[relation]}`
+  if (relation === 'is-empty' || relation === 'is-not-empty') return words
+  return relation === 'between' ? `${words} ${value} and ${upTo}` : `${words} ${value}`
+}

@@ -1,0 +1,38 @@
+import type { FindingOutcome } from '@/claims/finding'
+import type { Drawing } from '../drawing/drawing'
+
+/** A report as what it says, before it is a page, a file or a print: plain data, its texts in the report's language of numbers. */
+export type Report = Readonly<{
+  title: string
+  /** What it was made from: "as of 2026-11-05 08:00:00 UTC, entry 12 of the trail". */
+  asOf: string
+  /** When the case was last changed: the only time in it. */
+  madeAt: Date
+  parts: readonly Part[]
+}>
+
+/** A part that stands, and can be copied, by itself. */
+export type Part = Readonly<{ id: string; title: string; level: 1 | 2 | 3; blocks: readonly Block[] }>
+
+export type Block =
+  | Readonly<{ is: 'paragraph'; text: string; look?: 'finding' | 'quiet' | 'quote' }>
+  | Readonly<{ is: 'list'; items: readonly string[] }>
+  /** Names with what belongs to them. */
+  | Readonly<{ is: 'facts'; label: string; rows: readonly (readonly [name: string, value: string])[] }>
+  /** The first column names the rows; `numbers` says which columns hold figures. */
+  | Readonly<{
+      is: 'table'
+      label: string
+      heads: readonly string[]
+      rows: readonly (readonly string[])[]
+      numbers: readonly boolean[]
+    }>
+  /** The balance mark of a finding with its word. */
+  | Readonly<{ is: 'outcome'; outcome: FindingOutcome | 'open'; words: string }>
+  | Readonly<{ is: 'picture'; drawing: Drawing; title: string; description: string }>
+  | Readonly<{ is: 'formula'; name: string; text: string; latex: string }>
+
+/** What stands under a picture: its title, unless its words begin with it. */
+export function captionOf({ title, description }: Readonly<{ title: string; description: string }>): string {
+  return description.startsWith(`${title}:`) ? description : `${title}. ${description}`
+}

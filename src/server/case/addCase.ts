@@ -1,0 +1,22 @@
+import 'server-only'
+import { type CaseWords, EMPTY_CASE } from '@/desk/caseWords'
+import { changeBetween } from '@/desk/trail/change'
+import { insertCase } from '@/data/caseRepository'
+import type { Connection } from '@/data/client'
+import type { Doer } from '../doer'
+import { newIdentifier } from '../identifier'
+import { record } from '../record'
+
+/** Adds a case, open, with nothing in it yet. */
+export async function addCase(
+  db: Connection,
+  words: CaseWords,
+  { by, now }: Doer,
+  detail = '',
+): Promise<string> {
+  const caseId = newIdentifier()
+  await insertCase(db, { id: caseId, ...words, createdAt: now, updatedAt: now })
+  const change = changeBetween(EMPTY_CASE, words)
+  await record(db, { caseId, at: now, who: by, action: 'opened', detail, change })
+  return caseId
+}

@@ -1,0 +1,58 @@
+import 'server-only'
+import { EMPTY_CASE } from '@/desk/caseWords'
+import { type Outcome, success } from '@/claims/terms/outcome'
+import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
+import { listClaims } from '@/data/claimRepository'
+import { findSample, listSamples } from '@/data/sampleRepository'
+import { calendarDay } from '@/intake/reading/date'
+import { addClaim } from '../claim/addClaim'
+import { addSample } from '../sample/addSample'
+import { addCase } from './addCase'
+import type { Doer } from '../doer'
+import { inCase } from './changeCase'
+
+/**
+ * Opens a new case after the pattern of another one: its subject, party, people and claims, with samples that have the same
+ * columns and instrument and nothing measured yet.
+ */
+export async function duplicateCase(
+  caseId: string,
+  doer: Doer,
+): Promise<Outcome<Readonly<{ caseId: string }>>> {
+  return inCase(caseId, async (transaction, pattern) => {
+    const { subject, party, people } = pattern
+    const words = { ...EMPTY_CASE, subject, party, people, openedOn: calendarDay(doer.now) }
+    const newId = await addCase(
+      transaction,
+      words,
+      doer,
+      `After the pattern of ${pattern.reference || caseId}`,
+    )
+    const samples = new Map<string, string>()
+    for (const { id } of await listSamples(transaction, caseId)) {
+      const draft = emptied((await findSample(transaction, id))!.draft)
+      samples.set(id, await addSample(transaction, { caseId: newId, draft }, doer))
+    }
+    for (const { draft: known } of await listClaims(transaction, caseId)) {
+      const sampleId = samples.get(known.sampleId)!
+      const secondSampleId = known.secondSampleId && samples.get(known.secondSampleId)!
+      const draft = { ...known, sampleId, secondSampleId, remarks: '' }
+      await addClaim(transaction, { caseId: newId, draft }, doer)
+    }
+    return success({ caseId: newId })
+  })
+}
+
+/** What of a sample says how one like it is taken, without what was measured, and without when, where and by whom. */
+function emptied({
+  name,
+  kind,
+  columns,
+  decimalMark,
+  drawnHow,
+  instrument,
+  resolution,
+}: SampleDraft): SampleDraft {
+  const shape = { name, columns, decimalMark, drawnHow, instrument, resolution }
+  return { ...EMPTY_SAMPLE, ...shape, kind: kind === 'file' ? 'typed' : kind }
+}

@@ -1,0 +1,33 @@
+import 'server-only'
+import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
+import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
+import { changeBetween } from '@/desk/trail/change'
+import { claimTitle } from '@/words/en/claimTitle'
+import { insertClaim } from '@/data/claimRepository'
+import type { Connection } from '@/data/client'
+import type { Doer } from '../doer'
+import { addSample } from '../sample/addSample'
+import { newIdentifier } from '../identifier'
+import { outcomeOf } from '../check/outcomeOf'
+import { record } from '../record'
+
+/** Adds a claim to a case, behind the others, with what it says on the trail. */
+export async function addClaim(
+  db: Connection,
+  { caseId, draft }: Readonly<{ caseId: string; draft: ClaimDraft }>,
+  { by, now }: Doer,
+): Promise<string> {
+  const claimId = newIdentifier()
+  const { sampleId } = draft
+  await insertClaim(db, { id: claimId, caseId, draft, outcome: await outcomeOf(db, draft), now })
+  const change = changeBetween({ ...EMPTY_CLAIM, sampleId }, draft)
+  const about = { caseId, claimId, sampleId, at: now, who: by, detail: change ? claimTitle(draft) : '' }
+  await record(db, { ...about, action: 'claim-added', change })
+  return claimId
+}
+
+/** Adds a claim with a sample of its own, both still to be filled in. */
+export async function addClaimWithSample(db: Connection, caseId: string, doer: Doer): Promise<string> {
+  const sampleId = await addSample(db, { caseId, draft: EMPTY_SAMPLE }, doer)
+  return addClaim(db, { caseId, draft: { ...EMPTY_CLAIM, sampleId } }, doer)
+}

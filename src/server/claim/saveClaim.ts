@@ -1,0 +1,52 @@
+import 'server-only'
+import { z } from 'zod'
+import { claimDraftSchema } from '@/desk/claimDraft'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { changeBetween } from '@/desk/trail/change'
+import { findClaim, updateClaim } from '@/data/claimRepository'
+import { inTransaction } from '@/data/client'
+import { findSample } from '@/data/sampleRepository'
+import { claimTitle } from '@/words/en/claimTitle'
+import { holdCase } from '@/data/trailRepository'
+import { bySchema } from '../doer'
+import { database } from '../keeping/database'
+import { isIdentifier } from '../identifier'
+import type { Saved } from '../saved'
+import { readInput } from '../input'
+import { outcomeOf } from '../check/outcomeOf'
+import { changedElsewhere, notFound } from '../problems'
+import { record } from '../record'
+
+const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive(), by: bySchema })
+
+/**
+ * Stores a claim as it stands, with the outcome that its check comes to.
+ *
+ * @param input - `{ draft, revision, by }`: the claim as typed, the revision that it was read as, and who changed it
+ * @returns the new revision, or the problem `invalid`, `not-found` or `changed-elsewhere`
+ */
+export async function saveClaim(claimId: string, input: unknown, now: Date): Promise<Outcome<Saved>> {
+  const change = readInput(changeSchema, input)
+  if (!change.ok) return change
+  if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
+  const { draft, revision, by } = change.value
+  return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
+    const known = await findClaim(transaction, claimId)
+    // Held before the claim is read, so that nothing is decided on what another change is just replacing.
+    if (known) await holdCase(transaction, known.caseId)
+    const stored = known && (await findClaim(transaction, claimId))
+    if (!stored) return failure(notFound('claim', claimId))
+    for (const id of [draft.sampleId, draft.secondSampleId]) {
+      if (id !== null && (await findSample(transaction, id))?.caseId !== stored.caseId)
+        return failure(notFound('sample', id))
+    }
+    const outcome = await outcomeOf(transaction, draft)
+    const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })
+    if (next === undefined) return failure(changedElsewhere('claim'))
+    const { caseId } = stored
+    const difference = changeBetween(stored.draft, draft)
+    const about = { caseId, claimId, at: now, who: by, detail: claimTitle(draft) }
+    await record(transaction, { ...about, action: 'claim-changed', change: difference })
+    return success({ revision: next, savedAt: now.toISOString() })
+  })
+}

@@ -1,0 +1,125 @@
+import { mkdtempSync, readFileSync, statSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { unzipSync, zipSync } from 'fflate'
+import { type Database, openTestDatabase } from '@/data/client'
+import { TABLES } from '@/data/tableCopies'
+import { backUp, restore } from './backup'
+import { importSheet } from '../sample/importSheet'
+import { exportCase } from './caseFile'
+import { openCase } from '../case/changeCase'
+import { readTrail } from '../case/readTrail'
+
+const now = new Date('2026-11-05T08:00:00Z')
+const later = new Date('2026-11-06T08:00:00Z')
+const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
+const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+const file = path.join(folder, 'backup.zip')
+
+let [full, empty]: Database[] = []
+beforeAll(async () => {
+  ;[full, empty] = [await openTestDatabase(), await openTestDatabase()]
+  kept.trueWeightDatabase = Promise.resolve(full!)
+  for (const by of ['A. Officer', 'B. Weigher']) {
+    const { caseId } = await openCase({ by, now })
+    const body = (async function* () {
+      yield new TextEncoder().encode('depot,mass,note\n7,14.1,"a, b"\n8,15.2,\n7,14.2,=c\n')
+    })()
+    const brought = await importSheet(full!, { caseId, fileName: 'log.csv', by, body }, now)
+    if (!brought.ok) throw new Error(brought.problem.message)
+  }
+  await backUp(full!, file, now)
+})
+afterAll(async () => {
+  await full?.close()
+  await empty?.close()
+})
+
+async function caseFilesOf(database: Database) {
+  kept.trueWeightDatabase = Promise.resolve(database)
+  const files = []
+  for (const { id } of await database.query.cases.findMany({ orderBy: (row) => row.id })) {
+    const exported = await exportCase(id)
+    if (!exported.ok) throw new Error(exported.problem.message)
+    const pieces = []
+    for await (const piece of exported.value.bytes) pieces.push(piece)
+    files.push(Buffer.concat(pieces).toString('base64'))
+  }
+  return files
+}
+
+test('what is restored elsewhere is what was backed up, to the last byte of every case', async () => {
+  const restored = await restore(empty!, readFileSync(file), { folder, now })
+  expect(restored).toEqual({ ok: true, value: { madeAt: now.toISOString(), cases: 2 } })
+  expect(await caseFilesOf(empty!)).toEqual(await caseFilesOf(full!))
+})
+
+test('what was there before is backed up first, and can be restored in its turn', async () => {
+  kept.trueWeightDatabase = Promise.resolve(empty!)
+  const { caseId } = await openCase({ by: 'A. Officer', now: later })
+  const restored = await restore(empty!, readFileSync(file), { folder, now: later })
+  if (!restored.ok) throw new Error(restored.problem.message)
+  expect(restored.value.cases).toBe(2)
+  const again = await restore(empty!, readFileSync(restored.value.keptAs!), { folder, now })
+  expect(again).toMatchObject({ ok: true, value: { cases: 3 } })
+  expect(await readTrail(caseId, { page: 0, pageSize: 1 })).toMatchObject({
+    verdict: { holds: true },
+    total: 3,
+  })
+})
+
+test('a backup is nobody else’s to read, and is not written over', async () => {
+  expect(statSync(file).mode & 0o077).toBe(0)
+  await expect(backUp(full!, file, now)).rejects.toMatchObject({ code: 'EEXIST' })
+})
+
+const changed = (change: (entries: Record<string, Uint8Array>) => void) => {
+  const entries = unzipSync(readFileSync(file))
+  change(entries)
+  return zipSync(entries)
+}
+const manifest = (edit: (text: string) => string) => (entries: Record<string, Uint8Array>) => {
+  entries['backup.json'] = new TextEncoder().encode(edit(new TextDecoder().decode(entries['backup.json'])))
+}
+const firstTable = (entries: Record<string, Uint8Array>) =>
+  Object.keys(entries).find((name) => name.startsWith('tables/'))!
+
+test.each<readonly [string, () => Uint8Array, string]>([
+  ['an altered table', () => changed((entries) => (entries[firstTable(entries)]![40]! ^= 1)), 'was altered'],
+  ['a missing table', () => changed((entries) => delete entries[firstTable(entries)]), 'is missing'],
+  [
+    'a file of a later version',
+    () => changed(manifest((text) => text.replace('"reference"', '"colour"'))),
+    'a later version',
+  ],
+  [
+    'a table that is none',
+    () => changed(manifest((text) => text.replace('"cases"', '"users"'))),
+    'not as it has to be',
+  ],
+  [
+    'a statement for a name',
+    () => changed(manifest((text) => text.replace('"reference"', '"x\\"; drop table cases; --"'))),
+    'not as it has to be',
+  ],
+  [
+    'a path out of the file',
+    () => changed((entries) => (entries['../x'] = Uint8Array.of(1))),
+    'has no place',
+  ],
+  ['a file that is none', () => new TextEncoder().encode('hello'), 'no ZIP file'],
+])(
+  'refuses %s, and leaves everything as it is',
+  async (_, make, message) => {
+    const before = await caseFilesOf(full!)
+    const refused = await restore(full!, make(), { folder, now })
+    expect(refused.ok || refused.problem.message).toContain(message)
+    expect(await caseFilesOf(full!)).toEqual(before)
+  },
+  60_000,
+)
+
+test('every table is in a backup', async () => {
+  const names = Object.keys(unzipSync(readFileSync(file)))
+  for (const table of TABLES) expect(names.some((name) => name.includes(`-${table}.`))).toBe(true)
+})

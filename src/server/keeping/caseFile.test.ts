@@ -1,0 +1,248 @@
+import { createHash } from 'node:crypto'
+import { unzipSync, zipSync } from 'fflate'
+import type { Outcome } from '@/claims/terms/outcome'
+import { type Database, openTestDatabase } from '@/data/client'
+import { listClaims } from '@/data/claimRepository'
+import { exportCase, importCase } from './caseFile'
+import { reorderClaims, saveCase } from '../case/changeCase'
+import { fillWithDemo } from '../demo/fillWithDemo'
+import { documentOf } from '../check/documentOf'
+import { type DocketQuestion, readCase, readDocket } from '../docket/docket'
+import { fingerprintOfValue } from '../finding/fingerprint'
+import { readTrail } from '../case/readTrail'
+import { signFinding } from '../finding/signFinding'
+
+const now = new Date('2026-11-05T08:00:00Z')
+const doer = { by: 'C. Colleague', now }
+const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
+const EVERY_CASE: DocketQuestion = {
+  state: 'any',
+  order: 'reference',
+  direction: 'rising',
+  page: 0,
+  pageSize: 50,
+}
+type Files = Record<string, Uint8Array>
+
+let [here, elsewhere]: Database[] = []
+/** By reference. */
+const files = new Map<string, Readonly<{ caseId: string; bytes: Uint8Array }>>()
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.ok) throw new Error(outcome.problem.message)
+  return outcome.value
+}
+
+const at = (database: Database) => (kept.trueWeightDatabase = Promise.resolve(database))
+
+async function exported(caseId: string): Promise<Uint8Array> {
+  const pieces = []
+  for await (const piece of valueOf(await exportCase(caseId)).bytes) pieces.push(piece)
+  return Buffer.concat(pieces)
+}
+
+beforeAll(async () => {
+  ;[here, elsewhere] = [await openTestDatabase(), await openTestDatabase()]
+  at(here!)
+  await fillWithDemo(here!)
+  const { cases } = await readDocket(EVERY_CASE)
+  const [sacks] = cases
+  const ids = sacks!.claims.map(({ id }) => id)
+  valueOf(await reorderClaims(sacks!.id, { claimIds: ids.toReversed(), by: 'A. Officer' }, now))
+  const [first] = await listClaims(here!, sacks!.id)
+  const document = await documentOf(here!, first!.draft)
+  const inputFingerprint = fingerprintOfValue({ document, remarks: first!.draft.remarks })
+  const signature = { signedBy: 'A. Officer', signedOn: '2026-11-04', inputFingerprint }
+  valueOf(await signFinding(first!.id, signature, now))
+  for (const { id, reference } of cases) files.set(reference, { caseId: id, bytes: await exported(id) })
+}, 120_000)
+afterAll(async () => {
+  await here?.close()
+  await elsewhere?.close()
+})
+
+/** A case file with some of its entries changed; with a manifest that fits them again where that is asked for. */
+function changed(change: (entries: Files) => void, manifest: 'kept' | 'made anew' = 'kept'): Uint8Array {
+  const entries: Files = unzipSync(files.get('WH-014')!.bytes)
+  change(entries)
+  if (manifest === 'made anew') {
+    const known = JSON.parse(text(entries['manifest.json']!))
+    known.files = Object.entries(entries)
+      .filter(([path]) => path !== 'manifest.json')
+      .map(([path, bytes]) => {
+        const sha256 = createHash('sha256').update(bytes).digest('hex')
+        return { path, bytes: bytes.length, sha256 }
+      })
+    entries['manifest.json'] = bytesOf(JSON.stringify(known))
+  }
+  return zipSync(entries)
+}
+const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes)
+const bytesOf = (words: string) => new TextEncoder().encode(words)
+const edit = (path: string, from: string | RegExp, to: string) => (entries: Files) => {
+  const before = text(entries[path]!)
+  const after = before.replace(from, to)
+  if (after === before) throw new Error(`${path} has no ${String(from)}`)
+  entries[path] = bytesOf(after)
+}
+
+test('every case of the demo comes in on another machine with the same findings, byte for byte', async () => {
+  at(elsewhere!)
+  for (const { caseId, bytes } of files.values()) {
+    expect(valueOf(await importCase(bytes, 'case.zip', doer))).toEqual({ caseId })
+    const [before, after] = [unzipSync(bytes), unzipSync(await exported(caseId))]
+    expect(Object.keys(after)).toEqual(Object.keys(before))
+    const same = Object.keys(before).filter(
+      (path) => !['manifest.json', 'case.json', 'trail.ndjson'].includes(path),
+    )
+    expect(same.some((path) => path.startsWith('results/'))).toBe(true)
+    for (const path of same) expect(text(after[path]!)).toBe(text(before[path]!))
+    const trail = await readTrail(caseId, { page: 0, pageSize: 1 })
+    expect(trail).toMatchObject({
+      verdict: { holds: true },
+      entries: [{ action: 'imported', who: 'C. Colleague' }],
+    })
+  }
+  const marks = async (database: Database) => {
+    at(database)
+    const { cases } = await readDocket(EVERY_CASE)
+    return cases.map(({ id, claims }) => [id, claims.map((claim) => [claim.id, claim.outcome])])
+  }
+  expect(await marks(elsewhere!)).toEqual(await marks(here!))
+}, 60_000)
+
+test('the same case gives the same file', async () => {
+  at(here!)
+  const { caseId, bytes } = files.get('WH-014')!
+  expect(Buffer.compare(await exported(caseId), bytes)).toBe(0)
+})
+
+describe('a case that is here already', () => {
+  const refusal = async (bytes: Uint8Array) => {
+    const refused = await importCase(bytes, 'case.zip', doer)
+    expect(refused).toMatchObject({ ok: false, problem: { code: 'already-here' } })
+    return refused.ok ? '' : refused.problem.message
+  }
+  const renamed = (caseId: string, subject: string) =>
+    saveCase(caseId, { words: { subject }, by: 'C. Colleague' }, now)
+
+  test('is left as it is where its file has nothing newer', async () => {
+    at(here!)
+    expect(await refusal(files.get('WH-014')!.bytes)).toContain('the file holds nothing newer')
+  })
+
+  test('goes on from what a colleague did with it, with both trails as one', async () => {
+    const { caseId } = files.get('WH-017')!
+    at(elsewhere!)
+    valueOf(await renamed(caseId, 'Deliveries, looked at twice'))
+    const theirs = await exported(caseId)
+    at(here!)
+    const before = unzipSync(files.get('WH-017')!.bytes)
+    valueOf(await importCase(theirs, 'back.zip', doer))
+    expect(await readCase(caseId)).toMatchObject({ subject: 'Deliveries, looked at twice' })
+    const trail = (await readTrail(caseId, { page: 0, pageSize: 100 }))!
+    expect(trail.verdict).toMatchObject({ holds: true })
+    expect(trail.entries.slice(0, 3).map(({ action }) => action)).toEqual(['imported', 'changed', 'imported'])
+    expect(trail.entries[0]!.detail).toContain('in the place of the case as of entry 5')
+    const after = unzipSync(await exported(caseId))
+    for (const path of Object.keys(before).filter((one) => /^(samples|results)\//.test(one)))
+      expect(text(after[path]!)).toBe(text(before[path]!))
+  }, 60_000)
+
+  test('is left as it is where both went on from what they shared', async () => {
+    const { caseId } = files.get('WH-021')!
+    at(elsewhere!)
+    valueOf(await renamed(caseId, 'Theirs'))
+    const theirs = await exported(caseId)
+    at(here!)
+    valueOf(await renamed(caseId, 'Ours'))
+    expect(await refusal(theirs)).toContain('both here and in the file since entry')
+    expect(await readCase(caseId)).toMatchObject({ subject: 'Ours' })
+  })
+})
+
+test.each<readonly [string, () => Uint8Array, string]>([
+  [
+    'a reading that was altered',
+    () => changed(edit('samples/01.json', '14.', '15.')),
+    'samples/01.json was altered',
+  ],
+  [
+    'a wording that was altered',
+    () => changed(edit('claims/01.json', 'even', 'odd')),
+    'claims/01.json was altered',
+  ],
+  [
+    'a file that is missing',
+    () =>
+      changed((entries) => {
+        delete entries['claims/02.json']
+      }),
+    'claims/02.json is missing',
+  ],
+  [
+    'a file that the manifest does not name',
+    () => changed((entries) => (entries['checks/09.json'] = bytesOf('{}'))),
+    'does not name checks/09.json',
+  ],
+  [
+    'a path out of the file',
+    () => changed((entries) => (entries['../../etc/passwd'] = bytesOf('x'))),
+    '“../../etc/passwd” has no place',
+  ],
+  [
+    'a path from the root',
+    () => changed((entries) => (entries['/samples/01.csv'] = bytesOf('x'))),
+    'has no place',
+  ],
+  [
+    'a reading altered with its hash',
+    () => changed(edit('samples/01.json', '14.', '15.'), 'made anew'),
+    'does not follow from the claim and its samples',
+  ],
+  [
+    'a result altered with its hash',
+    () => changed(edit('results/02.json', '"rejected"', '"kept"'), 'made anew'),
+    'is not what checks/',
+  ],
+  [
+    'a trail altered with its hash',
+    () => changed(edit('trail.ndjson', 'inspector', 'nobody'), 'made anew'),
+    'The chain is broken at entry 1',
+  ],
+  [
+    'a trail cut short with its hash',
+    () => changed(edit('trail.ndjson', /\n[^\n]+\n$/, '\n'), 'made anew'),
+    'had more entries',
+  ],
+  [
+    'a signed finding altered with its hash',
+    () => changed(edit('findings/01-01.json', '2026-11-04\\"', '2026-11-01\\"'), 'made anew'),
+    'was altered: its fingerprint',
+  ],
+  [
+    'a claim of no sample',
+    () => changed(edit('claims/01.json', /"sampleId": "[^"]{8}/, '"sampleId": "00000000'), 'made anew'),
+    'which is not in it',
+  ],
+  [
+    'a field that is none',
+    () => changed(edit('case.json', '"party"', '"extra": 1, "party"'), 'made anew'),
+    'case.json is not as it has to be',
+  ],
+  [
+    'an entry that is no JSON',
+    () => changed((entries) => (entries['case.json'] = bytesOf('{')), 'made anew'),
+    'case.json is no JSON',
+  ],
+  [
+    'a file that is cut off',
+    () => files.get('WH-014')!.bytes.slice(0, 5000),
+    'is no ZIP file, or is damaged',
+  ],
+  ['something else', () => bytesOf('hello'), 'is no ZIP file, or is damaged'],
+])('refuses %s, and says where', async (_, make, message) => {
+  const refused = await importCase(make(), 'case.zip', doer)
+  expect(refused).toMatchObject({ ok: false, problem: { code: 'case-file' } })
+  expect(refused.ok || refused.problem.message).toContain(message)
+})

@@ -1,0 +1,102 @@
+import 'server-only'
+import type { CaseContent } from '@/casefile/content'
+import { whyNotGoingOn } from '@/casefile/goingOn'
+import { type CaseFile, readCaseFile } from '@/casefile/read'
+import { writeCaseFile } from '@/casefile/write'
+import { caseWordsOf } from '@/desk/caseWords'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { insertCase, removeCase } from '@/data/caseRepository'
+import { insertClaim } from '@/data/claimRepository'
+import { type Connection, inTransaction } from '@/data/client'
+import { insertFinding } from '@/data/findingRepository'
+import { insertSample } from '@/data/sampleRepository'
+import { insertColumns } from '@/data/sheetRepository'
+import { holdCase, insertTrail } from '@/data/trailRepository'
+import { bytesOfColumn } from '@/intake/sheet/columnBytes'
+import { anewWords } from '@/words/en/trailWords'
+import type { Doer } from '../doer'
+import { database } from './database'
+import { outcomeOf } from '../check/outcomeOf'
+import { notFound } from '../problems'
+import { readContent } from './readContent'
+import { record } from '../record'
+
+/** A case as one file, and what it is called. */
+export async function exportCase(
+  caseId: string,
+): Promise<Outcome<Readonly<{ name: string; bytes: AsyncGenerator<Uint8Array> }>>> {
+  const content = await readContent(await database(), caseId)
+  if (!content) return failure(notFound('case', caseId))
+  const { reference, subject } = content.case
+  return success({ name: `${reference} ${subject}`.trim() || 'case', bytes: writeCaseFile(content) })
+}
+
+/**
+ * Brings a case in from its file: all of it, or nothing. Where the same case is here already, the file takes its place if it
+ * goes on from it.
+ *
+ * @returns the case, or the problem `case-file` or `already-here`
+ */
+export async function importCase(
+  bytes: Uint8Array,
+  fileName: string,
+  doer: Doer,
+): Promise<Outcome<Readonly<{ caseId: string }>>> {
+  const file = await readCaseFile(bytes)
+  if (!file.ok) return file
+  const { id } = file.value.content.case
+  return inTransaction(
+    await database(),
+    async (transaction): Promise<Outcome<Readonly<{ caseId: string }>>> => {
+      const { content, coreVersion } = file.value
+      const anew = anewWords(file.value)
+      await holdCase(transaction, id)
+      const here = await readContent(transaction, id)
+      const problem = here && (await whyNotGoingOn(here, content))
+      if (problem) return failure(alreadyHere(here, problem))
+      if (here) await removeCase(transaction, id)
+      await store(transaction, file.value)
+      const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
+      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}${anew && `. ${anew}`}`
+      await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
+      return success({ caseId: id })
+    },
+  )
+}
+
+function alreadyHere({ case: { reference, subject } }: CaseContent, why: string): Problem {
+  const name = `${reference} ${subject}`.trim() || 'without a name'
+  const message = `This case is here already (${name}): ${why} Nothing was changed.`
+  return { code: 'already-here', path: 'case.json', message }
+}
+
+async function store(db: Connection, { content }: CaseFile): Promise<void> {
+  const { id: caseId, state, createdAt, updatedAt } = content.case
+  const [created, updated] = [new Date(createdAt), new Date(updatedAt)]
+  await insertCase(db, {
+    id: caseId,
+    ...caseWordsOf(content.case),
+    state,
+    createdAt: created,
+    updatedAt: updated,
+  })
+  for (const { id, draft, file, sheet, ...times } of content.samples) {
+    await insertSample(db, { id, caseId, draft, ...(file ? { file } : {}), ...stored(times) })
+    if (sheet) await insertColumns(db, id, (await sheet.columns()).map(bytesOfColumn))
+  }
+  for (const { id, draft, ...times } of content.claims) {
+    const outcome = await outcomeOf(db, draft)
+    await insertClaim(db, { id, caseId, draft, outcome, ...stored(times) })
+  }
+  for (const finding of content.findings)
+    await insertFinding(db, { ...finding, createdAt: new Date(finding.createdAt) })
+  await insertTrail(db, content.trail)
+}
+
+function stored({
+  createdAt,
+  updatedAt,
+  revision,
+}: Readonly<{ createdAt: string; updatedAt: string; revision: number }>) {
+  return { now: new Date(createdAt), updatedAt: new Date(updatedAt), revision }
+}

@@ -1,0 +1,50 @@
+import 'server-only'
+import type { CaseContent, ContentSample } from '@/casefile/content'
+import { caseWordsOf } from '@/desk/caseWords'
+import { findCase } from '@/data/caseRepository'
+import { listClaims } from '@/data/claimRepository'
+import type { Connection } from '@/data/client'
+import { findFinding, listFindings } from '@/data/findingRepository'
+import { findSample, listSamples } from '@/data/sampleRepository'
+import { listWholeTrail } from '@/data/trailRepository'
+import { sourceOf } from '../check/documentOf'
+import { isIdentifier } from '../identifier'
+
+/** A case with everything in it, the sheets of its files read where they are asked for; undefined where there is none. */
+export async function readContent(db: Connection, caseId: string): Promise<CaseContent | undefined> {
+  const known = isIdentifier(caseId) ? await findCase(db, caseId) : undefined
+  if (!known) return undefined
+  const claims = await listClaims(db, caseId)
+  const samples: ContentSample[] = []
+  for (const { id } of await listSamples(db, caseId)) {
+    const { caseId: _, ...sample } = (await findSample(db, id))!
+    samples.push({ ...timed(sample), ...sourceOf(db, sample) })
+  }
+  const findings = []
+  for (const { id } of claims) {
+    for (const { number } of (await listFindings(db, id)).toReversed()) {
+      const finding = (await findFinding(db, id, number))!
+      findings.push({ ...finding, createdAt: finding.createdAt.toISOString() })
+    }
+  }
+  const { state, trailLength: length, trailHash: hash } = known
+  return {
+    case: timed({
+      id: caseId,
+      ...caseWordsOf(known),
+      state,
+      createdAt: known.createdAt,
+      updatedAt: known.updatedAt,
+    }),
+    claims: claims.map(({ caseId: _, ...claim }) => timed(claim)),
+    samples,
+    findings,
+    trail: await listWholeTrail(db, caseId),
+    head: { length, hash },
+  }
+}
+
+/** The instants as texts. */
+function timed<T extends Readonly<{ createdAt: Date; updatedAt: Date }>>(record: T) {
+  return { ...record, createdAt: record.createdAt.toISOString(), updatedAt: record.updatedAt.toISOString() }
+}

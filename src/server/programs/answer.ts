@@ -1,0 +1,62 @@
+import 'server-only'
+import { failure, type Outcome } from '@/claims/terms/outcome'
+
+const STATUS: Readonly<Record<string, number>> = {
+  'not-found': 404,
+  'changed-elsewhere': 409,
+  'too-large': 413,
+  'unknown-type': 415,
+}
+/** Holds the largest draft that is kept, with room for its characters beyond ASCII. */
+const LARGEST_BODY = 32 * 1024 * 1024
+
+/** An outcome as an HTTP answer: 200, or the status that fits its problem. */
+export function answerWith(outcome: Outcome<unknown>): Response {
+  const status = outcome.ok ? 200 : (STATUS[outcome.problem.code] ?? 400)
+  return Response.json(outcome, { status, headers: { 'Cache-Control': 'no-store' } })
+}
+
+/** Reads a request's JSON, or says why it cannot be read. */
+export async function readBody(request: Request): Promise<Outcome<unknown>> {
+  const length = Number(request.headers.get('content-length') ?? Infinity)
+  if (length > LARGEST_BODY) {
+    const seen = Number.isFinite(length) ? `${length} bytes long` : 'of no stated length'
+    const message = `The request is ${seen}; at most ${LARGEST_BODY} bytes are taken, and their number has to be stated.`
+    return failure({ code: 'too-large', path: '', message })
+  }
+  try {
+    return { ok: true, value: await request.json() }
+  } catch {
+    return failure({ code: 'not-json', path: '', message: 'The request is not JSON. Send a JSON object.' })
+  }
+}
+
+/** A file to be kept, sent as it is made. */
+export function download(
+  file: Readonly<{
+    name: string
+    type: string
+    body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>
+  }>,
+): Response {
+  // Half of a pair of surrogates has no place in an address.
+  const name = file.name.replace(/\p{Surrogate}/gu, '\ufffd')
+  return new Response(streamOf(file.body), {
+    headers: {
+      'Content-Type': file.type,
+      'Content-Disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      'Cache-Control': 'no-store',
+    },
+  })
+}
+
+function streamOf(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): ReadableStream<Uint8Array> {
+  const rest = Symbol.asyncIterator in body ? body[Symbol.asyncIterator]() : body[Symbol.iterator]()
+  return new ReadableStream({
+    async pull(controller) {
+      const { done, value } = await rest.next()
+      if (done) controller.close()
+      else controller.enqueue(value)
+    },
+  })
+}

@@ -1,0 +1,70 @@
+import 'server-only'
+import { FORMATS, optionsIn, type ReportFormat, type ReportOptions } from '@/desk/reportOptions'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { lackingInPdf, MEDIA_TYPES, reportFile } from '@/report/files'
+import { reportCss } from '@/report/document/fonts'
+import { partHtml } from '@/report/html'
+import { partMarkdown } from '@/report/markdown'
+import { reportOf } from '@/report/report'
+import { type CaseWithClaims, findCase } from '@/data/caseRepository'
+import { database } from '../keeping/database'
+import { notFound } from '../problems'
+import { readContent } from '../keeping/readContent'
+
+/** A report as it is shown: each of its parts as HTML, and as the text that a copy of it gives. */
+export type ShownReport = Readonly<{
+  ownCase: CaseWithClaims
+  /** What its PDF lacks, in words. */
+  lacking: string
+  /** How it looks, for a picture of a part. */
+  css: string
+  parts: readonly Readonly<{ id: string; title: string; level: number; html: string; text: string }>[]
+}>
+
+export async function readReport(caseId: string, options: ReportOptions): Promise<ShownReport | undefined> {
+  const db = await database()
+  const content = await readContent(db, caseId)
+  const ownCase = content && (await findCase(db, caseId))
+  if (!content || !ownCase) return undefined
+  const report = await reportOf(content, options)
+  const parts = report.parts.map((part) => ({
+    id: part.id,
+    title: part.title,
+    level: part.level,
+    html: partHtml(part),
+    text: partMarkdown(part),
+  }))
+  const lacking = await lackingInPdf(parts.map(({ text }) => text).join('\n'), process.cwd())
+  return { ownCase, parts, lacking, css: await reportCss(process.cwd()) }
+}
+
+/** The report of a case as a file. */
+export async function makeReport(
+  caseId: string,
+  options: ReportOptions,
+  format: ReportFormat,
+): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
+  const content = await readContent(await database(), caseId)
+  if (!content) return failure(notFound('case', caseId))
+  const { reference, subject } = content.case
+  const report = await reportOf(content, options)
+  const bytes = await reportFile(report, { format, root: process.cwd() })
+  const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
+  return success({ name, type: MEDIA_TYPES[format], bytes })
+}
+
+/** What an address asks for; a format that is none is PDF. */
+export function readReportQuestion(
+  parameters: URLSearchParams,
+): Readonly<{ options: ReportOptions; format: ReportFormat }> {
+  const format = FORMATS.find((one) => one === parameters.get('format')) ?? 'pdf'
+  return { options: optionsIn(Object.fromEntries(parameters)), format }
+}
+
+/** The options that the address of the report's page states; what is stated twice is not taken. */
+export function optionsOf(
+  parameters: Readonly<Record<string, string | readonly string[] | undefined>>,
+): ReportOptions {
+  const single = Object.entries(parameters).filter(([, value]) => typeof value === 'string')
+  return optionsIn(Object.fromEntries(single) as Record<string, string>)
+}

@@ -1,0 +1,37 @@
+import 'server-only'
+import { z } from 'zod'
+import { failure, type Outcome } from '@/claims/terms/outcome'
+import { DECIMAL_MARKS } from '@/desk/typed'
+import { DATE_ORDERS } from '@/intake/reading/date'
+import { ENCODINGS, SEPARATORS } from '@/intake/sheet/format'
+import { THOUSANDS } from '@/intake/sheet/thousands'
+import type { SheetImport } from './importSheet'
+import { readInput } from '../input'
+
+const formatSchema = z.strictObject({
+  separator: z.enum(SEPARATORS),
+  encoding: z.enum(ENCODINGS),
+  decimalMark: z.enum(DECIMAL_MARKS),
+  thousands: z.enum(THOUSANDS),
+  dateOrder: z.enum(DATE_ORDERS),
+  header: z.enum(['first-row', 'none']),
+})
+const questionSchema = z.strictObject({
+  fileName: z.string().min(1).max(500),
+  by: z.string().max(500),
+  format: formatSchema.optional(),
+  workbookSheet: z.string().max(500).optional(),
+  missingWords: z.array(z.string().max(500)).max(1000).optional(),
+})
+
+/** Reads what a request says of the file that it brings: its parameter `question`, as JSON. */
+export function readImportQuestion(
+  parameters: URLSearchParams,
+): Outcome<Omit<SheetImport, 'caseId' | 'body'>> {
+  try {
+    return readInput(questionSchema, JSON.parse(parameters.get('question') ?? ''))
+  } catch {
+    const message = 'The parameter “question” is no JSON. Say which file it is: {"fileName": "…", "by": "…"}.'
+    return failure({ code: 'not-json', path: 'question', message })
+  }
+}

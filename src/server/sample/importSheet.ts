@@ -1,0 +1,152 @@
+import 'server-only'
+import { setImmediate } from 'node:timers/promises'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
+import { changeBetween } from '@/desk/trail/change'
+import { type Connection, type Database, inTransaction } from '@/data/client'
+import type { SampleFile } from '@/desk/sampleFile'
+import { insertSample } from '@/data/sampleRepository'
+import { insertColumns } from '@/data/sheetRepository'
+import { holdCase } from '@/data/trailRepository'
+import { bytesOfColumn } from '@/intake/sheet/columnBytes'
+import { type Column, likelyColumn } from '@/intake/sheet/columns'
+import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
+import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
+import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
+import { newIdentifier } from '../identifier'
+import { notFound } from '../problems'
+import { record } from '../record'
+
+const PIECE = 1024 * 1024
+
+export type SheetImport = Readonly<{
+  caseId: string
+  fileName: string
+  /** The file from its first byte to its last. */
+  body: AsyncIterable<Uint8Array>
+  /** Absent: guessed. */
+  format?: SheetFormat | undefined
+  /** Of a workbook: which of its sheets; absent: the first. */
+  workbookSheet?: string | undefined
+  /** Words that stand for missing figures; absent: nobody has been asked. */
+  missingWords?: readonly string[] | undefined
+  by: string
+  signal?: AbortSignal | undefined
+  onProgress?: ((rows: number, share: number) => void) | undefined
+}>
+
+export type Imported =
+  | Readonly<{
+      is: 'brought-in'
+      sampleId: string
+      rowCount: number
+      missingWords: Sheet['missingWords']
+      /** The column that most likely holds the readings; empty where none holds numbers. */
+      column: string
+    }>
+  /** Words stand among numbers: whether they mean that nothing was measured has to be said first. */
+  | Readonly<{ is: 'asked'; missingWords: Sheet['missingWords'] }>
+
+/**
+ * Brings a file in as a new sample of a case: all of it, or nothing.
+ *
+ * @returns the sample, or what has to be asked first, or why the file cannot be taken
+ */
+export async function importSheet(
+  db: Database,
+  question: SheetImport,
+  now: Date,
+): Promise<Outcome<Imported>> {
+  const { caseId, by, fileName, signal, body } = question
+  const whole = await wholeOf(body, signal)
+  if (!whole.ok) return whole
+  const hash = crypto.subtle.digest('SHA-256', whole.value)
+  const sheet = await readWhole(whole.value, question)
+  if (!sheet.ok) return sheet
+  const { columns, rowCount, missingWords } = sheet.value
+  if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
+  const fileSha256 = Buffer.from(await hash).toString('hex')
+  signal?.throwIfAborted()
+  return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
+    if (!(await holdCase(transaction, caseId))) return failure(notFound('case', caseId))
+    const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
+    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
+    signal?.throwIfAborted()
+    const column = likelyColumn(columns)
+    return success({ is: 'brought-in', sampleId, rowCount, missingWords, column })
+  })
+}
+
+/** The whole file in memory: a column of numbers may turn out to be one of texts, and is then read again. */
+async function wholeOf(
+  body: SheetImport['body'],
+  signal: AbortSignal | undefined,
+): Promise<Outcome<Uint8Array<ArrayBuffer>>> {
+  const pieces: Uint8Array[] = []
+  let length = 0
+  for await (const piece of body) {
+    signal?.throwIfAborted()
+    length += piece.length
+    if (length > MOST_BYTES) return failure(sheetProblems.fileTooLarge(length))
+    pieces.push(piece)
+  }
+  return success(Buffer.concat(pieces))
+}
+
+async function readWhole(whole: Uint8Array, question: SheetImport): Promise<Outcome<Sheet>> {
+  const { signal, onProgress, missingWords } = question
+  let bytes = whole
+  if (isWorkbook(whole)) {
+    const workbook = await readWorkbook(whole, question.workbookSheet)
+    if (!workbook.ok) return workbook
+    if (!workbook.value.csv.ok) return workbook.value.csv
+    bytes = workbook.value.csv.value
+  }
+  return readSheet({
+    source: () => piecesOf(bytes, signal),
+    format: question.format ?? guessFormat(bytes, isWorkbook(whole) ? ',' : undefined),
+    missingWords,
+    onProgress: (rows, read) => onProgress?.(rows, Math.min(1, read / bytes.length)),
+  })
+}
+
+/** Lets the server answer others between the pieces. */
+async function* piecesOf(bytes: Uint8Array, signal: AbortSignal | undefined): AsyncGenerator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += PIECE) {
+    await setImmediate()
+    signal?.throwIfAborted()
+    yield bytes.subarray(at, at + PIECE)
+  }
+}
+
+/** Stores what was read of a file as a sample. */
+export async function storeSheet(
+  db: Connection,
+  input: Readonly<{
+    caseId: string
+    by: string
+    file: SampleFile
+    columns: readonly Column[]
+    /** What is known of it beside the file. */
+    words?: Partial<SampleDraft>
+    now: Date
+  }>,
+): Promise<string> {
+  const { caseId, by, file, columns, words, now } = input
+  const { fileName, fileBytes, fileSha256, rowCount } = file
+  const id = newIdentifier()
+  const draft = {
+    ...EMPTY_SAMPLE,
+    name: fileName.replace(/\.[a-z0-9]{1,5}$/i, '').slice(0, 200),
+    columns: columns.map(({ name, kind }) => columnNamed(name, kind)),
+    ...words,
+    kind: 'file' as const,
+  }
+  await insertSample(db, { id, caseId, draft, file, now })
+  await insertColumns(db, id, columns.map(bytesOfColumn))
+  const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
+  const change = changeBetween(EMPTY_SAMPLE, draft)
+  await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
+  return id
+}

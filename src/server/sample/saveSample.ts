@@ -1,0 +1,104 @@
+import 'server-only'
+import { z } from 'zod'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { type SampleDraft, sampleDraftSchema, type SetAside } from '@/desk/sampleDraft'
+import { storedText } from '@/desk/typed'
+import { changeBetween } from '@/desk/trail/change'
+import { listClaimsOf, updateOutcome } from '@/data/claimRepository'
+import { type Connection, inTransaction } from '@/data/client'
+import { findSample, type StoredSample, updateSample } from '@/data/sampleRepository'
+import { holdCase } from '@/data/trailRepository'
+import { database } from '../keeping/database'
+import { isIdentifier } from '../identifier'
+import { readInput } from '../input'
+import { outcomeOf } from '../check/outcomeOf'
+import { changedElsewhere, notFound } from '../problems'
+import { record } from '../record'
+import type { Saved } from '../saved'
+
+const changeSchema = z.strictObject({
+  draft: sampleDraftSchema,
+  revision: z.int().positive(),
+  /** Who sets readings aside or brings them back. */
+  by: storedText(500),
+})
+
+/**
+ * Stores a sample as it stands, with an entry on the trail for each reading that was set aside or brought back, and the
+ * outcome of every claim that it serves.
+ *
+ * @param input - `{ draft, revision, by }`
+ * @returns the new revision, or the problem `invalid`, `not-found` or `changed-elsewhere`
+ */
+export async function saveSample(sampleId: string, input: unknown, now: Date): Promise<Outcome<Saved>> {
+  const change = readInput(changeSchema, input)
+  if (!change.ok) return change
+  if (!isIdentifier(sampleId)) return failure(notFound('sample', sampleId))
+  const { draft, revision, by } = change.value
+  return inTransaction(await database(), async (transaction): Promise<Outcome<Saved>> => {
+    const known = await findSample(transaction, sampleId)
+    // Held before the sample is read, so that nothing is decided on what another change is just replacing.
+    if (known) await holdCase(transaction, known.caseId)
+    const stored = known && (await findSample(transaction, sampleId))
+    if (!stored) return failure(notFound('sample', sampleId))
+    const problem = cellsChanged(stored, draft)
+    if (problem) return failure(problem)
+    const next = await updateSample(transaction, { id: sampleId, revision, draft, now })
+    if (next === undefined) return failure(changedElsewhere('sample'))
+    await recordChange(transaction, { stored, draft, by, now })
+    await refreshOutcomes(transaction, { ...stored, draft })
+    return success({ revision: next, savedAt: now.toISOString() })
+  })
+}
+
+/** A file stays as it was handed in: its rows and the names and kinds of its columns are nobody's to change. */
+function cellsChanged({ draft: before }: StoredSample, after: SampleDraft): Problem | undefined {
+  const shape = ({ kind, columns }: SampleDraft) =>
+    kind === 'file' ? JSON.stringify(columns.map((column) => [column.name, column.kind])) : ''
+  if (shape(before) === shape(after) && (before.kind === 'file') === (after.kind === 'file')) return undefined
+  return {
+    code: 'invalid',
+    path: 'draft.columns',
+    message:
+      'The columns of a file keep the names and kinds that they came with. Describe them by their labels.',
+  }
+}
+
+/** What is set aside and brought back has an entry for each reading; everything else that changed, one together. */
+async function recordChange(
+  db: Connection,
+  { stored, draft, by, now }: Readonly<{ stored: StoredSample; draft: SampleDraft; by: string; now: Date }>,
+): Promise<void> {
+  const { added, gone } = changedAsides(stored.draft.setAside, draft.setAside)
+  const about = { caseId: stored.caseId, sampleId: stored.id, at: now, who: by }
+  for (const { row, reason } of gone)
+    await record(db, {
+      ...about,
+      action: 'brought-back',
+      detail: `Row ${row + 1}, which had been set aside: ${reason}`,
+    })
+  for (const { row, reason, by: who } of added)
+    await record(db, { ...about, who, action: 'set-aside', detail: `Row ${row + 1}: ${reason}` })
+  const change = changeBetween({ ...stored.draft, setAside: [] }, { ...draft, setAside: [] })
+  if (change) await record(db, { ...about, action: 'sample-changed', detail: draft.name, change })
+}
+
+/** What was set aside and what was brought back. A row that moved with others above it is neither. */
+function changedAsides(before: readonly SetAside[], after: readonly SetAside[]) {
+  const same = (a: SetAside, b: SetAside) => a.reason === b.reason && a.by === b.by
+  const isIn = (list: readonly SetAside[], one: SetAside) =>
+    list.some((other) => other.row === one.row && same(other, one))
+  const gone = before.filter((one) => !isIn(after, one))
+  const added = after.filter((one) => {
+    if (isIn(before, one)) return false
+    const moved = gone.findIndex((other) => same(other, one))
+    if (moved >= 0) gone.splice(moved, 1)
+    return moved < 0
+  })
+  return { added, gone }
+}
+
+async function refreshOutcomes(db: Connection, sample: StoredSample): Promise<void> {
+  for (const claim of await listClaimsOf(db, sample.id))
+    await updateOutcome(db, claim.id, await outcomeOf(db, claim.draft, [sample]))
+}
