@@ -33,9 +33,15 @@ const ALLOWED: readonly Case[] = [
     "import { z } from 'zod'\nimport { a } from '../outcome'\nimport { b } from '@/statistics/describe/moments'",
   ],
   ['src/features/docket/actions.ts', "import { a } from '@/server/docket/docket'"],
-  ['src/features/docket/a.tsx', "import { a } from '@/ui/Button'\nimport { b } from '@/claims/terms/outcome'"],
+  [
+    'src/features/docket/a.tsx',
+    "import { a } from '@/ui/Button'\nimport { b } from '@/claims/terms/outcome'",
+  ],
   ['src/server/a.ts', "import { a } from '@/data/client'\nimport { b } from '@/intake/reading/number'"],
-  ['src/app/a.tsx', "import { a } from '@/features/docket/Docket'\nimport { b } from '@/server/docket/docket'"],
+  [
+    'src/app/a.tsx',
+    "import { a } from '@/features/docket/Docket'\nimport { b } from '@/server/docket/docket'",
+  ],
 ]
 
 /** Jest cannot load ESLint's configuration into its own sandbox, so one process lints all cases. */

@@ -4,32 +4,16 @@ import { createWriteStream } from 'node:fs'
 import path from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { z } from 'zod'
 import { unzipped, type ZipEntry, zipped } from '@/casefile/zip'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { countCases } from '@/data/caseRepository'
 import type { Database } from '@/data/client'
-import { columnsOf, copyTables, replaceTables, type TableCopy, TABLES } from '@/data/tableCopies'
+import { columnsOf, copyTables, replaceTables, type TableCopy } from '@/data/tableCopies'
+import { BACKUP_VERSION, type BackupManifest, readBackupManifest } from './backupManifest'
 import { chainOlderEntries } from '@/data/trailRepository'
 
 const MANIFEST = 'backup.json'
 const MOST_UNPACKED = 3 * 1024 * 1024 * 1024
-
-const manifestSchema = z.strictObject({
-  kind: z.literal('true-weight-backup'),
-  version: z.literal(1),
-  madeAt: z.iso.datetime(),
-  copies: z.array(
-    z.strictObject({
-      path: z.string(),
-      table: z.enum(TABLES),
-      columns: z.array(z.string().regex(/^[a-z_0-9]+$/)),
-      bytes: z.int().nonnegative(),
-      sha256: z.string(),
-    }),
-  ),
-})
-type Manifest = z.infer<typeof manifestSchema>
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
 
@@ -43,15 +27,15 @@ export async function backUp(db: Database, file: string, now: Date): Promise<voi
 }
 
 async function* entriesOf(copies: AsyncIterable<TableCopy>, now: Date): AsyncGenerator<ZipEntry> {
-  const listed: Manifest['copies'] = []
+  const listed: BackupManifest['copies'][number][] = []
   for await (const { table, columns, bytes } of copies) {
     const entry = `tables/${String(listed.length + 1).padStart(4, '0')}-${table}.pgcopy`
     listed.push({ path: entry, table, columns: [...columns], bytes: bytes.length, sha256: sha256(bytes) })
     yield { path: entry, pieces: [bytes] }
   }
-  const manifest: Manifest = {
+  const manifest: BackupManifest = {
     kind: 'true-weight-backup',
-    version: 1,
+    version: BACKUP_VERSION,
     madeAt: now.toISOString(),
     copies: listed,
   }
@@ -104,7 +88,7 @@ async function copiesIn(
   const isAllowed = (entry: string) => entry === MANIFEST || /^tables\/\d{4,}-[a-z_]+\.pgcopy$/.test(entry)
   const entries = unzipped(bytes, isAllowed, MOST_UNPACKED)
   if (!entries.ok) return problem(entries.problem.message)
-  const manifest = manifestIn(entries.value.get(MANIFEST))
+  const manifest = readBackupManifest(entries.value.get(MANIFEST))
   if (!manifest) return problem(`its ${MANIFEST} is missing, or is not as it has to be.`)
   const copies: TableCopy[] = []
   for (const { path: entry, table, columns, sha256: stated } of manifest.copies) {
@@ -116,12 +100,4 @@ async function copiesIn(
     copies.push({ table, columns, bytes: copy })
   }
   return success({ madeAt: manifest.madeAt, copies })
-}
-
-function manifestIn(bytes: Uint8Array | undefined): Manifest | undefined {
-  try {
-    return manifestSchema.parse(JSON.parse(new TextDecoder().decode(bytes)))
-  } catch {
-    return undefined
-  }
 }

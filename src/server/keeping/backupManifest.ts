@@ -1,0 +1,65 @@
+import 'server-only'
+import { z } from 'zod'
+import { TABLES } from '@/data/tableCopies'
+
+/** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
+export const BACKUP_VERSION = 2
+
+const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
+  z.strictObject({
+    path: z.string(),
+    table: z.enum(tables),
+    columns: z.array(z.string().regex(/^[a-z_0-9]+$/)),
+    bytes: z.int().nonnegative(),
+    sha256: z.string(),
+  })
+
+const manifestOf = <Version extends number, Names extends readonly [string, ...string[]]>(
+  version: Version,
+  tables: Names,
+) =>
+  z.strictObject({
+    kind: z.literal('true-weight-backup'),
+    version: z.literal(version),
+    madeAt: z.iso.datetime(),
+    copies: z.array(copyOf(tables)),
+  })
+
+/** `backup.json`: every copy of a table, with its columns and its hash. */
+const currentSchema = manifestOf(BACKUP_VERSION, TABLES)
+export type BackupManifest = Readonly<z.infer<typeof currentSchema>>
+
+/** Version 1, frozen: the tables of the day, from which nothing was renamed since. */
+const V1_TABLES = [
+  'cases',
+  'samples',
+  'sheet_columns',
+  'column_chunks',
+  'claims',
+  'findings',
+  'trail_entries',
+] as const
+const v1Schema = manifestOf(1, V1_TABLES)
+
+/** The versions before today's, each frozen with the step that leads to the next. */
+const OLDER = [{ schema: v1Schema, upgrade: upgradeV1 }] as const
+
+function upgradeV1(manifest: z.infer<typeof v1Schema>): BackupManifest {
+  return { ...manifest, version: BACKUP_VERSION }
+}
+
+/** A manifest of any version as one of today's; undefined where it is none that is known. */
+export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifest | undefined {
+  let manifest: unknown
+  try {
+    manifest = JSON.parse(new TextDecoder().decode(bytes))
+  } catch {
+    return undefined
+  }
+  for (const { schema, upgrade } of OLDER) {
+    const read = schema.safeParse(manifest)
+    if (read.success) manifest = upgrade(read.data)
+  }
+  const read = currentSchema.safeParse(manifest)
+  return read.success ? read.data : undefined
+}
