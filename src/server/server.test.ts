@@ -7,7 +7,7 @@ import { type Database, openTestDatabase } from '@/data/client'
 import { findings } from '@/data/schema'
 import { addEmptyClaim, addEmptySample, openCase, saveCase } from './case/changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
-import { type DocketQuestion, readCase, readDocket } from './docket/docket'
+import { type DocketQuestion, hasCases, readCase, readDocket } from './docket/docket'
 import { readClaim } from './claim/readClaim'
 import { importSheet } from './sample/importSheet'
 import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './sample/readSample'
@@ -56,7 +56,9 @@ async function saveReadings(sampleId: string, readings: string, more: Partial<Sa
 }
 
 test('a new case has one claim, open until it is filled in', async () => {
+  expect(await hasCases()).toBe(false)
   const { caseId, claimId } = await openCase(doer)
+  expect(await hasCases()).toBe(true)
   const found = await readClaim(caseId, claimId)
   expect(found?.claim).toMatchObject({ draft: EMPTY_CLAIM, revision: 1 })
   expect(found?.ownCase.claims).toMatchObject([{ id: claimId, outcome: null }])

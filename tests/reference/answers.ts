@@ -14,10 +14,17 @@ export type AnyResult = CheckResult &
     effectSize?: Readonly<Record<string, number | undefined>>
   }>
 
-/** The result of a check that has to be answered. */
+/**
+ * The result of a check that has to be answered. Whatever it is of, its gap is the estimate less the claimed value, but for
+ * what rounding the estimate takes.
+ */
 export function resultOf(document: CheckDocument): AnyResult {
   const answered = check(document)
   if (!answered.ok) throw new Error(answered.error.message)
+  const { value, difference } = answered.estimate
+  const size = Math.max(Math.abs(value), Math.abs(document.claim.value))
+  const gap = value - document.claim.value
+  expect(Math.abs(difference - gap)).toBeLessThanOrEqual(4 * Number.EPSILON * size)
   return answered as unknown as AnyResult
 }
 

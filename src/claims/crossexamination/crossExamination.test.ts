@@ -222,3 +222,124 @@ test('a size is named only where there is a gap to be found, and by a test that 
   expect(above).toMatchObject({ note: 'The sample shows no gap on the side that the test looks at.' })
   expect(above.figure).toBeUndefined()
 })
+
+const wavy = (count: number) => Array.from({ length: count }, (_, i) => 15 + Math.sin(i * 12.9898) / 10)
+
+// The shortcut by moments serves from 301 readings on: it must tell what testing each from the readings tells.
+test.each([
+  ['a mean by t', { parameter: 'mean' as const, relation: 'at-least' as const }, {}],
+  [
+    'a mean by z',
+    { parameter: 'mean' as const, relation: 'at-least' as const },
+    { method: 'z', knownStandardDeviation: 0.07 },
+  ],
+  ['a standard deviation', { parameter: 'standard-deviation' as const, relation: 'at-most' as const }, {}],
+  ['a variance', { parameter: 'variance' as const, relation: 'at-most' as const }, {}],
+] as const)(
+  'the shortcut of leaving each out comes to what the readings come to, for %s',
+  (_, claim, test) => {
+    const values = wavy(330)
+    const evidence: Evidence = { kind: 'readings', values, setAside: [3, 200], lotSize: 900 }
+    const anywhere = check({
+      claim: { ...claim, value: claim.parameter === 'mean' ? 15 : 0.07 },
+      evidence,
+      test,
+    })
+    if (!anywhere.ok) throw new Error(anywhere.error.message)
+    const isMean = claim.parameter === 'mean'
+    const { value: estimate, difference } = anywhere.estimate
+    // The claimed value at which the decision only just turns, found by halving.
+    let [held, turned] = isMean ? [estimate, estimate + 1] : [estimate * 2, estimate / 2]
+    const outcomeAt = (value: number) => checkDecision({ claim: { ...claim, value }, evidence, test })
+    for (let step = 0; step < 60; step += 1) {
+      const middle = (held + turned) / 2
+      if (outcomeAt(middle) === 'contradicted') turned = middle
+      else held = middle
+    }
+    expect(Number.isFinite(difference)).toBe(true)
+    const document: CheckDocument = { claim: { ...claim, value: turned }, evidence, test }
+    const result = check(document)
+    if (!result.ok) throw new Error(result.error.message)
+    const question = crossExamination({ document, result }).find(({ key }) => key === 'leave one out')!
+    const { note } = question.ask()
+    const left = new Set(evidence.setAside)
+    const turning = values.filter((__, index) => {
+      if (left.has(index)) return false
+      const without = { ...evidence, setAside: [3, 200, index].toSorted((a, b) => a - b) }
+      return checkDecision({ ...document, evidence: without }) !== 'contradicted'
+    })
+    expect(turning.length).toBeGreaterThan(0)
+    expect(turning.length).toBeLessThan(values.length - 2)
+    expect(note).toMatchObject({
+      remark: 'left-out',
+      tried: values.length - 2,
+      turning: turning.length,
+      untried: 0,
+    })
+  },
+)
+
+test('another method is asked about without the choices of the one that was used', () => {
+  const claim = { parameter: 'proportion', relation: 'at-least', value: 0.9 } as const
+  const evidence = { kind: 'count', n: 120, successes: 101, lotSize: 700 } as const
+  const plainly = (method: 'score-z' | 'exact-binomial' | 'hypergeometric') => {
+    const own = check({ claim, evidence, test: { method } })
+    if (!own.ok) throw new Error(own.error.message)
+    return own.test.pValue
+  }
+  const exact = examine({
+    claim,
+    evidence,
+    test: { method: 'exact-binomial', midP: true, continuityCorrection: true },
+  })
+  expect(exact.answer('method score-z').pValue).toBe(plainly('score-z'))
+  const score = examine({
+    claim,
+    evidence,
+    test: { method: 'score-z', continuityCorrection: true, midP: true, interval: 'wald' },
+  })
+  expect(score.answer('method exact-binomial').pValue).toBe(plainly('exact-binomial'))
+  expect(score.answer('method hypergeometric').pValue).toBe(plainly('hypergeometric'))
+  expect(score.answer('method hypergeometric').interval!.method).toBe('hypergeometric')
+  expect(score.answer('continuity')).toMatchObject({
+    pValue: plainly('score-z'),
+    words: 'the count were not corrected for continuity',
+  })
+  expect(exact.answer('mid-p')).toMatchObject({
+    pValue: plainly('exact-binomial'),
+    words: 'the mid-p rule were not used',
+  })
+  const two = { ...claim, relation: 'equal-to' } as const
+  const doubled = examine({ claim: two, evidence, test: { method: 'score-z', twoSidedRule: 'doubled' } })
+  const usual = check({ claim: two, evidence, test: { method: 'exact-binomial' } })
+  expect(doubled.answer('method exact-binomial').pValue).toBe(usual.ok && usual.test.pValue)
+})
+
+test('a known standard deviation goes to the methods that use it, and the t test is asked about by its own words', () => {
+  const document: CheckDocument = { ...atLeast15(), test: { knownStandardDeviation: 0.1 } }
+  const z = examine(document)
+  expect(z.result.test.method).toBe('z')
+  expect(z.answer('method t').words).toBe('the standard deviation were not taken as known (t test)')
+  expect(z.answer('method bootstrap').words).toBe('the bootstrap test were used')
+  const t = examine({ ...document, test: { method: 't', knownStandardDeviation: 0.1 } })
+  expect(t.answer('method z').pValue).toBe(z.result.test.pValue)
+})
+
+test('a single reading set aside is asked about once, several one by one and together, very many together only', () => {
+  const keysOf = (setAside: readonly number[]) =>
+    examine(atLeast15({ setAside: [...setAside] }))
+      .answers.map(({ key }) => key)
+      .filter((key) => key.includes('back'))
+  expect(keysOf([17])).toEqual(['back  17'])
+  expect(keysOf([4, 17])).toEqual(['all back', 'back  4', 'back  17'])
+  expect(keysOf([])).toEqual([])
+  const values = wavy(60)
+  const twenty = Array.from({ length: 20 }, (_, at) => at)
+  const many = (setAside: readonly number[]) =>
+    crossExamination({
+      document: atLeast15({ values, setAside: [...setAside] }),
+      result: examine(atLeast15({ values, setAside: [...setAside] })).result,
+    }).filter(({ key }) => key.includes('back')).length
+  expect(many(twenty)).toBe(21)
+  expect(many([...twenty, 20])).toBe(1)
+})

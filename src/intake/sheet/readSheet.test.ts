@@ -3,7 +3,7 @@ import Papa from 'papaparse'
 import { doubtsOf, guessFormat, type SheetFormat } from './format'
 import { cellNumber } from './cellNumber'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
-import { readSheet, type Sheet } from './readSheet'
+import { MOST_COLUMNS, readSheet, type Sheet } from './readSheet'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 const PLAIN: SheetFormat = {
@@ -299,4 +299,16 @@ test('a separator that is known is not guessed, whatever the texts hold', () => 
   const bytes = new TextEncoder().encode('a|b|c,1\nd|e|f,2\n')
   expect(guessFormat(bytes).separator).toBe('|')
   expect(guessFormat(bytes, ',').separator).toBe(',')
+})
+
+test('as many columns as are taken are read, and one more is refused by its number', async () => {
+  const headed = (count: number) => Array.from({ length: count }, (_, at) => `c${at}`).join(',')
+  const row = (count: number) => Array.from({ length: count }, (_, at) => at).join(',')
+  const bytes = (count: number) => new TextEncoder().encode(`${headed(count)}\n${row(count)}\n`)
+  const readColumns = (count: number) =>
+    readSheet({ source: () => [bytes(count)], format: guessFormat(bytes(count)) })
+  const most = await readColumns(MOST_COLUMNS)
+  expect(most.ok && most.value.columns).toHaveLength(400)
+  const more = await readColumns(MOST_COLUMNS + 1)
+  expect(more.ok || more.problem.message).toContain('401')
 })
