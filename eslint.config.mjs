@@ -102,10 +102,11 @@ export default defineConfig([
   {
     rules: {
       'max-lines': ['error', { max: 250, skipBlankLines: true }],
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-unused-vars': ['warn', { ignoreRestSiblings: true }],
     },
   },
-  { files: ['**/*.test.ts', '**/*.mjs'], rules: { 'max-lines': 'off' } },
+  { files: ['**/*.test.ts', '**/*.mjs'], rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' } },
   ...floorRules,
   ...featureRules,
   ...coreRules,

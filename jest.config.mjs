@@ -14,7 +14,6 @@ export default createConfig({
     // These offer what Jest can load only by its path.
     '^(d3-(?:array|scale|shape|path|interpolate|color|format|time|time-format))$':
       '<rootDir>/node_modules/$1/dist/$1.js',
-    '^internmap$': '<rootDir>/node_modules/internmap/dist/internmap.js',
     '^convert$': '<rootDir>/node_modules/convert/dist/index.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@tests/(.*)$': '<rootDir>/tests/$1',

@@ -1,7 +1,8 @@
+import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import { describeShortly, type ShortDescription } from '@/statistics/describe/describe'
+import { describeShortly } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
 import { cellText, type Column } from '@/intake/sheet/columns'
@@ -26,9 +27,6 @@ export type FilePreview = Readonly<{
   sheets: readonly string[]
   sheet: string
 }>
-
-/** Readings ascending, and what they look like. */
-export type Look = Readonly<{ sorted: Float64Array; figures: ShortDescription }>
 
 export type Sort = Readonly<{ name: string; direction: 'rising' | 'falling' }>
 export type ShownRow = Readonly<{ row: number; cells: readonly string[] }>

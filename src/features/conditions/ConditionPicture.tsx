@@ -5,18 +5,20 @@ import { useMemo } from 'react'
 import type { Condition } from '@/claims/terms/condition'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import type { EvidenceReading } from '@/intake/readEvidence'
-import { ReadingsChart, type ReadingsPicture } from '@/ui/charts/ReadingsChart'
+import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import {
   boxPicture,
   type Drawn,
   drawnOf,
   histogramPicture,
+  type Look,
   orderPicture,
   quantilePicture,
-} from '@/ui/pictures/pictureData'
-import { useLook } from '@/ui/pictures/useLook'
+  type ReadingsPicture,
+} from '@/pictures/readings'
+import { useLook } from '@/ui/sample/useLook'
 import { pointed } from '@/ui/sample/pointed'
-import type { Look } from '@/workers/sheetWorker'
+import { rowWords } from '@/ui/sample/rowWords'
 
 type PictureOf = Readonly<{
   title: string
@@ -58,6 +60,7 @@ export function ConditionPicture({
   const picture = PICTURES[name]
   const drawn = useMemo(() => drawnOf(evidence, unit), [evidence, unit])
   const look = useLook(picture ? drawn.values : NONE)
+  const words = useMemo(() => rowWords(drawn), [drawn])
   const shown = useMemo(
     () => (picture && look ? picture.draw(drawn, look) : undefined),
     [picture, drawn, look],
@@ -69,6 +72,7 @@ export function ConditionPicture({
         name={of ? `${picture.title}, ${SOURCE_WORDS[of]}` : picture.title}
         picture={shown}
         description={picture.words}
+        words={words}
         pointing={pointed}
         onChoose={pointed.set}
       />

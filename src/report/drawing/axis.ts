@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale'
+import { decimalsOfStep } from '@/pictures/ticks'
 import { formatNumber } from '@/words/figures'
 import { INK, LABEL_SIZE, QUIET, type Shape, widthOf } from './drawing'
 
@@ -11,8 +13,8 @@ export type Axis = Readonly<{
 }>
 
 export function axisOf(range: Readonly<{ min: number; max: number }>, left: number, right: number): Axis {
-  const { min, max } = range
-  return { min, max, left, right, x: (value) => left + ((value - min) / (max - min)) * (right - left) }
+  const x = scaleLinear([range.min, range.max], [left, right])
+  return { ...range, left, right, x: (value) => x(value) }
 }
 
 const MOST_TICKS = 7
@@ -31,8 +33,7 @@ export function ticksOf({ min, max }: Pick<Axis, 'min' | 'max'>, most = MOST_TIC
 /** As many decimals as the steps between ticks need. */
 export function tickWords(ticks: readonly number[]): (value: number) => string {
   const step = Math.abs((ticks[1] ?? 1) - (ticks[0] ?? 0)) || 1
-  const decimals = Math.max(0, -Math.floor(Math.log10(step) + 1e-9))
-  return (value) => formatNumber(value, decimals)
+  return (value) => formatNumber(value, decimalsOfStep(step))
 }
 
 /**

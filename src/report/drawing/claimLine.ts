@@ -1,19 +1,16 @@
-import { pileReadings } from '@/pictures/stackReadings'
+import { type ClaimLineFigures, claimLineShape } from '@/pictures/claimLine'
 import { axisOf, axisShapes, tickWords } from './axis'
 import { ACCENT, BRASS, type Drawing, INK, label, type Point, type Shape } from './drawing'
 
-/** All in the scale that is shown. */
-export type ClaimLineFigures = Readonly<{
-  /** None where the parameter is no reading: a spread, a share. */
-  values: readonly number[]
-  estimate: number
-  lower?: number | undefined
-  upper?: number | undefined
-  /** The claimed value, or both limits of a tolerance, each with its words. */
-  claimed: readonly Readonly<{ value: number; words: string }>[]
-  interval: string
-  unit: string
-}>
+/** What is drawn, and what is written beside it. */
+export type ClaimLineDrawing = Omit<ClaimLineFigures, 'claimed' | 'estimate'> &
+  Readonly<{
+    estimate: number
+    /** The claimed value, or both limits of a tolerance, each with its words. */
+    claimed: readonly Readonly<{ value: number; words: string }>[]
+    interval: string
+    unit: string
+  }>
 
 const WIDTH = 480
 const MARGIN = 10
@@ -27,15 +24,16 @@ const BARE = 18
 
 /** Every reading as an open circle, the estimate with its interval under them, and the claimed value through all. */
 export function claimLine(
-  figures: ClaimLineFigures,
+  figures: ClaimLineDrawing,
   write: (text: string) => string,
 ): Readonly<{ drawing: Drawing; each: number }> {
-  const { values, claimed, estimate, lower, upper, unit } = figures
-  const axis = axisOf(rangeOf(figures), MARGIN, WIDTH - MARGIN)
+  const { values, claimed, estimate, unit } = figures
   const radius = values.length <= FEW ? 3 : 1.8
-  const width = ((axis.max - axis.min) * 2 * radius) / (axis.right - axis.left)
-  const { dots, each } = pileReadings(values, width)
-  const rows = dots.reduce((most, dot) => Math.max(most, dot.y + 1), 0)
+  const { x, dots, each, rows, ends } = claimLineShape(
+    { ...figures, claimed: claimed.map(({ value }) => value) },
+    { radius, width: WIDTH - 2 * MARGIN },
+  )
+  const axis = axisOf(x, MARGIN, WIDTH - MARGIN)
   const step = Math.min(2 * radius, MOST_DOTS / Math.max(1, rows))
   const floor = TOP + (rows === 0 ? BARE : rows * step + 6)
   const intervalY = floor + 12
@@ -44,7 +42,6 @@ export function claimLine(
     [x, from],
     [x, to],
   ]
-  const ends = [lower, upper].filter((end) => end !== undefined)
   const shapes: readonly Shape[] = [
     ...claimed.map(({ value }): Shape => ({
       is: 'line',
@@ -88,20 +85,4 @@ export function claimLine(
     }),
   ]
   return { drawing: { width: WIDTH, height: bottom + AXIS_ROOM, shapes }, each }
-}
-
-function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures) {
-  let [min, max] = [estimate, estimate]
-  for (const list of [
-    values,
-    [lower, upper].filter((end) => end !== undefined),
-    claimed.map(({ value }) => value),
-  ]) {
-    for (const value of list) {
-      min = Math.min(min, value)
-      max = Math.max(max, value)
-    }
-  }
-  const margin = (max - min) * 0.05 || Math.abs(max) * 0.05 || 1
-  return { min: min - margin, max: max + margin }
 }

@@ -6,13 +6,13 @@ import { OUTCOMES } from '@/claims/finding'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { axisOf, tickWords, ticksOf } from './axis'
 import { balance } from './balance'
-import { claimLine, type ClaimLineFigures } from './claimLine'
+import { claimLine, type ClaimLineDrawing } from './claimLine'
 import { BRASS, type Drawing, type Point, type Shape } from './drawing'
 import { samplingDrawing } from './sampling'
 import { svgOf } from './svg'
 
 const plain = (text: string) => text
-const figures: ClaimLineFigures = {
+const figures: ClaimLineDrawing = {
   values: [14.9, 14.9, 15.1],
   estimate: 14.97,
   lower: 14.8,

@@ -1,5 +1,5 @@
-import type { Ends } from '@/statistics/inference/interval'
-import type { SamplingPicture } from '@/pictures/samplingPicture'
+import type { PicturePoint, SamplingPicture } from '@/pictures/samplingPicture'
+import { areaUnder, outlineOf, samplingShape, withArrow } from '@/pictures/samplingShape'
 import { axisOf, axisShapes, tickWords } from './axis'
 import { BRASS, type Drawing, FINDING, INK, label, type Point, type Shape } from './drawing'
 
@@ -26,88 +26,52 @@ export function samplingDrawing(
   words: SamplingWords,
   write: (text: string) => string,
 ): Drawing {
-  const half = picture.shape === 'bars' ? 0.5 : 0
-  const { min, max } = picture
-  const axis = axisOf({ min: min - half, max: max + half }, MARGIN, WIDTH - MARGIN)
-  const highest = picture.points.reduce((most, { y }) => Math.max(most, y), 0)
-  const at = (x: number, y: number): Point => [axis.x(x), BOTTOM - (y / highest) * CURVE]
-  const line = outlineOf(picture).map(([x, y]) => at(x, y))
-  const under = (from: number, to: number): readonly Point[] => [
-    at(from, 0),
-    ...outlineOf(picture, from, to).map(([x, y]) => at(x, y)),
-    at(to, 0),
+  const { x, top, statistic, limits, counted, rejected } = samplingShape(picture)
+  const axis = axisOf(x, MARGIN, WIDTH - MARGIN)
+  const at = ({ x: place, y }: PicturePoint): Point => [axis.x(place), BOTTOM - (y / top) * CURVE]
+  const upright = (place: number, row: number): readonly Point[] => [
+    at({ x: place, y: 0 }),
+    [axis.x(place), (row + 1) * ROW],
   ]
-  const { statistic, rejected } = picture
-  const placed = Math.min(max, Math.max(min, statistic))
-  const arrow = statistic < min ? '← ' : ''
-  const beyond = statistic > max ? ' →' : ''
-  const upright = (x: number, row: number): readonly Point[] => [at(x, 0), [axis.x(x), (row + 1) * ROW]]
-  const written = (text: string, x: number, row: number, side: -1 | 1, colour: string) => {
+  const written = (text: string, place: number, row: number, side: -1 | 1, colour: string) => {
     const text_ = write(text)
     const shift = side * (text_.length * 2.55 + 6)
-    return label({ text: text_, at: [axis.x(x) + shift, row * ROW + 9], colour, within: [0, WIDTH] })
+    return label({ text: text_, at: [axis.x(place) + shift, row * ROW + 9], colour, within: [0, WIDTH] })
   }
-  const limits = [
-    ...(rejected.lower === undefined ? [] : [{ x: rejected.lower, row: 2, side: 1 as const }]),
-    ...(rejected.upper === undefined
-      ? []
-      : [{ x: rejected.upper, row: rejected.lower === undefined ? 2 : 1, side: -1 as const }]),
-  ]
+  /** From the top: the statistic's label stands in row 0. */
+  const rowOf = ({ row }: (typeof limits)[number]) => LABEL_ROWS - row
   const { estimate } = words
   const shapes: readonly Shape[] = [
-    ...rangesOf(picture.counted, picture, half).map(([from, to]): Shape => ({
+    ...counted.map((stretch): Shape => ({
       is: 'line',
-      points: under(from, to),
+      points: areaUnder(picture, stretch).map(at),
       closed: true,
       fill: BRASS,
       opacity: 0.55,
     })),
-    ...rangesOf(rejected, picture, half).map(([from, to]): Shape => ({
+    ...rejected.map((stretch): Shape => ({
       is: 'clipped',
-      outline: under(from, to),
-      shapes: hatchBetween(axis.x(from), axis.x(to)),
+      outline: areaUnder(picture, stretch).map(at),
+      shapes: hatchBetween(axis.x(stretch[0]), axis.x(stretch[1])),
     })),
-    { is: 'line', points: line, stroke: { colour: INK, width: 1.2 } },
-    ...limits.map(({ x, row }): Shape => ({
+    { is: 'line', points: outlineOf(picture).map(at), stroke: { colour: INK, width: 1.2 } },
+    ...limits.map((limit): Shape => ({
       is: 'line',
-      points: upright(x, row),
+      points: upright(limit.x, rowOf(limit)),
       stroke: { colour: FINDING.contradicted, width: 1, dash: [3, 2] },
     })),
-    { is: 'line', points: upright(placed, 0), stroke: { colour: INK, width: 1.6 } },
-    ...limits.flatMap(({ x, row, side }) => written(words.critical(x), x, row, side, FINDING.contradicted)),
-    ...written(`${arrow}${words.statistic}${beyond}`, placed, 0, placed < (min + max) / 2 ? 1 : -1, INK),
+    { is: 'line', points: upright(statistic.at, 0), stroke: { colour: INK, width: 1.6 } },
+    ...limits.flatMap((limit) => {
+      const side = limit.end === 'lower' ? 1 : -1
+      return written(words.critical(limit.x), limit.x, rowOf(limit), side, FINDING.contradicted)
+    }),
+    ...written(withArrow(words.statistic, statistic.beyond), statistic.at, 0, statistic.isLeft ? 1 : -1, INK),
     ...axisShapes(axis, BOTTOM, (value, _, ticks) => {
       const plain = write(tickWords(ticks)(value))
       return estimate ? [plain, write(estimate(value))] : [plain]
     }),
   ]
   return { width: WIDTH, height: BOTTOM + (estimate ? 36 : 26), shapes }
-}
-
-type Range = readonly [from: number, to: number]
-
-function rangesOf({ lower, upper }: Ends, { min, max }: SamplingPicture, half: number): readonly Range[] {
-  const ranges: Range[] = []
-  if (lower !== undefined && lower + half > min - half) ranges.push([min - half, Math.min(lower, max) + half])
-  if (upper !== undefined && upper - half < max + half) ranges.push([Math.max(upper, min) - half, max + half])
-  return ranges
-}
-
-/** The curve, or the tops of the bars, from one x to another. */
-function outlineOf(picture: SamplingPicture, from = -Infinity, to = Infinity): readonly Point[] {
-  const { points, heightAt } = picture
-  if (picture.shape === 'bars')
-    return points
-      .filter(({ x }) => x > from && x < to)
-      .flatMap(({ x, y }): readonly Point[] => [
-        [x - 0.5, 0],
-        [x - 0.5, y],
-        [x + 0.5, y],
-        [x + 0.5, 0],
-      ])
-  const inside = points.filter(({ x }) => x > from && x < to).map(({ x, y }) => [x, y] as const)
-  const end = (x: number): readonly Point[] => (Number.isFinite(x) ? [[x, heightAt(x)]] : [])
-  return [...end(from), ...inside, ...end(to)]
 }
 
 function hatchBetween(left: number, right: number): readonly Shape[] {

@@ -14,6 +14,7 @@ import {
   Tooltip,
 } from 'chart.js'
 import { memo, useEffect, useMemo, useRef } from 'react'
+import type { Point, ReadingsPicture } from '@/pictures/readings'
 import { axisWords } from './axisWords'
 import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
@@ -31,23 +32,6 @@ ChartJs.register(
 
 const HEIGHT = '170px'
 
-export type Point = Readonly<{ x: number; y: number }>
-
-/** Readings as points; what stands behind them; and where the one that is pointed at is marked. */
-export type ReadingsPicture = Readonly<{
-  /** Each point's reading, by its row. */
-  points: readonly (Point & Readonly<{ row: number; isSetAside: boolean }>)[]
-  /** Lines from point to point: a box, a straight line. */
-  lines: readonly (readonly Point[])[]
-  bars: readonly Point[]
-  /** Where the reading of a row stands in this picture. */
-  placeOf: (row: number) => Point | undefined
-  x: Readonly<{ min?: number; max?: number; title: string; unit: string; isShown: boolean }>
-  y: Readonly<{ min?: number; max?: number; title: string; unit: string; isShown: boolean }>
-  /** What is said of the point that is pointed at. */
-  words: (row: number) => string
-}>
-
 export type Pointing = Readonly<{
   subscribe: (listener: () => void) => () => void
   get: () => number | undefined
@@ -63,12 +47,15 @@ export const ReadingsChart = memo(function ReadingsChart({
   name,
   picture,
   description,
+  words,
   pointing,
   onChoose,
 }: Readonly<{
   name: string
   picture: ReadingsPicture
   description: string
+  /** What is said of the point that is pointed at, by its row. */
+  words: (row: number) => string
   pointing: Pointing
   onChoose: (row: number) => void
 }>) {
@@ -76,8 +63,8 @@ export const ReadingsChart = memo(function ReadingsChart({
   const chart = useRef<ChartJs | null>(null)
   const data = useMemo(() => colours && dataOf(picture, colours), [picture, colours])
   const drawing = useMemo(
-    () => colours && data && { data, options: optionsOf({ picture, colours, pointing, onChoose }) },
-    [data, picture, colours, pointing, onChoose],
+    () => colours && data && { data, options: optionsOf({ picture, colours, words, pointing, onChoose }) },
+    [data, picture, colours, words, pointing, onChoose],
   )
   useEffect(
     () =>
@@ -154,11 +141,13 @@ function barsOf(bars: readonly Point[], colours: Colours) {
 function optionsOf({
   picture,
   colours,
+  words,
   pointing,
   onChoose,
 }: Readonly<{
   picture: ReadingsPicture
   colours: Colours
+  words: (row: number) => string
   pointing: Pointing
   onChoose: (row: number) => void
 }>): ChartOptions {
@@ -180,7 +169,7 @@ function optionsOf({
       tooltip: {
         displayColors: false,
         filter: ({ datasetIndex }) => datasetIndex === 0,
-        callbacks: { label: ({ dataIndex }) => picture.words(picture.points[dataIndex]!.row) },
+        callbacks: { label: ({ dataIndex }) => words(picture.points[dataIndex]!.row) },
       },
     },
   }

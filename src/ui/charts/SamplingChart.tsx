@@ -11,6 +11,7 @@ import {
 } from 'chart.js'
 import { memo, useMemo } from 'react'
 import type { SamplingPicture } from '@/pictures/samplingPicture'
+import { outlineOf, samplingShape, withArrow } from '@/pictures/samplingShape'
 import { axisWords } from './axisWords'
 import { type ChartLabel, labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
@@ -22,7 +23,8 @@ Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelP
 const HEIGHT = '236px'
 /** Above the curve, as a part of its height: room for the labels. */
 const HEADROOM = 1.38
-const LABELS = { lower: 1.08, upper: 1.2, statistic: 1.32 } as const
+/** The heights of the labels, in the rows that the shape has them in. */
+const LABELS = { 1: 1.08, 2: 1.2, statistic: 1.32 } as const
 
 export type SamplingLabels = Readonly<{
   statistic: string
@@ -58,12 +60,8 @@ export const SamplingChart = memo(function SamplingChart({
   )
 })
 
-function heightOf({ points }: SamplingPicture): number {
-  return points.reduce((most, { y }) => Math.max(most, y), 0)
-}
-
 function dataOf(picture: SamplingPicture, colours: Colours) {
-  const top = heightOf(picture)
+  const { top, limits, statistic } = samplingShape(picture)
   const line = (data: ScatterDataPoint[], colour: string, width: number, dash: number[] = []) => ({
     data,
     showLine: true,
@@ -77,30 +75,11 @@ function dataOf(picture: SamplingPicture, colours: Colours) {
     { x, y: 0 },
     { x, y: height },
   ]
-  const { lower, upper } = picture.rejected
-  const limits = [lower, upper].filter((limit) => limit !== undefined)
-  const at = Math.min(picture.max, Math.max(picture.min, picture.statistic))
-  const points =
-    picture.shape === 'bars'
-      ? picture.points.flatMap(({ x, y }) => [
-          { x: x - 0.5, y: 0 },
-          { x: x - 0.5, y },
-          { x: x + 0.5, y },
-          { x: x + 0.5, y: 0 },
-        ])
-      : [...picture.points]
   return {
     datasets: [
-      line(points, colours.ink, picture.shape === 'bars' ? 1 : 1.6),
-      ...limits.map((limit) =>
-        line(
-          upright(limit, top * (limit === lower ? LABELS.lower : upperRow(picture))),
-          colours.rejected,
-          1.2,
-          [4, 3],
-        ),
-      ),
-      line(upright(at, top * LABELS.statistic), colours.ink, 2),
+      line([...outlineOf(picture)], colours.ink, picture.shape === 'bars' ? 1 : 1.6),
+      ...limits.map(({ x, row }) => line(upright(x, top * LABELS[row]), colours.rejected, 1.2, [4, 3])),
+      line(upright(statistic.at, top * LABELS.statistic), colours.ink, 2),
     ],
   }
 }
@@ -110,8 +89,7 @@ function optionsOf(
   labels: SamplingLabels,
   colours: Colours,
 ): ChartOptions<'scatter'> {
-  const top = heightOf(picture)
-  const half = picture.shape === 'bars' ? 0.5 : 0
+  const { x, top } = samplingShape(picture)
   return {
     animation: false,
     maintainAspectRatio: false,
@@ -119,8 +97,7 @@ function optionsOf(
     scales: {
       x: {
         type: 'linear',
-        min: picture.min - half,
-        max: picture.max + half,
+        ...x,
         border: { color: colours.ink },
         grid: { display: false },
         ticks: {
@@ -145,45 +122,21 @@ function optionsOf(
 }
 
 function labelsOf(picture: SamplingPicture, words: SamplingLabels, colours: Colours): readonly ChartLabel[] {
-  const top = heightOf(picture)
-  const { statistic, min, max } = picture
-  const { lower, upper } = picture.rejected
-  const arrow = statistic < min ? '← ' : ''
-  const beyond = statistic > max ? ' →' : ''
+  const { top, limits, statistic } = samplingShape(picture)
   return [
-    ...(lower === undefined
-      ? []
-      : [
-          {
-            text: words.critical(lower),
-            x: lower,
-            y: top * LABELS.lower,
-            side: 'right' as const,
-            colour: colours.rejected,
-          },
-        ]),
-    ...(upper === undefined
-      ? []
-      : [
-          {
-            text: words.critical(upper),
-            x: upper,
-            y: top * upperRow(picture),
-            side: 'left' as const,
-            colour: colours.rejected,
-          },
-        ]),
+    ...limits.map(({ x, end, row }) => ({
+      text: words.critical(x),
+      x,
+      y: top * LABELS[row],
+      side: end === 'lower' ? ('right' as const) : ('left' as const),
+      colour: colours.rejected,
+    })),
     {
-      text: `${arrow}${words.statistic}${beyond}`,
-      x: Math.min(max, Math.max(min, statistic)),
+      text: withArrow(words.statistic, statistic.beyond),
+      x: statistic.at,
       y: top * LABELS.statistic,
-      side: statistic < (min + max) / 2 ? ('right' as const) : ('left' as const),
+      side: statistic.isLeft ? ('right' as const) : ('left' as const),
       colour: colours.ink,
     },
   ]
-}
-
-/** Two labels that may be close stand one above the other. */
-function upperRow({ rejected }: SamplingPicture): number {
-  return rejected.lower === undefined ? LABELS.lower : LABELS.upper
 }

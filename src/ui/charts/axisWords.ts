@@ -1,8 +1,9 @@
 import type { Tick } from 'chart.js'
+import { decimalsOfStep } from '@/pictures/ticks'
 import { formatNumber, withUnit } from '@/words/figures'
 
 /** A tick of the axis, with as many decimals as the steps between ticks need; the last one carries the unit. */
 export function axisWords(value: number, ticks: readonly Tick[], unit: string): string {
   const step = Math.abs((ticks[1]?.value ?? value) - (ticks[0]?.value ?? 0)) || 1
-  return withUnit(formatNumber(value, Math.max(0, -Math.floor(Math.log10(step) + 1e-9))), unit)
+  return withUnit(formatNumber(value, decimalsOfStep(step)), unit)
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { claimLineData, type ClaimLineFigures } from './claimLineData'
+import type { ClaimLineFigures } from '@/pictures/claimLine'
+import { claimLineData } from './claimLineData'
 import type { Colours } from './useColours'
 
 /** Each colour is its own name. */

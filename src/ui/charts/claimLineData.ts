@@ -1,17 +1,7 @@
 import type { ChartDataset } from 'chart.js'
-import { type Dot, pileReadings } from '@/pictures/stackReadings'
+import { type ClaimLineFigures, type ClaimLineShape, claimLineShape } from '@/pictures/claimLine'
+import type { Dot } from '@/pictures/stackReadings'
 import type { Colours } from './useColours'
-
-/** All in the scale that is shown. */
-export type ClaimLineFigures = Readonly<{
-  /** None where the parameter is no reading: a spread, a share. */
-  values: readonly number[]
-  estimate?: number | undefined
-  lower?: number | undefined
-  upper?: number | undefined
-  /** The claimed value, or both limits of a tolerance. */
-  claimed: readonly number[]
-}>
 
 type Row = ChartDataset<'scatter'>
 
@@ -27,12 +17,11 @@ const LOWEST_ROW = -5
 
 /** What is drawn, and the ranges that hold it. */
 export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
-  const x = rangeOf(figures)
   const radius = radiusFor(figures.values.length)
-  const { dots, each } = pileReadings(figures.values, ((x.max - x.min) * 2 * radius) / WIDTH)
-  const highest = dots.reduce((most, dot) => Math.max(most, dot.y), 0)
+  const shape = claimLineShape(figures, { radius, width: WIDTH })
+  const { x, dots, each, rows } = shape
   const hasReadings = figures.values.length > 0
-  const max = hasReadings ? Math.max(ROWS, highest + 1.5) : ROWS_WITHOUT
+  const max = hasReadings ? Math.max(ROWS, rows + 0.5) : ROWS_WITHOUT
   const scale = hasReadings ? max / ROWS : 1
   const y = { min: LOWEST_ROW * scale, max }
   const intervalRow = INTERVAL_ROW * scale
@@ -44,25 +33,10 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
     datasets: [
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
       readingDots(dots, radius, colours),
-      ...intervalBar(figures, intervalRow, colours),
+      ...intervalBar(shape, intervalRow, colours),
       ...estimateTick(figures, intervalRow, colours),
     ] as Row[],
   }
-}
-
-function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures) {
-  let [min, max] = [Infinity, -Infinity]
-  for (const value of [lower, upper, estimate, ...claimed]) {
-    if (value === undefined) continue
-    min = Math.min(min, value)
-    max = Math.max(max, value)
-  }
-  for (const value of values) {
-    min = Math.min(min, value)
-    max = Math.max(max, value)
-  }
-  const margin = (max - min) * 0.05 || Math.abs(max) * 0.05 || 1
-  return { min: min - margin, max: max + margin }
 }
 
 /** In pixels: the more readings, the smaller. */
@@ -100,8 +74,7 @@ function claimedLine(x: number, y: Readonly<{ min: number; max: number }>, colou
 
 const tick = { pointStyle: 'line', pointRotation: 90 } as const
 
-function intervalBar({ lower, upper }: ClaimLineFigures, y: number, colours: Colours): readonly Row[] {
-  const ends = [lower, upper].filter((end) => end !== undefined)
+function intervalBar({ ends }: ClaimLineShape, y: number, colours: Colours): readonly Row[] {
   return [
     {
       label: 'Interval',

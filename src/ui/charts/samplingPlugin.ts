@@ -1,6 +1,6 @@
 import type { Chart, Plugin } from 'chart.js'
-import type { Ends } from '@/statistics/inference/interval'
-import type { SamplingPicture } from '@/pictures/samplingPicture'
+import type { PicturePoint, SamplingPicture } from '@/pictures/samplingPicture'
+import { areaUnder, samplingShape, type Stretch } from '@/pictures/samplingShape'
 import type { Colours } from './useColours'
 
 export type SamplingOptions = Readonly<{ picture?: SamplingPicture; colours?: Colours }>
@@ -22,58 +22,33 @@ export const samplingPlugin: Plugin<'scatter', SamplingOptions> = {
   beforeDatasetsDraw(chart, _, { picture, colours }) {
     if (!picture || !colours) return
     const { ctx } = chart
-    const half = picture.shape === 'bars' ? 0.5 : 0
-    for (const [from, to] of rangesOf(picture.counted, picture, half)) {
+    const { counted, rejected } = samplingShape(picture)
+    for (const stretch of counted) {
       ctx.save()
-      outline(chart, picture, from, to)
+      trace(chart, areaUnder(picture, stretch))
       ctx.fillStyle = colours.brass
       ctx.globalAlpha = 0.55
       ctx.fill()
       ctx.restore()
     }
-    for (const [from, to] of rangesOf(picture.rejected, picture, half)) {
+    for (const stretch of rejected) {
       ctx.save()
-      outline(chart, picture, from, to)
+      trace(chart, areaUnder(picture, stretch))
       ctx.clip()
-      hatch(chart, from, to, colours.rejected)
+      hatch(chart, stretch, colours.rejected)
       ctx.restore()
     }
   },
 }
 
-type Range = readonly [number, number]
-
-function rangesOf({ lower, upper }: Ends, { min, max }: SamplingPicture, half: number): readonly Range[] {
-  const ranges: Range[] = []
-  if (lower !== undefined && lower + half > min - half) ranges.push([min - half, Math.min(lower, max) + half])
-  if (upper !== undefined && upper - half < max + half) ranges.push([Math.max(upper, min) - half, max + half])
-  return ranges
-}
-
-/** What lies under the picture from one x to another, as a path. */
-function outline({ ctx, scales }: Chart, picture: SamplingPicture, from: number, to: number): void {
-  const [x, y] = [scales.x!, scales.y!]
-  const place = (at: number, height: number) => [x.getPixelForValue(at), y.getPixelForValue(height)] as const
+/** A shape in the axes' values, as a path. */
+function trace({ ctx, scales }: Chart, points: readonly PicturePoint[]): void {
   ctx.beginPath()
-  ctx.moveTo(...place(from, 0))
-  if (picture.shape === 'bars') {
-    for (const point of picture.points) {
-      if (point.x < from || point.x > to) continue
-      ctx.lineTo(...place(point.x - 0.5, point.y))
-      ctx.lineTo(...place(point.x + 0.5, point.y))
-    }
-  } else {
-    ctx.lineTo(...place(from, picture.heightAt(from)))
-    for (const point of picture.points) {
-      if (point.x > from && point.x < to) ctx.lineTo(...place(point.x, point.y))
-    }
-    ctx.lineTo(...place(to, picture.heightAt(to)))
-  }
-  ctx.lineTo(...place(to, 0))
+  for (const { x, y } of points) ctx.lineTo(scales.x!.getPixelForValue(x), scales.y!.getPixelForValue(y))
   ctx.closePath()
 }
 
-function hatch({ ctx, chartArea, scales }: Chart, from: number, to: number, colour: string): void {
+function hatch({ ctx, chartArea, scales }: Chart, [from, to]: Stretch, colour: string): void {
   const [left, right] = [scales.x!.getPixelForValue(from), scales.x!.getPixelForValue(to)]
   const { top, bottom } = chartArea
   const tall = bottom - top

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useMemo, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { TextBox } from '@/ui/TextBox'
@@ -39,39 +39,18 @@ export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
   }
   return (
     <Box>
-      <Flex
-        as="form"
-        gap="10px"
-        align="center"
-        marginBottom="8px"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void search()
-        }}
+      <SheetSearch
+        text={text}
+        onText={setText}
+        found={found?.text === text ? found : undefined}
+        onSearch={() => void search()}
       >
-        <TextBox
-          width="220px"
-          type="search"
-          aria-label="Search the sheet"
-          placeholder="search the sheet"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <QuietButton type="submit" disabled={text.trim() === ''}>
-          {found?.text === text && found.places.length > 0 ? 'Next' : 'Search'}
-        </QuietButton>
-        <Box role="status" color="quiet">
-          {found?.text === text &&
-            (found.places.length === 0
-              ? `“${text}” stands nowhere.`
-              : `${formatCount(found.at + 1)} of ${formatCount(found.places.length)} rows`)}
-        </Box>
         {sort && (
           <QuietButton type="button" onClick={() => setSort(undefined)}>
             Order of the file
           </QuietButton>
         )}
-      </Flex>
+      </SheetSearch>
       {problem && (
         <Box role="alert" color="finding.contradicted">
           {problem}
@@ -97,6 +76,54 @@ export function StoredSheet({ rowCount }: Readonly<{ rowCount: number }>) {
       />
       {line && <RowToolbar key={line.row} row={line.row} shown={line.cells[active.column] ?? ''} />}
     </Box>
+  )
+}
+
+/** The words that are looked for in a sheet, and where they stand. */
+function SheetSearch({
+  text,
+  onText,
+  found,
+  onSearch,
+  children,
+}: Readonly<{
+  text: string
+  onText: (text: string) => void
+  found: Readonly<{ places: Uint32Array; at: number }> | undefined
+  onSearch: () => void
+  children: ReactNode
+}>) {
+  const isFound = found !== undefined && found.places.length > 0
+  return (
+    <Flex
+      as="form"
+      gap="10px"
+      align="center"
+      marginBottom="8px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        onSearch()
+      }}
+    >
+      <TextBox
+        width="220px"
+        type="search"
+        aria-label="Search the sheet"
+        placeholder="search the sheet"
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+      />
+      <QuietButton type="submit" disabled={text.trim() === ''}>
+        {isFound ? 'Next' : 'Search'}
+      </QuietButton>
+      <Box role="status" color="quiet">
+        {found &&
+          (isFound
+            ? `${formatCount(found.at + 1)} of ${formatCount(found.places.length)} rows`
+            : `“${text}” stands nowhere.`)}
+      </Box>
+      {children}
+    </Flex>
   )
 }
 

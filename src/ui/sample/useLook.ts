@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react'
 import { describeShortly } from '@/statistics/describe/describe'
-import type { Look } from '@/workers/sheetWorker'
+import type { Look } from '@/pictures/readings'
 import { sheets } from '@/workers/sheets'
 
 /** So many readings are described at once; more than that in the worker. */

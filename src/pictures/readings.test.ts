@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describeShortly } from '@/statistics/describe/describe'
-import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from './pictureData'
+import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from './readings'
 
 const evidence = (values: readonly number[], setAside: readonly number[] = []) => ({
   values,
@@ -33,7 +33,6 @@ test('a reading has its place in every picture, by its row', () => {
   expect(histogramPicture(drawn, look.sorted, 1).placeOf(14)).toEqual({ x: 18, y: 0 })
   expect(quantilePicture(drawn, look).placeOf(14)).toMatchObject({ y: 18 })
   expect(orderPicture(drawn).placeOf(3)).toBeUndefined()
-  expect(orderPicture(drawn).words(14)).toBe('Row 15: 18\u202fkg')
 })
 
 test('whiskers reach to the last readings within the fences, and those beyond are drawn', () => {

@@ -1,9 +1,32 @@
 import { histogram } from '@/statistics/describe/bins'
 import { quantilePlot } from '@/statistics/describe/quantilePlot'
-import { formatReading, withUnit } from '@/words/figures'
-import type { EvidenceReading } from '@/intake/readEvidence'
-import type { Look } from '@/workers/sheetWorker'
-import type { Point, ReadingsPicture } from '@/ui/charts/ReadingsChart'
+import type { ShortDescription } from '@/statistics/describe/describe'
+
+export type Point = Readonly<{ x: number; y: number }>
+
+type Axis = Readonly<{
+  min?: number
+  max?: number
+  title: 'row' | 'readings' | 'normal quantile' | ''
+  unit: string
+  isShown: boolean
+}>
+
+/** Readings as points, and what stands behind them, in the unit of the readings: drawn from this wherever it is drawn. */
+export type ReadingsPicture = Readonly<{
+  /** Each point's reading, by its row. */
+  points: readonly (Point & Readonly<{ row: number; isSetAside: boolean }>)[]
+  /** Lines from point to point: a box, a straight line. */
+  lines: readonly (readonly Point[])[]
+  bars: readonly Point[]
+  /** Where the reading of a row stands in this picture. */
+  placeOf: (row: number) => Point | undefined
+  x: Axis
+  y: Axis
+}>
+
+/** Readings in their order of size, and their figures. */
+export type Look = Readonly<{ sorted: Float64Array; figures: ShortDescription }>
 
 /** More points than these say no more in a picture of this size. */
 const MOST_POINTS = 1500
@@ -17,7 +40,10 @@ export type Drawn = Readonly<{
   valueOf: (row: number) => number | undefined
 }>
 
-export function drawnOf({ values, rows, setAside }: EvidenceReading, unit: string): Drawn {
+export function drawnOf(
+  { values, rows, setAside }: Readonly<Record<'values' | 'rows' | 'setAside', readonly number[]>>,
+  unit: string,
+): Drawn {
   const left = new Set(setAside)
   const isTested = (_: unknown, place: number) => !left.has(place)
   const tested = left.size === 0 ? values : values.filter(isTested)
@@ -41,13 +67,6 @@ function placeOf(rows: readonly number[], row: number): number {
   return rows[from] === row ? from : -1
 }
 
-const wordsOf =
-  ({ valueOf, unit }: Drawn) =>
-  (row: number) => {
-    const value = valueOf(row)
-    return value === undefined ? '' : `Row ${row + 1}: ${withUnit(formatReading(value), unit)}`
-  }
-
 export function histogramPicture(drawn: Drawn, sorted: Float64Array, width: number): ReadingsPicture {
   const { unit, valueOf } = drawn
   const bins = histogram(sorted, width)
@@ -58,7 +77,6 @@ export function histogramPicture(drawn: Drawn, sorted: Float64Array, width: numb
     placeOf: (row) => at(valueOf(row), (x) => ({ x, y: 0 })),
     x: { title: '', unit, isShown: true, min: bins[0]!.from, max: bins.at(-1)!.to },
     y: { title: 'readings', unit: '', isShown: true, min: 0 },
-    words: wordsOf(drawn),
   }
 }
 
@@ -103,7 +121,6 @@ export function boxPicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPic
     placeOf: (row) => at(valueOf(row), (x) => ({ x, y: 0.5 })),
     x: { title: '', unit, isShown: true },
     y: { title: '', unit: '', isShown: false, min: 0, max: 1 },
-    words: wordsOf(drawn),
   }
 }
 
@@ -125,7 +142,6 @@ export function orderPicture(drawn: Drawn): ReadingsPicture {
     placeOf: (row) => at(valueOf(row), (y) => ({ x: row + 1, y })),
     x: { title: 'row', unit: '', isShown: true },
     y: { title: '', unit, isShown: true },
-    words: wordsOf(drawn),
   }
 }
 
@@ -146,7 +162,6 @@ export function quantilePicture(drawn: Drawn, { sorted, figures }: Look): Readin
     },
     x: { title: 'normal quantile', unit: '', isShown: true },
     y: { title: '', unit, isShown: true },
-    words: wordsOf(drawn),
   }
 }
 
