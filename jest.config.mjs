@@ -4,6 +4,9 @@ const createConfig = nextJest({ dir: './' })
 
 export default createConfig({
   testEnvironment: 'node',
+  globalSetup: '<rootDir>/scripts/temporary.mjs',
+  // Outlives the run's own temporary folder.
+  cacheDirectory: '<rootDir>/build/jest',
   testTimeout: 180_000,
   // Most of a run is computing, so every processor is worth having.
   maxWorkers: '100%',

@@ -5,6 +5,8 @@ const createConfig = nextJest({ dir: './' })
 /** Journeys through the production build in a real browser, two at a time: each has a server and a browser of its own. */
 export default createConfig({
   testEnvironment: 'node',
+  globalSetup: '<rootDir>/scripts/temporary.mjs',
+  cacheDirectory: '<rootDir>/build/jest',
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },

@@ -1,4 +1,5 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|desk|drop|start|keystroke|size` for one.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work.
+import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { measureCore } from './core.mjs'
 import { measureDesk } from './desk.mjs'
 import { measureDrop } from './drop.mjs'
@@ -20,7 +21,8 @@ const BENCHES = {
   keystroke: measureKeystroke,
   size: measureSize,
 }
-const wanted = process.argv.slice(2)
+ownTemporaryFolder()
+const wanted = process.argv.slice(2).filter((word) => word !== '--tiny')
 const unknown = wanted.find((name) => !(name in BENCHES))
 if (unknown) {
   console.error(`There is no bench “${unknown}”. Name one of: ${Object.keys(BENCHES).join(', ')}.`)

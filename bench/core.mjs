@@ -1,27 +1,26 @@
 // The calculation: bootstrap, exact binomial, ten thousand documents through the command line, and its start; beside
 // general-purpose Python libraries where they are installed (python3-scipy).
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
 import { bundle } from '../scripts/bundle.mjs'
 import { ROOT } from '../scripts/install.mjs'
 import { PYTHON } from './python.mjs'
+import { IS_TINY, sized, TURNS } from './sizes.mjs'
+import { newFolder } from './workbench.mjs'
 
-const FOLDER = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
 const BINARY = path.join(ROOT, 'bin/true-weight')
-const DOCUMENTS = 10_000
-const STARTS = 5
+const DOCUMENTS = sized(10_000, 100)
 
 export async function measureCore() {
   await buildCli()
   const here = await measureHere()
-  const there = measurePython()
+  const there = IS_TINY ? undefined : measurePython()
   const report = (name, ms, goal, other) => {
     const ratio =
       other === undefined
-        ? 'python3-scipy is not installed'
+        ? 'not measured beside python3-scipy'
         : `${(ms / other).toFixed(2)} of Python's ${other.toFixed(1)} ms`
     console.log(`${name}: ${ms.toFixed(1)} ms (goal ${goal}); ${ratio}`)
   }
@@ -29,29 +28,29 @@ export async function measureCore() {
   report('exact binomial test of 1,000,000, two-sided', here.exact, 5, there?.exact)
   const file = documents()
   report(
-    '10,000 check documents of 20 readings',
+    `${DOCUMENTS} check documents of 20 readings`,
     timeOf(() => run('check', file)),
     2000,
     there?.tests,
   )
-  const starts = Array.from({ length: STARTS }, () => timeOf(() => run('check', '/dev/null')))
+  const starts = Array.from({ length: TURNS }, () => timeOf(() => run('check', '/dev/null')))
   const node = timeOf(() => spawnSync('node', ['-e', '0']))
   report(
     `start of the command line (node alone: ${node.toFixed(0)} ms)`,
-    starts.sort((a, b) => a - b)[Math.floor(STARTS / 2)],
+    starts.sort((a, b) => a - b)[Math.floor(TURNS / 2)],
     200,
     there?.start,
   )
 }
 
 async function measureHere() {
-  const outfile = path.join(FOLDER, 'core.mjs')
+  const outfile = path.join(newFolder(), 'core.mjs')
   await bundle('bench/core.ts', outfile)
   return JSON.parse(spawnSync('node', [outfile], { encoding: 'utf8' }).stdout)
 }
 
 function documents() {
-  const file = path.join(FOLDER, 'documents.ndjson')
+  const file = path.join(newFolder(), 'documents.ndjson')
   const lines = Array.from({ length: DOCUMENTS }, (_, line) => {
     const values = Array.from({ length: 20 }, (_, i) =>
       Number((15 + Math.sin(line * 20 + i * 1.7) / 10).toFixed(3)),

@@ -1,12 +1,13 @@
 // From a keystroke in the readings to the new finding on the page: the script time that it takes.
 import { By, Key } from 'selenium-webdriver'
+import { sized } from './sizes.mjs'
 import { withWorkbench } from './workbench.mjs'
 
 const GOALS = [
   [24, 16],
   [10_000, 50],
 ]
-const KEYSTROKES = 30
+const KEYSTROKES = sized(30, 2)
 
 export async function measureKeystroke() {
   await withWorkbench(async (driver) => {

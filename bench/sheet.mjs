@@ -6,11 +6,11 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
 import { ROOT } from '../scripts/install.mjs'
-import { LOG_ROWS, median, writeLog } from './log.mjs'
+import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
+import { sized, TURNS } from './sizes.mjs'
 
-const FEW_ROWS = 10_000
-const TURNS = 5
+const FEW_ROWS = sized(10_000, 100)
 const GOALS = { ratio: 0.7, megabytes: 160, fewRows: 100 }
 
 export async function measureSheet() {
@@ -30,7 +30,7 @@ export async function measureSheet() {
         : `${(ours / theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms (goal ${GOALS.ratio})`
     const megabytes = Math.max(...own.map((turn) => turn.megabytes))
     console.log(
-      `1,000,000 rows by 8 columns: ${ours.toFixed(0)} ms, ${beside}; ${megabytes.toFixed(0)} MB (goal ${GOALS.megabytes})`,
+      `${LOG_ROWS_WRITTEN} rows by 8 columns: ${ours.toFixed(0)} ms, ${beside}; ${megabytes.toFixed(0)} MB (goal ${GOALS.megabytes})`,
     )
     const start = median(
       Array.from(
@@ -48,7 +48,7 @@ export async function measureSheet() {
     const few = await writeLog(path.join(folder, 'few.csv'), FEW_ROWS)
     const times = Array.from({ length: TURNS }, () => ownTime(few).ms)
     console.log(
-      `10,000 rows: ${(median(times) - start).toFixed(0)} ms (goal ${GOALS.fewRows}) after a start of ${start.toFixed(0)} ms`,
+      `${FEW_ROWS} rows: ${(median(times) - start).toFixed(0)} ms (goal ${GOALS.fewRows}) after a start of ${start.toFixed(0)} ms`,
     )
   } finally {
     rmSync(folder, { recursive: true })

@@ -5,6 +5,7 @@ import path from 'node:path'
 import { By, until } from 'selenium-webdriver'
 import { withWorkbench } from '../bench/workbench.mjs'
 import { ROOT } from './install.mjs'
+import ownTemporaryFolder from './temporary.mjs'
 
 const SIZE = { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false }
 /** Fonts and the chart are in place by then. */
@@ -22,6 +23,7 @@ function writeLog() {
   return file
 }
 
+ownTemporaryFolder()
 await withWorkbench(async (driver) => {
   const colours = (value) =>
     driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {

@@ -6,8 +6,10 @@ import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle } from './bundle.mjs'
 import { ROOT } from './install.mjs'
+import ownTemporaryFolder from './temporary.mjs'
 
 process.chdir(ROOT)
+ownTemporaryFolder()
 const outfile = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'simulate.mjs')
 await bundle('simulation/main.ts', outfile)
 await import(pathToFileURL(outfile).href)

@@ -8,7 +8,9 @@ import { ensurePoppler } from './debian.mjs'
 import { ensureBrowser } from './ensureBrowser.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
 import { withPostgres } from './postgres.mjs'
+import ownTemporaryFolder from './temporary.mjs'
 
+ownTemporaryFolder()
 const REPORTS = mkdtempSync(path.join(tmpdir(), 'true-weight-test-'))
 let passed = 0
 let failed = 0
@@ -33,7 +35,7 @@ function npm(...args) {
 /** The tests of whatever touches the database, once more on a PostgreSQL server. */
 const onPostgres = () =>
   withPostgres((server) =>
-    suite('Unit tests on PostgreSQL', 'unit', ['src/data', 'src/server'], {
+    suite('Unit tests on PostgreSQL', 'unit:all', ['src/data', 'src/server'], {
       TRUE_WEIGHT_TEST_SERVER: server,
     }),
   )
@@ -58,11 +60,12 @@ ensureInstalled()
 await step('Types', () => npm('typecheck'))
 await step('Lint', () => npm('lint'))
 await step('Poppler', ensurePoppler)
-suite('Unit tests', 'unit')
+suite('Unit tests', 'unit:all')
 await step('PostgreSQL', onPostgres)
 await step('Production build', build)
 await step('Browser', ensureBrowser)
 suite('Journeys', 'journey')
+await step('Benches', () => npm('bench:tiny'))
 
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

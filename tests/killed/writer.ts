@@ -1,4 +1,4 @@
-// Opens the database of a folder, says what is in it, and then writes without end until it is killed: `killed.test.ts`.
+// Opens the database of a folder, says what is in it, and then writes without end until it is killed: `killed.long.test.ts`.
 import { sha256 } from '@/casefile/content'
 import { verifyChain } from '@/desk/trail/chain'
 import { listClaims } from '@/data/claimRepository'

@@ -1,0 +1,7 @@
+import config from './jest.config.mjs'
+
+/** What answers within a minute; `*.long.test.ts` is run by `npm test` too. */
+export default async () => ({
+  ...(await config()),
+  testPathIgnorePatterns: ['/node_modules/', '\\.long\\.test\\.ts$'],
+})
