@@ -1,0 +1,127 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { z } from 'zod'
+import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
+import { planRequestSchema } from '@/claims/plan/planRequest'
+import { checkErrorSchema, checkResultSchema } from '@/claims/result'
+import { PARAMETER_DEFINITIONS } from '@/claims/all'
+import { conditions } from '@/claims/terms/condition'
+import { checkRequestSchema } from '@/claims/terms/request'
+import { adjustRequestSchema } from './adjustRequest'
+import { answer } from './answer'
+import { describeRequestSchema } from './describeRequest'
+import { reckonRequestSchema } from './reckonRequest'
+
+// docs/CHECK-DOCUMENT.md says what the schemas, the sources and the answers say.
+
+const ROOT = path.resolve(__dirname, '../..')
+const read = (file: string) => readFileSync(path.join(ROOT, file), 'utf8')
+const page = read('docs/CHECK-DOCUMENT.md')
+
+/** The text below a heading, up to the next. */
+function sectionOf(heading: string): string {
+  const from = page.indexOf(`\n## ${heading}\n`)
+  if (from < 0) throw new Error(`The page has no “${heading}”.`)
+  const to = page.indexOf('\n## ', from + 1)
+  return page.slice(from, to < 0 ? undefined : to)
+}
+
+/** The cells of every row of a section's tables, without their heads. */
+const rowsOf = (heading: string) =>
+  sectionOf(heading)
+    .split('\n')
+    .filter((line) => /^\| `/.test(line))
+    .map((line) =>
+      line
+        .slice(1, -1)
+        .split(' | ')
+        .map((cell) => cell.trim()),
+    )
+const named = (cell: string | undefined) => cell?.replaceAll('`', '') ?? ''
+const codesOf = (heading: string) => rowsOf(heading).map(([code]) => named(code))
+
+const schemaFields = (schema: z.ZodType, io: 'input' | 'output') =>
+  fieldsOf(z.toJSONSchema(schema, { io }) as JsonSchema)
+const inOrder = (fields: Iterable<readonly [string, Field]>) =>
+  Object.fromEntries([...fields].toSorted(([one], [other]) => (one < other ? -1 : 1)))
+
+/** Fields that the page tells of as those of another object. */
+const TOLD_ELSEWHERE: readonly (readonly [pattern: RegExp, as: string])[] = [
+  [/^test\.parts\[\]\./, 'test.'],
+  [/^plan\.claim\./, 'claim.'],
+  [/^plan\.test\./, 'test.'],
+]
+
+test.each([
+  ['A check', checkRequestSchema, 'input'],
+  ['Its result', checkResultSchema, 'output'],
+  ['An error', checkErrorSchema, 'output'],
+  ['Tails and quantiles', reckonRequestSchema, 'input'],
+  ['A description of readings', describeRequestSchema, 'input'],
+  ['A plan', planRequestSchema, 'input'],
+  ['P-values of claims tested together', adjustRequestSchema, 'input'],
+] as const)(
+  '“%s” has every field of its schema, as the schema has it, and no other',
+  (heading, schema, io) => {
+    const rows = rowsOf(heading).filter((cells) => cells.length === 5)
+    for (const [path, , , , meaning] of rows)
+      expect([path, meaning]).toEqual([path, expect.stringMatching(/\w.*\.$/)])
+    const told = rows.map(([path, is, need, where]) => [named(path), { is, need, where }] as const)
+    const known = [...schemaFields(schema, io)].filter(
+      ([path]) => !TOLD_ELSEWHERE.some(([own]) => own.test(path)),
+    )
+    expect(inOrder(told as Iterable<readonly [string, Field]>)).toEqual(inOrder(known))
+  },
+)
+
+test('what is told of as the fields of another object is as they are', () => {
+  const check = schemaFields(checkRequestSchema, 'input')
+  const result = schemaFields(checkResultSchema, 'output')
+  const compared = (fields: ReadonlyMap<string, Field>, others: ReadonlyMap<string, Field>) => {
+    const pairs = [...fields].flatMap(([path, { is, where }]) => {
+      const elsewhere = TOLD_ELSEWHERE.find(([own]) => own.test(path))
+      if (!elsewhere) return []
+      const other = others.get(path.replace(...elsewhere))
+      return [
+        [
+          { path, is, where },
+          { path, is: other?.is, where: other?.where },
+        ] as const,
+      ]
+    })
+    expect(pairs.map(([own]) => own)).toEqual(pairs.map(([, other]) => other))
+    return pairs.length
+  }
+  expect(compared(schemaFields(planRequestSchema, 'input'), check)).toBeGreaterThan(15)
+  expect(compared(result, result)).toBeGreaterThan(15)
+})
+
+const matches = (text: string, pattern: RegExp) =>
+  new Set([...text.matchAll(pattern)].map(([, code]) => code))
+
+test('every code of an error, a warning and a condition is on the page, and no other', () => {
+  const source = ['problems', 'parseRequest'].map((name) => read(`src/claims/terms/${name}.ts`)).join('')
+  const errors = matches(source, /problem\(\s*'\w+',\s*(?:stated === 0 \? 'missing' : )?'([a-z-]+)'/g)
+  for (const { domain } of Object.values(PARAMETER_DEFINITIONS))
+    if ('codeAbove' in domain && domain.codeAbove) errors.add(domain.codeAbove)
+  const own = rowsOf('An error').filter((cells) => cells.length === 3)
+  expect(own.map(([code]) => named(code)).toSorted()).toEqual([...errors].toSorted())
+  const warnings = matches(read('src/claims/terms/warnings.ts'), /warning\(\s*'([a-z-]+)'/g)
+  expect(codesOf('Codes of warnings').toSorted()).toEqual([...warnings].toSorted())
+  const found = Object.values(conditions).map((make) =>
+    (make as (figures: object) => { code: string; name: string })({}),
+  )
+  const told = rowsOf('Codes of conditions').map(([code, name]) => ({ code: named(code), name: named(name) }))
+  expect(told).toEqual(found.map(({ code, name }) => ({ code, name })))
+})
+
+const blocks = [...page.matchAll(/```json\n([^]*?)```/g)].map(([, text]) => JSON.parse(text!))
+const examples = blocks.flatMap((request, at) => (at % 2 === 0 ? [[request, blocks[at + 1]]] : []))
+
+test('the page has an example of each kind of request, with its answer', () => {
+  expect(examples).toHaveLength(6)
+})
+
+test.each(examples)('%j is answered as the page says', (request, expected) => {
+  expect(JSON.parse(JSON.stringify(answer(request)))).toEqual(expected)
+})
