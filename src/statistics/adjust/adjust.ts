@@ -12,6 +12,8 @@ export type Adjustment = (typeof ADJUSTMENTS)[number]
  * @returns the adjusted p-values, in the order given
  * @see S. Holm (1979), Scandinavian J. of Statistics 6, 65-70; Y. Benjamini & Y. Hochberg (1995), J. Royal Statistical
  *   Society B 57, 289-300
+ * @example
+ * adjustPValues([0.01, 0.04, 0.03], 'holm') // [0.03, 0.06, 0.06]
  */
 export function adjustPValues(pValues: readonly number[], adjustment: Adjustment): readonly number[] {
   const count = pValues.length

@@ -6,6 +6,8 @@ import { interquartileRange } from './quantile'
  * @returns 0 where all readings are equal
  * @see D. Freedman & P. Diaconis (1981), Zeitschrift für Wahrscheinlichkeitstheorie 57, 453-476; H. Sturges (1926),
  *   J. American Statistical Association 21, 65-66
+ * @example
+ * binWidth([1, 2, 3, 4, 5, 6, 7, 8]) // 3.5
  */
 export function binWidth(sorted: ArrayLike<number>): number {
   const n = sorted.length
@@ -23,6 +25,9 @@ const MOST_BINS = 1000
  * Counts readings in bins of one width, which start at a whole multiple of it; a reading on an edge counts upwards.
  *
  * @param width - above 0; made wider where it would take more than a thousand bins
+ * @example
+ * histogram([1, 2, 2.5, 4], 2)
+ * // [{ from: 0, to: 2, count: 1 }, { from: 2, to: 4, count: 2 }, { from: 4, to: 6, count: 1 }]
  */
 export function histogram(sorted: ArrayLike<number>, width: number): readonly Bin[] {
   const [least, most] = [sorted[0]!, sorted[sorted.length - 1]!]

@@ -53,6 +53,8 @@ export type ShortDescription = Omit<Description, 'lag1Autocorrelation' | 'condit
  * Describes readings: centre, spread, shape, order, and the tests that the conditions of a method rest on.
  *
  * @param values - at least one finite number, all in one unit, in the order in which they were taken
+ * @example
+ * describe([14.9, 15.1, 15, 14.8]).standardError // 0.0645497
  */
 export function describe(values: readonly number[]): Description {
   const sorted = Float64Array.from(values).sort()
@@ -68,6 +70,9 @@ export function describe(values: readonly number[]): Description {
  *
  * @param values - at least one finite number, all in one unit
  * @param sorted - the same, ascending
+ * @example
+ * describeShortly([14.9, 15.1, 15, 14.8], Float64Array.of(14.8, 14.9, 15, 15.1)).quartiles
+ * // [14.875, 15.025]
  */
 export function describeShortly(values: readonly number[], sorted: Float64Array): ShortDescription {
   return shortDescription({ values, sorted, known: moments(values) })
@@ -104,6 +109,14 @@ function shortDescription({ values, sorted, known }: Omit<Looked, 'normality'>):
  * @param input.sorted - the same readings, ascending
  * @param input.known - their moments
  * @param input.normality - every test that they allow, or the one that fits their number
+ * @example
+ * appearanceOf({
+ *   values: [14.9, 15.1, 15, 14.8, 17],
+ *   sorted: Float64Array.of(14.8, 14.9, 15, 15.1, 17),
+ *   known: moments([14.9, 15.1, 15, 14.8, 17]),
+ *   normality: 'one-test',
+ * }).beyondFences
+ * // [4]
  */
 export function appearanceOf(input: Looked): Appearance {
   const { values, sorted, known } = input

@@ -24,6 +24,8 @@ export type Moments = Readonly<{
  *
  * @param values - at least one finite number, all in one unit
  * @see T. Chan, G. Golub & R. LeVeque (1983), Algorithms for Computing the Sample Variance
+ * @example
+ * moments([14.9, 15.1, 15, 14.8]).standardDeviation // 0.129099
  */
 export function moments(values: ArrayLike<number>): Moments {
   const sampleSize = values.length
@@ -38,7 +40,12 @@ export function moments(values: ArrayLike<number>): Moments {
   return { ...centre, ...spread(Math.sqrt(scaledVariance) * scale, scaledVariance * scale * scale) }
 }
 
-/** Both figures of spread, without a variance that left the range of a double. */
+/**
+ * Both figures of spread, without a variance that left the range of a double.
+ *
+ * @example
+ * spread(0.1, 0.01) // { standardDeviation: 0.1, variance: 0.01 }
+ */
 export function spread(
   standardDeviation: number,
   variance: number,

@@ -14,6 +14,9 @@ export type Runs = Readonly<{ runs: number; z: number; pValue: number }>
  * @param values - readings in the order in which they were taken
  * @returns nothing where no two readings on different sides are left, or no spread of the count
  * @see A. Wald & J. Wolfowitz (1940), Annals of Mathematical Statistics 11, 147-162
+ * @example
+ * runsTest([1, 2, 3, 7, 8, 9], [1, 2, 3, 7, 8, 9])
+ * // { runs: 2, z: -1.82574, pValue: 0.0678892 }
  */
 export function runsTest(values: ArrayLike<number>, sorted: ArrayLike<number>): Runs | undefined {
   const middle = median(sorted)
@@ -40,6 +43,8 @@ export function runsTest(values: ArrayLike<number>, sorted: ArrayLike<number>): 
  *
  * @returns nothing where the readings have no spread
  * @see NIST Statistical Reference Datasets, univariate summary statistics
+ * @example
+ * lag1Autocorrelation([1, 2, 3, 4], moments([1, 2, 3, 4])) // 0.25
  */
 export function lag1Autocorrelation(
   values: ArrayLike<number>,

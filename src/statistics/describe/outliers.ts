@@ -22,6 +22,9 @@ export type Grubbs = Readonly<{
  *
  * @param values - at least three readings, not all equal
  * @see F. Grubbs (1969), Technometrics 11, 1-21
+ * @example
+ * grubbs([1, 2, 3, 4, 20], moments([1, 2, 3, 4, 20]))
+ * // { g: 1.77088, index: 4, pValue: 0.00603851 }
  */
 export function grubbs(values: ArrayLike<number>, known: Moments): Grubbs {
   const { sampleSize: n, standardDeviation } = known
@@ -42,6 +45,8 @@ export function grubbs(values: ArrayLike<number>, known: Moments): Grubbs {
  * @param significanceLevel - α, spread over the steps
  * @returns the indexes of the outliers, the farthest first
  * @see B. Rosner (1983), Technometrics 25, 165-172
+ * @example
+ * generalizedEsd([1, 2, 3, 4, 90, 5], Float64Array.of(1, 2, 3, 4, 5, 90), 0.05) // [4]
  */
 export function generalizedEsd(
   values: ArrayLike<number>,

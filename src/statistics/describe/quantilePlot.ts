@@ -10,6 +10,9 @@ export type QuantilePoint = Readonly<{ place: number; z: number; value: number }
  * @param sorted - the same, ascending
  * @param most - so many points at most; the ends are kept whole and the middle is thinned out evenly
  * @see G. Blom (1958), Statistical Estimates and Transformed Beta-Variables, for the positions
+ * @example
+ * quantilePlot([3, 1, 2], Float64Array.of(1, 2, 3), 100)
+ * // [{ place: 1, z: -0.869424, value: 1 }, { place: 2, z: 0, value: 2 }, { place: 0, z: 0.869424, value: 3 }]
  */
 export function quantilePlot(
   values: ArrayLike<number>,

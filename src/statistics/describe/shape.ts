@@ -12,6 +12,9 @@ export type Shape = Readonly<{
  *
  * @param values - readings in one unit
  * @see D. Joanes & C. Gill (1998), The Statistician 47, 183-189
+ * @example
+ * shape([1, 2, 3, 10], moments([1, 2, 3, 10]))
+ * // { skewness: { g1: 1.01823, G1: 1.76363 }, excessKurtosis: { g2: -0.7696, G2: 3.228 } }
  */
 export function shape(
   values: ArrayLike<number>,
@@ -38,6 +41,8 @@ export function shape(
  *
  * @param n - at least three
  * @see D. Joanes & C. Gill (1998), The Statistician 47, 183-189
+ * @example
+ * skewnessError(24) // 0.472261
  */
 export function skewnessError(n: number): number {
   return Math.sqrt((6 * n * (n - 1)) / ((n - 2) * (n + 1) * (n + 3)))

@@ -6,6 +6,8 @@
  * @param sorted - ascending readings
  * @param k - from 1 to n(n + 1)/2
  * @see M. Hollander & D. Wolfe (1999), Nonparametric Statistical Methods, 3.2
+ * @example
+ * walshAverage(Float64Array.of(1, 2, 4), 2) // 1.5
  */
 export function walshAverage(sorted: Float64Array, k: number): number {
   let [below, reached] = [orderOf(sorted[0]!) - 1n, orderOf(sorted.at(-1)!)]
@@ -17,7 +19,12 @@ export function walshAverage(sorted: Float64Array, k: number): number {
   return doubleAt(reached)
 }
 
-/** The median of the averages of all pairs: Hodges and Lehmann's estimate of the centre. */
+/**
+ * The median of the averages of all pairs: Hodges and Lehmann's estimate of the centre.
+ *
+ * @example
+ * walshMedian(Float64Array.of(1, 2, 4)) // 2.25
+ */
 export function walshMedian(sorted: Float64Array): number {
   const pairs = (sorted.length * (sorted.length + 1)) / 2
   const low = walshAverage(sorted, Math.ceil(pairs / 2))

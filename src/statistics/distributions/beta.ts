@@ -7,6 +7,8 @@ import { type Continuous, type Tails, tailsFromLog } from './tails'
  *
  * @param shape - a and b, both > 0
  * @see NIST DLMF 8.17; Abramowitz & Stegun (1964) 26.5
+ * @example
+ * beta({ a: 2, b: 3 }).tails(0.4).lower // 0.5248
  */
 export function beta({ a, b }: Readonly<{ a: number; b: number }>): Continuous {
   const tails = (x: number): Tails => {

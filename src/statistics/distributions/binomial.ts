@@ -9,6 +9,8 @@ type Shape = Readonly<{ trials: number; probability: number }>
  *
  * @param shape - n ≥ 1 whole, 0 < p < 1
  * @see NIST DLMF 8.17.5; C. Loader (2000), Fast and Accurate Computation of Binomial Probabilities
+ * @example
+ * binomial({ trials: 20, probability: 0.1 }).tails(2).lower // 0.676927
  */
 export function binomial(shape: Shape): Discrete {
   const { trials } = shape
@@ -20,7 +22,12 @@ export function binomial(shape: Shape): Discrete {
   }
 }
 
-/** ln P(X = k), for whole k; −Infinity outside 0 to n. */
+/**
+ * ln P(X = k), for whole k; −Infinity outside 0 to n.
+ *
+ * @example
+ * logMass(2, { trials: 20, probability: 0.1 }) // -1.25464
+ */
 export function logMass(k: number, { trials: n, probability: p }: Shape): number {
   if (k < 0 || k > n) return -Infinity
   if (k === 0) return n * Math.log1p(-p)

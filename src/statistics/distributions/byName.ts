@@ -16,6 +16,8 @@ import { studentT } from './studentT'
  * each whole number.
  *
  * @param named - a hypergeometric one has `marked` and `n` of at most `lotSize`
+ * @example
+ * distributionByName({ name: 'f', df1: 5, df2: 10 }).quantile(0.05, 'upper') // 3.32583
  */
 export function distributionByName(named: NamedDistribution): Reference {
   switch (named.name) {

@@ -8,6 +8,8 @@ import { type Continuous, keptQuantile } from './tails'
  *
  * @param degreesOfFreedom - ν > 0, fractional too
  * @see Abramowitz & Stegun (1964) 26.4.19; NIST DLMF 8.2
+ * @example
+ * chiSquare(10).quantile(0.05, 'upper') // 18.307
  */
 export const chiSquare = kept(64, (degreesOfFreedom: number): Continuous => {
   const a = degreesOfFreedom / 2

@@ -16,6 +16,15 @@ const ROUNDING = 1e-14
  * The quantile of a discrete distribution, by halving its support.
  *
  * @param input.least, input.most - the ends of the support
+ * @example
+ * discreteQuantile({
+ *   probability: 0.05,
+ *   tail: 'lower',
+ *   tails: (k) => binomial({ trials: 20, probability: 0.5 }).tails(k),
+ *   least: 0,
+ *   most: 20,
+ * })
+ * // 6
  */
 export function discreteQuantile(
   input: Readonly<{

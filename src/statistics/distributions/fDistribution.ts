@@ -9,6 +9,8 @@ type Degrees = Readonly<{ numerator: number; denominator: number }>
  *
  * @param degrees - ν₁ and ν₂, both > 0, fractional too
  * @see Abramowitz & Stegun (1964) 26.6.2; NIST DLMF 8.17
+ * @example
+ * fDistribution({ numerator: 5, denominator: 10 }).tails(3.326).upper // 0.0499933
  */
 export function fDistribution(degrees: Degrees): Continuous {
   const tails = (x: number): Tails =>

@@ -11,6 +11,8 @@ type Lot = Readonly<{ lotSize: number; marked: number; sampleSize: number }>
  *
  * @param lot - whole numbers, 0 ≤ marked ≤ lotSize, 1 ≤ sampleSize ≤ lotSize
  * @see N. Johnson, A. Kemp & S. Kotz (2005), Univariate Discrete Distributions, ch. 6; the mass by C. Loader (2000)
+ * @example
+ * hypergeometric({ lotSize: 50, marked: 5, sampleSize: 10 }).mass(1) // 0.431337
  */
 export function hypergeometric(lot: Lot): Discrete {
   const { lotSize, marked, sampleSize } = lot

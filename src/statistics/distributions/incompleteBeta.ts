@@ -20,6 +20,8 @@ export type BetaPoint = Readonly<{
  *
  * @param point - a, b > 0; x and y between 0 and 1 with x + y = 1
  * @see NIST DLMF 8.17.22 (its even part); DiDonato & Morris (1992), ACM TOMS 18, 360-373
+ * @example
+ * incompleteBeta({ a: 2, b: 3, x: 0.4, y: 0.6 }).lower // 0.5248
  */
 export function incompleteBeta(point: BetaPoint): Tails {
   const { a, b, x, y } = point
@@ -33,6 +35,8 @@ export function incompleteBeta(point: BetaPoint): Tails {
  * ln of xᵃ yᵇ / B(a, b), by deviances and Stirling errors, so that large a and b keep their digits.
  *
  * @see C. Loader (2000), Fast and Accurate Computation of Binomial Probabilities
+ * @example
+ * logBetaKernel({ a: 2, b: 3, x: 0.4, y: 0.6 }) // -0.880152
  */
 export function logBetaKernel({ a, b, x, y }: BetaPoint): number {
   const n = a + b

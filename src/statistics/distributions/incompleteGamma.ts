@@ -13,6 +13,8 @@ const MOST_TERMS = 1_000_000
  * @param a - positive
  * @param x - ≥ 0
  * @see NIST DLMF 8.11.4 and 8.9.2
+ * @example
+ * incompleteGamma(2, 3).upper // 0.199148
  */
 export function incompleteGamma(a: number, x: number): Tails {
   if (x <= 0) return tailsFromLog(-Infinity, 'lower')
@@ -20,7 +22,12 @@ export function incompleteGamma(a: number, x: number): Tails {
   return tailsFromLog(logGammaKernel(a, x) - Math.log(fraction(a, x)), 'upper')
 }
 
-/** ln of xᵃ e⁻ˣ / Γ(a), by the deviance, so that large a and x keep their digits. */
+/**
+ * ln of xᵃ e⁻ˣ / Γ(a), by the deviance, so that large a and x keep their digits.
+ *
+ * @example
+ * logGammaKernel(2, 3) // -0.802775
+ */
 export function logGammaKernel(a: number, x: number): number {
   return 0.5 * (Math.log(a) - LOG_TWO_PI) - stirlingError(a) - deviance(a, x)
 }

@@ -12,5 +12,10 @@ export type NamedDistribution =
 
 const DISCRETE: readonly NamedDistribution['name'][] = ['binomial', 'hypergeometric', 'signed-rank']
 
-/** Whether a distribution is one of whole numbers. */
+/**
+ * Whether a distribution is one of whole numbers.
+ *
+ * @example
+ * isDiscrete({ name: 'binomial', n: 10, p: 0.5 }) // true
+ */
 export const isDiscrete = ({ name }: NamedDistribution): boolean => DISCRETE.includes(name)

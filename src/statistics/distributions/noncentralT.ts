@@ -22,6 +22,8 @@ type NoncentralT = Shape & Readonly<{ t: number }>
  *
  * @param shape - ν > 0, fractional too; δ has no unit
  * @see N. Johnson, S. Kotz & N. Balakrishnan (1995), Continuous Univariate Distributions 2, ch. 31
+ * @example
+ * noncentralT({ degreesOfFreedom: 10, noncentrality: 1 }).density(2) // 0.225424
  */
 export function noncentralT(shape: Shape): Continuous {
   return {
@@ -40,6 +42,8 @@ export function noncentralT(shape: Shape): Continuous {
  *
  * @param input - ν > 0, fractional too; δ and t have no unit
  * @see N. Johnson, S. Kotz & N. Balakrishnan (1995), Continuous Univariate Distributions 2, ch. 31
+ * @example
+ * noncentralTTails({ degreesOfFreedom: 10, noncentrality: 1, t: 2 }).upper // 0.192388
  */
 export function noncentralTTails(input: NoncentralT): Tails {
   const { t, degreesOfFreedom, noncentrality } = input
@@ -83,7 +87,12 @@ function quantile({ degreesOfFreedom, noncentrality }: Shape, probability: numbe
   return bracketedRoot({ f: excess, low, high })
 }
 
-/** ln of the density of ln S, S = √(χ²/ν). */
+/**
+ * ln of the density of ln S, S = √(χ²/ν).
+ *
+ * @example
+ * logChiDensity(0, 10) // 0.562283
+ */
 export function logChiDensity(u: number, df: number): number {
   const logScale = Math.LN2 + 0.5 * Math.log(df / 2) - HALF_LOG_TWO_PI - stirlingError(df / 2)
   return logScale - 0.5 * df * expBeyondLinear(2 * u)

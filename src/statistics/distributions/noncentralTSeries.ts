@@ -17,6 +17,8 @@ export const SERIES_RANGE = { t: 30, noncentrality: 35, tail: 1e-4 } as const
  *
  * @param input - ν > 0; t ≥ 0
  * @see R. Lenth (1989), Algorithm AS 243, Applied Statistics 38, 185-189
+ * @example
+ * noncentralTSeries({ t: 2, degreesOfFreedom: 10 })(1).lower // 0.807612
  */
 export function noncentralTSeries({
   t,

@@ -8,6 +8,15 @@ import type { Tail, Tails } from './tails'
  * @param input.logDensity - ln of the density at x
  * @param input.start - a point near the middle, positive
  * @returns x, with a relative error near that of the functions given
+ * @example
+ * positiveQuantile({
+ *   probability: 0.05,
+ *   tail: 'upper',
+ *   tails: (x) => tailsFromLog(-x, 'upper'),
+ *   logDensity: (x) => -x,
+ *   start: 1,
+ * })
+ * // 2.99573
  */
 export function positiveQuantile(
   input: Readonly<{

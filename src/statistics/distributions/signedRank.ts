@@ -11,6 +11,8 @@ import { type Tails, tailsFromLog } from './tails'
  * @param n - ranks, whole, ≥ 1; the work grows as its cube
  * @see F. Wilcoxon (1945), Biometrics Bulletin 1, 80-83; M. Hollander & D. Wolfe (1999), Nonparametric Statistical
  *   Methods, 3.1
+ * @example
+ * signedRank(10).tails(8).lower // 0.0244141
  */
 export function signedRank(n: number): Discrete {
   const most = (n * (n + 1)) / 2

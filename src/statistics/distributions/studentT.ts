@@ -17,6 +17,8 @@ const FAR = 1e140
  *
  * @param degreesOfFreedom - ν > 0, fractional too
  * @see NIST DLMF 8.17; Abramowitz & Stegun (1964) 26.7.1
+ * @example
+ * studentT(11).quantile(0.025, 'upper') // 2.20099
  */
 export const studentT = kept(64, (degreesOfFreedom: number): Continuous => {
   const density = (x: number) => Math.exp(logDensity(x, degreesOfFreedom))

@@ -11,6 +11,15 @@ const MIDDLE_FROM = 0.2
  * @param input.logUpper - ln P(X > x), for x > 0
  * @param input.density - the density, for x > 0
  * @returns x with a relative error near that of the functions given; 0 for a probability of exactly one half
+ * @example
+ * symmetricQuantile({
+ *   probability: 0.025,
+ *   tail: 'upper',
+ *   middle: (x) => 0.5 - normal.tails(x).upper,
+ *   logUpper: (x) => normal.tails(x).logUpper,
+ *   density: normal.density,
+ * })
+ * // 1.95996
  */
 export function symmetricQuantile(
   input: Readonly<{

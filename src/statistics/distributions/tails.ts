@@ -16,7 +16,12 @@ export type Continuous = Readonly<{
   quantile: (probability: number, tail: Tail) => number
 }>
 
-/** A quantile function that keeps its last results: one check asks for the same few, and so does the next. */
+/**
+ * A quantile function that keeps its last results: one check asks for the same few, and so does the next.
+ *
+ * @example
+ * keptQuantile(normal.quantile)(0.05, 'upper') // 1.64485
+ */
 export function keptQuantile(quantile: Continuous['quantile']): Continuous['quantile'] {
   const most = 64
   const lower = kept(most, (probability: number) => quantile(probability, 'lower'))
@@ -24,7 +29,13 @@ export function keptQuantile(quantile: Continuous['quantile']): Continuous['quan
   return (probability, tail) => (tail === 'lower' ? lower : upper)(probability)
 }
 
-/** Completes both tails from the log of one of them, which must be the smaller or near it. */
+/**
+ * Completes both tails from the log of one of them, which must be the smaller or near it.
+ *
+ * @example
+ * tailsFromLog(Math.log(0.25), 'lower')
+ * // { lower: 0.25, upper: 0.75, logLower: -1.38629, logUpper: -0.287682 }
+ */
 export function tailsFromLog(logProbability: number, tail: Tail): Tails {
   const probability = Math.exp(logProbability)
   const other = -Math.expm1(logProbability)
@@ -34,7 +45,12 @@ export function tailsFromLog(logProbability: number, tail: Tail): Tails {
     : { lower: other, upper: probability, logLower: logOther, logUpper: logProbability }
 }
 
-/** The same tails seen from the other end. */
+/**
+ * The same tails seen from the other end.
+ *
+ * @example
+ * mirrored(tailsFromLog(Math.log(0.25), 'lower')).upper // 0.25
+ */
 export function mirrored(tails: Tails): Tails {
   return { lower: tails.upper, upper: tails.lower, logLower: tails.logUpper, logUpper: tails.logLower }
 }

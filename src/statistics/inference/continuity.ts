@@ -7,6 +7,8 @@ export type ContinuityCorrection = 'none' | 'continuity'
  * that of the count: for a two-sided test at most onto 0.
  *
  * @param half - ½, or 0 for no correction
+ * @example
+ * correctedDeviation(-8, 0.5, 'two-sided') // -7.5
  */
 export function correctedDeviation(deviation: number, half: number, alternative: Alternative): number {
   switch (alternative) {

@@ -14,7 +14,19 @@ export type CountRule = Readonly<{
   pValueOf: (count: number) => TailProbability
 }>
 
-/** One-sided and doubled two-sided p-values of a count, from its two tails. */
+/**
+ * One-sided and doubled two-sided p-values of a count, from its two tails.
+ *
+ * @example
+ * tailRule({
+ *   alternative: 'less',
+ *   least: 0,
+ *   most: 10,
+ *   atMost: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count).logLower),
+ *   atLeast: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count - 1).logUpper),
+ * }).pValueOf(2).pValue
+ * // 0.0546875
+ */
 export function tailRule(
   input: Readonly<{
     alternative: Alternative
@@ -51,6 +63,21 @@ export function tailRule(
  * The test of a count.
  *
  * @param input.estimateLimits - the limits, counts, as values of the estimate
+ * @example
+ * countTest({
+ *   count: 1,
+ *   rule: {
+ *     least: 0,
+ *     most: 10,
+ *     centre: 10,
+ *     pValueOf: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count).logLower),
+ *   },
+ *   question: { value: 0.5, alternative: 'less', significanceLevel: 0.05 },
+ *   distribution: { name: 'binomial', n: 10, p: 0.5 },
+ *   estimateLimits: (limits) => mapEnds(limits, (count) => count / 10),
+ *   figures: {},
+ * }).limits
+ * // { lower: 1 }
  */
 export function countTest<Own>(
   input: Readonly<{

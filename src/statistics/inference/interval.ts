@@ -22,7 +22,16 @@ export type Interval = Readonly<{
   holds: (ends: Ends, value: number) => boolean
 }>
 
-/** An interval from its two ends, each a function of the probability left out beyond it. */
+/**
+ * An interval from its two ends, each a function of the probability left out beyond it.
+ *
+ * @example
+ * intervalFrom({
+ *   lower: (tail) => normal.quantile(tail, 'lower'),
+ *   upper: (tail) => normal.quantile(tail, 'upper'),
+ * })({ beyond: 0.05, sides: 'two-sided' })
+ * // { lower: -1.95996, upper: 1.95996 }
+ */
 export function intervalFrom(
   endOf: Readonly<{
     lower: (tail: number) => number | undefined
@@ -45,7 +54,12 @@ export const MIRRORED_SIDES = {
   'two-sided': 'two-sided',
 } as const satisfies Readonly<Record<Alternative, IntervalSides>>
 
-/** Drops the ends that do not exist, or lie outside the range of a double. */
+/**
+ * Drops the ends that do not exist, or lie outside the range of a double.
+ *
+ * @example
+ * ends({ lower: -Infinity, upper: 2.5 }) // { upper: 2.5 }
+ */
 export function ends({
   lower,
   upper,
@@ -54,7 +68,12 @@ export function ends({
   return { ...(isThere(lower) ? { lower: lower! } : {}), ...(isThere(upper) ? { upper: upper! } : {}) }
 }
 
-/** The ends on another scale, one that rises with this one. */
+/**
+ * The ends on another scale, one that rises with this one.
+ *
+ * @example
+ * mapEnds({ lower: 4, upper: 9 }, Math.sqrt) // { lower: 2, upper: 3 }
+ */
 export function mapEnds({ lower, upper }: Ends, change: (end: number) => number): Ends {
   return ends({
     lower: lower === undefined ? undefined : change(lower),
@@ -62,7 +81,12 @@ export function mapEnds({ lower, upper }: Ends, change: (end: number) => number)
   })
 }
 
-/** Whether a value lies between the ends. One on an end is left out, as p = α rejects it. */
+/**
+ * Whether a value lies between the ends. One on an end is left out, as p = α rejects it.
+ *
+ * @example
+ * holds({ lower: 14.88, upper: 14.98 }, 15) // false
+ */
 export function holds({ lower, upper }: Ends, value: number): boolean {
   return (lower === undefined || value > lower) && (upper === undefined || value < upper)
 }

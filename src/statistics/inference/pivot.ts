@@ -26,7 +26,24 @@ export type Pivot<Own> = Readonly<{
   valueAt: (statistic: number, tail: Tail) => number
 }>
 
-/** The test of a value and the interval that mirrors it, both from one pivot. */
+/**
+ * The test of a value and the interval that mirrors it, both from one pivot.
+ *
+ * @example
+ * pivotProcedure({
+ *   interval: 'z',
+ *   estimate: 14.9,
+ *   differenceFrom: (value) => 14.9 - value,
+ *   distribution: { name: 'normal' },
+ *   reference: normal,
+ *   statisticAt: (value) => (14.9 - value) / 0.05,
+ *   estimateAt: (statistic, value) => value + 0.05 * statistic,
+ *   figuresAt: () => ({}),
+ *   valueAt: (statistic) => 14.9 - 0.05 * statistic,
+ * }).test({ value: 15, alternative: 'less', significanceLevel: 0.05 })
+ * // { statistic: -2, distribution: { name: 'normal' }, pValue: 0.0227501, logPValue: -3.78318, limits: {
+ * //   lower: -1.64485 }, estimateLimits: { lower: 14.9178 }, isBeyond: true, figures: {} }
+ */
 export function pivotProcedure<Own>(pivot: Pivot<Own>): Procedure<Own> {
   const mirror = mirrorOf(pivot)
   return {

@@ -41,7 +41,12 @@ export type Procedure<Own = unknown> = Readonly<{
   interval?: Interval | undefined
 }>
 
-/** Whether a statistic lies at or beyond either limit. */
+/**
+ * Whether a statistic lies at or beyond either limit.
+ *
+ * @example
+ * isAtOrBeyond(-2.2, { lower: -1.796 }) // true
+ */
 export function isAtOrBeyond(statistic: number, { lower, upper }: Ends): boolean {
   return (lower !== undefined && statistic <= lower) || (upper !== undefined && statistic >= upper)
 }

@@ -51,6 +51,9 @@ const ENDS: Readonly<Record<ShareInterval, EndOf>> = {
  *
  * @param sample - x successes of n
  * @see Wilson 1927; Newcombe 1998; Clopper & Pearson 1934; Agresti & Coull 1998; Brown, Cai & DasGupta 2001
+ * @example
+ * shareInterval({ successes: 172, sampleSize: 200 }, 'wilson').endsAt({ beyond: 0.05, sides: 'two-sided' })
+ * // { lower: 0.805101, upper: 0.90133 }
  */
 export function shareInterval(sample: CountSample, name: ShareInterval): Interval {
   const endOf = ENDS[name]

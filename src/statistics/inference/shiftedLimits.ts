@@ -4,6 +4,14 @@ import type { PointQuestion } from './procedure'
 /**
  * The estimates at which the decision would turn if every reading were shifted alike: the value, moved by what lies
  * between the estimate and the end of the interval that mirrors the test.
+ *
+ * @example
+ * shiftedLimits({
+ *   interval: () => ({ lower: 14.88, upper: 14.98 }),
+ *   estimate: 14.93,
+ *   question: { value: 15, alternative: 'two-sided', significanceLevel: 0.05 },
+ * })
+ * // { lower: 14.95, upper: 15.05 }
  */
 export function shiftedLimits(
   input: Readonly<{ interval: IntervalOf; estimate: number; question: PointQuestion }>,

@@ -10,7 +10,12 @@ export type TailProbability = Readonly<{
 
 const SMALLEST_FULL_DOUBLE = 2.2250738585072014e-308
 
-/** A probability as a result carries it: one of exactly 0 has no log to give. */
+/**
+ * A probability as a result carries it: one of exactly 0 has no log to give.
+ *
+ * @example
+ * withFiniteLog({ pValue: 0, logPValue: -Infinity }) // { pValue: 0 }
+ */
 export function withFiniteLog({
   pValue,
   logPValue,
@@ -21,7 +26,12 @@ export function withFiniteLog({
   }
 }
 
-/** The probability of a statistic at least as far out, in the alternative's tails: twice the smaller for both. */
+/**
+ * The probability of a statistic at least as far out, in the alternative's tails: twice the smaller for both.
+ *
+ * @example
+ * tailProbability(studentT(11), -2.2, 'less') // { pValue: 0.0250431, logPValue: -3.68716 }
+ */
 export function tailProbability(
   reference: Continuous,
   statistic: number,
@@ -40,25 +50,53 @@ export function tailProbability(
   }
 }
 
+/**
+ * The p-value of a statistic that counts as extreme below: the lower tail.
+ *
+ * @example
+ * lowerTail(normal.tails(-1.96)) // { pValue: 0.0249979, logPValue: -3.68896 }
+ */
 export function lowerTail({ lower, logLower }: Tails): TailProbability {
   return fromLog(logLower, lower)
 }
 
+/**
+ * That of one that counts as extreme above: the upper tail.
+ *
+ * @example
+ * upperTail(normal.tails(1.96)) // { pValue: 0.0249979, logPValue: -3.68896 }
+ */
 export function upperTail({ upper, logUpper }: Tails): TailProbability {
   return fromLog(logUpper, upper)
 }
 
-/** Twice the smaller of two tails, at most 1. */
+/**
+ * Twice the smaller of two tails, at most 1.
+ *
+ * @example
+ * doubledSmaller(fromLog(Math.log(0.02)), fromLog(Math.log(0.98))).pValue // 0.04
+ */
 export function doubledSmaller(first: TailProbability, second: TailProbability): TailProbability {
   return doubled(smaller(first, second))
 }
 
-/** Twice a tail probability, at most 1. */
+/**
+ * Twice a tail probability, at most 1.
+ *
+ * @example
+ * doubled(fromLog(Math.log(0.02))).pValue // 0.04
+ */
 export function doubled({ pValue, logPValue }: TailProbability): TailProbability {
   const logDoubled = Math.min(0, logPValue + Math.LN2)
   return pValue === undefined ? { logPValue: logDoubled } : fromLog(logDoubled, Math.min(1, 2 * pValue))
 }
 
+/**
+ * The smaller of two p-values, by their logs where one lies below the range of a double.
+ *
+ * @example
+ * smaller(fromLog(Math.log(0.02)), fromLog(Math.log(0.98))).pValue // 0.02
+ */
 export function smaller(first: TailProbability, second: TailProbability): TailProbability {
   const isSecond =
     first.pValue === undefined || second.pValue === undefined
@@ -68,7 +106,12 @@ export function smaller(first: TailProbability, second: TailProbability): TailPr
   return pValue === undefined ? { logPValue } : { pValue, logPValue }
 }
 
-/** A probability with its log, without the former where it is not 0 but underflows. */
+/**
+ * A probability with its log, without the former where it is not 0 but underflows.
+ *
+ * @example
+ * fromLog(-800) // { logPValue: -800 }
+ */
 export function fromLog(logPValue: number, pValue = Math.exp(logPValue)): TailProbability {
   const isThere = pValue >= SMALLEST_FULL_DOUBLE || logPValue === -Infinity
   return isThere ? { pValue, logPValue } : { logPValue }

@@ -6,6 +6,8 @@
  *
  * @param input.successes - x of n; moved by a half where a continuity correction applies
  * @see E. Wilson (1927), J. American Statistical Association 22, 209-212
+ * @example
+ * wilsonLimit({ successes: 172, sampleSize: 200, z: -1.96 }) // 0.901331
  */
 export function wilsonLimit(input: Readonly<{ successes: number; sampleSize: number; z: number }>): number {
   const { successes: x, sampleSize: n, z } = input

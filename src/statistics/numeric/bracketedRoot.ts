@@ -6,6 +6,8 @@ const MOST_STEPS = 120
  * @param input.low, input.high - points at which f has opposite signs, or is 0
  * @returns the root, to the last digit or two that f itself can tell apart
  * @see T. Chandrupatla (1997), Advances in Engineering Software 28, 145-149
+ * @example
+ * bracketedRoot({ f: (x) => x * x - 2, low: 1, high: 2 }) // 1.41421
  */
 export function bracketedRoot(
   input: Readonly<{ f: (x: number) => number; low: number; high: number }>,

@@ -4,6 +4,8 @@
  * @param length - how many terms
  * @param term - the i-th of them, from 0
  * @see T. Ogita, S. Rump & S. Oishi (2005), Accurate Sum and Dot Product, algorithm 4.4 (Sum2)
+ * @example
+ * compensatedSum(3, (i) => [1e16, 1, -1e16][i]) // 1
  */
 export function compensatedSum(length: number, term: (index: number) => number): number {
   let sum = 0

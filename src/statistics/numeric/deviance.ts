@@ -5,6 +5,8 @@
  * @param m - expected, positive; same unit as k
  * @returns a number ≥ 0 with a relative error of a few 1e-16
  * @see C. Loader (2000), Fast and Accurate Computation of Binomial Probabilities, bd0
+ * @example
+ * deviance(5, 4) // 0.115718
  */
 export function deviance(k: number, m: number): number {
   const difference = k - m

@@ -11,6 +11,8 @@ const RELATIVE_STEP = 2e-16
  * @param input.slope - its derivative by ln x
  * @param input.start - a first guess, positive
  * @returns x, or 0 or Infinity where the root lies outside the range of a double
+ * @example
+ * solveFalling({ value: (x) => 2 - x, slope: (x) => -x, start: 1 }) // 2
  */
 export function solveFalling(
   input: Readonly<{ value: (x: number) => number; slope: (x: number) => number; start: number }>,

@@ -16,6 +16,8 @@ const MOST_TERMS = 20_000
  * @param input.width - about the width of the peak
  * @returns −Infinity or NaN where f has no finite value near the peak
  * @see L. Trefethen & J. Weideman (2014), The Exponentially Convergent Trapezoidal Rule, SIAM Review 56, 385-458
+ * @example
+ * logPeakIntegral({ f: (x) => (-x * x) / 2, near: 1, width: 1 }) // 0.918939
  */
 export function logPeakIntegral(
   input: Readonly<{ f: (x: number) => number; near: number; width: number }>,

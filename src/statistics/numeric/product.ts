@@ -5,6 +5,8 @@ const SPLITTER = 2 ** 27 + 1
  *
  * @param a, b - well inside the range of a double, below 1e290 in size
  * @see T. Dekker (1971), Numerische Mathematik 18, 224-242
+ * @example
+ * productRemainder(1 + 2 ** -30, 1 + 2 ** -30) // 8.67362e-19
  */
 export function productRemainder(a: number, b: number): number {
   const product = a * b

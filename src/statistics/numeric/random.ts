@@ -5,6 +5,8 @@
  * @param seed - a whole number
  * @returns fills a buffer with the next numbers; many at once are much faster than one by one
  * @see D. Blackman & S. Vigna (2021), Scrambled Linear Pseudorandom Number Generators, ACM TOMS 47, 36
+ * @example
+ * ((words) => (randomWords(1)(words), words[0] / 2 ** 32))(new Uint32Array(1)) // 0.0915695
  */
 export function randomWords(seed: number): (buffer: Uint32Array) => void {
   const state = stateFrom(seed)

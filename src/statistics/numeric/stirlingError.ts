@@ -8,6 +8,8 @@ const SHIFT_TO = 16
  *
  * @param z - a positive number, no unit
  * @see C. Loader (2000), Fast and Accurate Computation of Binomial Probabilities; NIST DLMF 5.11.1
+ * @example
+ * stirlingError(5) // 0.0166447
  */
 export function stirlingError(z: number): number {
   let shifted = z

@@ -17,6 +17,16 @@ type MeanQuestion = PowerQuestion & Readonly<{ standardDeviation: number }>
  * @param question.standardDeviation - σ, the true one
  * @see J. Cohen (1988), Statistical Power Analysis for the Behavioral Sciences, ch. 2; Johnson, Kotz & Balakrishnan
  *   (1995), Continuous Univariate Distributions 2, ch. 31
+ * @example
+ * powerOfT({
+ *   n: 12,
+ *   value: 15,
+ *   truth: 14.9,
+ *   alternative: 'less',
+ *   significanceLevel: 0.05,
+ *   standardDeviation: 0.11,
+ * })
+ * // 0.903589
  */
 export function powerOfT(question: MeanQuestion): number {
   const { n, value, truth, alternative, significanceLevel, standardDeviation } = question
@@ -51,6 +61,16 @@ function isCertain(noncentrality: number, t: number, degreesOfFreedom: number): 
  * The power of the z test: Φ beyond the critical values, moved by √n (μ − μ₀) / σ.
  *
  * @see J. Cohen (1988), ch. 2
+ * @example
+ * powerOfZ({
+ *   n: 12,
+ *   value: 15,
+ *   truth: 14.9,
+ *   alternative: 'less',
+ *   significanceLevel: 0.05,
+ *   standardDeviation: 0.11,
+ * })
+ * // 0.933752
  */
 export function powerOfZ(question: MeanQuestion): number {
   const { n, value, truth, alternative, significanceLevel, standardDeviation } = question
@@ -78,6 +98,16 @@ export type RangeQuestion = Readonly<{
  * chance that x̄ lies between lower + t s/√n and upper − t s/√n.
  *
  * @see D. Owen (1965), Biometrika 52, 437-446; K. Phillips (1990), J. Pharmacokinetics and Biopharmaceutics 18, 137-144
+ * @example
+ * powerInsideWithT({
+ *   n: 12,
+ *   lower: 14.8,
+ *   upper: 15.2,
+ *   truth: 15,
+ *   significanceLevel: 0.05,
+ *   standardDeviation: 0.11,
+ * })
+ * // 0.999976
  */
 export function powerInsideWithT(question: RangeQuestion): number {
   const { n, significanceLevel } = question
@@ -98,7 +128,20 @@ export function powerInsideWithT(question: RangeQuestion): number {
   return Math.exp(logPeakIntegral({ f, near, width: 1 / Math.sqrt(2 * df) }))
 }
 
-/** The power of two one-sided z tests to show a mean inside a tolerance. */
+/**
+ * The power of two one-sided z tests to show a mean inside a tolerance.
+ *
+ * @example
+ * powerInsideWithZ({
+ *   n: 12,
+ *   lower: 14.8,
+ *   upper: 15.2,
+ *   truth: 15,
+ *   significanceLevel: 0.05,
+ *   standardDeviation: 0.11,
+ * })
+ * // 0.999997
+ */
 export function powerInsideWithZ(question: RangeQuestion): number {
   const z = normal.quantile(question.significanceLevel, 'upper')
   const { low, high } = standardized(question)
@@ -116,7 +159,12 @@ function between(a: number, b: number): number {
   return a > 0 ? normal.tails(a).upper - normal.tails(b).upper : normal.tails(b).lower - normal.tails(a).lower
 }
 
-/** Adds up the tails that the alternative looks at. */
+/**
+ * Adds up the tails that the alternative looks at.
+ *
+ * @example
+ * inTails('two-sided', () => 0.01, () => 0.8) // 0.81
+ */
 export function inTails(
   alternative: PowerQuestion['alternative'],
   lower: () => number,

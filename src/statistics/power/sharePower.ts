@@ -10,6 +10,9 @@ import { inTails } from './meanPower'
  *
  * @param question.value, question.truth - shares between 0 and 1
  * @see J. Fleiss, B. Levin & M. Paik (2003), Statistical Methods for Rates and Proportions, 2.5
+ * @example
+ * powerOfScore({ n: 200, value: 0.9, truth: 0.85, alternative: 'less', significanceLevel: 0.05 })
+ * // 0.725194
  */
 export function powerOfScore({ n, value, truth, alternative, significanceLevel }: PowerQuestion): number {
   const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
@@ -29,6 +32,9 @@ export type Region = Readonly<{ lower: number; upper: number }>
  * The counts at which the exact test rejects: up to `lower`, and from `upper` on; two-sided with at most α/2 in either.
  *
  * @param known - the region for a unit less, from which it is at most one count away
+ * @example
+ * exactRegion({ n: 20, value: 0.5, alternative: 'two-sided', significanceLevel: 0.05 })
+ * // { lower: 5, upper: 15 }
  */
 export function exactRegion(
   { n, value, alternative, significanceLevel }: Omit<PowerQuestion, 'truth'>,
@@ -46,7 +52,12 @@ export function exactRegion(
   }
 }
 
-/** The chance of a count in the region when the true share is `truth`. */
+/**
+ * The chance of a count in the region when the true share is `truth`.
+ *
+ * @example
+ * powerOfRegion({ lower: 5, upper: 15 }, 20, 0.7) // 0.416414
+ */
 export function powerOfRegion({ lower, upper }: Region, n: number, truth: number): number {
   const { tails } = binomial({ trials: n, probability: truth })
   return (lower < 0 ? 0 : tails(lower).lower) + (upper > n ? 0 : tails(upper - 1).upper)
@@ -57,6 +68,9 @@ export function powerOfRegion({ lower, upper }: Region, n: number, truth: number
  *
  * @param question.value, question.truth - shares between 0 and 1
  * @see J. Fleiss, B. Levin & M. Paik (2003), 2.5
+ * @example
+ * powerOfExact({ n: 20, value: 0.5, truth: 0.7, alternative: 'greater', significanceLevel: 0.05 })
+ * // 0.416371
  */
 export function powerOfExact(question: PowerQuestion): number {
   return Math.min(1, powerOfRegion(exactRegion(question), question.n, question.truth))
@@ -69,6 +83,9 @@ export const MOST_EXACT_UNITS = 100_000
  * The sample sizes for a power of the exact test, which goes up and down from unit to unit.
  *
  * @returns the first n that reaches the power, and the smallest from which on it holds; nothing up to 100,000 units
+ * @example
+ * exactSizes({ value: 0.5, truth: 0.8, alternative: 'greater', significanceLevel: 0.05, power: 0.8 })
+ * // { firstN: 18, n: 18, power: 0.867084 }
  */
 export function exactSizes(
   input: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,

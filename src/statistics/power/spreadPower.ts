@@ -7,6 +7,9 @@ import { inTails } from './meanPower'
  *
  * @param question.value, question.truth - standard deviations
  * @see NIST/SEMATECH e-Handbook of Statistical Methods, 7.2.3
+ * @example
+ * powerOfChiSquare({ n: 24, value: 0.1, truth: 0.15, alternative: 'greater', significanceLevel: 0.05 })
+ * // 0.870556
  */
 export function powerOfChiSquare(question: PowerQuestion): number {
   const { n, value, truth, alternative, significanceLevel } = question

@@ -23,6 +23,13 @@ export type BiasCorrected = Readonly<{
  *
  * @param statistics - of the resamples, ascending, less the offset
  * @see B. Efron (1987), J. American Statistical Association 82, 171-185
+ * @example
+ * biasCorrected(Float64Array.from({ length: 999 }, (_, i) => (i - 499) / 500), {
+ *   estimate: 15,
+ *   offset: 15,
+ *   leftOut: Float64Array.of(14.9, 15, 15.1),
+ * }).endsAt({ beyond: 0.05, sides: 'two-sided' })
+ * // { lower: 14.05, upper: 15.95 }
  */
 export function biasCorrected(
   statistics: Float64Array,
@@ -78,7 +85,12 @@ function accelerationOf(leftOut: Float64Array): number {
   return squares === 0 ? 0 : compensatedSum(n, (i) => (mean - leftOut[i]!) ** 3) / (6 * squares ** 1.5)
 }
 
-/** How many ascending numbers lie below a value, without those equal to it or with them. */
+/**
+ * How many ascending numbers lie below a value, without those equal to it or with them.
+ *
+ * @example
+ * countBelow(Float64Array.of(1, 2, 2, 3), 2, 'with') // 3
+ */
 export function countBelow(sorted: Float64Array, value: number, counted: 'without' | 'with'): number {
   const isPast = (at: number) => (counted === 'without' ? sorted[at]! >= value : sorted[at]! > value)
   return firstWhole(isPast, 0, sorted.length)

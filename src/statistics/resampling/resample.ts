@@ -18,6 +18,9 @@ type Plan = Readonly<{ count: number; seed: number }>
  * @param centred - the readings less their mean, so that sums of squares keep their digits; for a median the readings
  *   themselves, ascending
  * @param plan.count - how many resamples
+ * @example
+ * resample(Float64Array.of(-0.1, 0, 0.1), 'median', { count: 5, seed: 1 }).statistics
+ * // [0, 0, 0, 0, 0.1]
  */
 export function resample(centred: Float64Array, statistic: Resampled, plan: Plan): Resamples {
   return statistic === 'median' ? resampleMedian(centred, plan) : resampleMoments(centred, statistic, plan)
