@@ -17,6 +17,8 @@ const { values: options } = parseArgs({
 
 /** The rooms whose code is changed, and whose tests are run. */
 const ROOMS = ['statistics', 'claims', 'pictures', 'desk', 'words', 'answers']
+/** Rooms whose tests see what is carried on into them. */
+const SEEING = ['report', 'intake']
 /** Says nothing of one figure, and takes as long as all the others. */
 const LEFT_OUT = /\.long\.test/
 const KNOWN = path.join(ROOT, 'docs/MUTANTS.md')
@@ -103,7 +105,9 @@ const filesIn = (room) =>
     path.posix.join('src', room, file),
   )
 const all = ROOMS.flatMap(filesIn)
-const tests = all.filter((file) => file.endsWith('.test.ts') && !LEFT_OUT.test(file))
+const tests = [...all, ...SEEING.flatMap(filesIn)].filter(
+  (file) => file.endsWith('.test.ts') && !LEFT_OUT.test(file),
+)
 const sources = all.filter(
   (file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && file.includes(options.only),
 )
