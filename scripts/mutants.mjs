@@ -121,6 +121,7 @@ function copyFor(worker) {
     'src',
     'tests',
     'docs',
+    'scripts',
     'package.json',
     'tsconfig.json',
     'jest.config.mjs',
@@ -180,6 +181,12 @@ const sample = pool
   .slice(0, Number(options.count))
   .map(({ mutation }) => mutation)
 console.log(`${sample.length} of ${pool.length} changes in ${sources.length} files, seed ${options.seed}`)
+
+const unharmed = copyFor(0)
+if (!(await passes(unharmed, tests))) {
+  console.error('The tests fail before anything is changed: see `npm run unit`.')
+  process.exit(1)
+}
 
 const survivors = []
 let [next, done] = [0, 0]
