@@ -2,7 +2,7 @@
 
 import { chakra } from '@chakra-ui/react'
 import { formatCount } from '@/words/figures'
-import { PROVENANCE_FIELDS, type ProvenanceField } from '@/words/en/provenanceWords'
+import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -20,18 +20,6 @@ const INDEPENDENT_WORDS = {
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
-
-const EXAMPLES: Readonly<Record<ProvenanceField, string>> = {
-  drawnHow: 'such as two sacks from each pallet',
-  drawnWhen: 'day',
-  drawnWhere: 'place',
-  drawnBy: 'name',
-  lot: 'number or name',
-  lotSize: 'number of units',
-  instrument: 'such as bench scale 3',
-  resolution: 'smallest step, with its unit',
-  calibratedOn: 'day',
-}
 
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
@@ -68,12 +56,12 @@ export function Provenance() {
           onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
         />
       </dd>
-      {PROVENANCE_FIELDS.map(([field, name]) => (
+      {PROVENANCE_FIELDS.map(([field, name, example]) => (
         <Entry key={field} name={name}>
           <InlineText
             label={name}
             value={draft[field]}
-            placeholder={EXAMPLES[field]}
+            placeholder={example}
             isInvalid={field === 'lotSize' && !/^\d*$/.test(draft.lotSize.trim())}
             onChange={(value) => setField(field, value)}
           />

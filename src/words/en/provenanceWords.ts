@@ -1,16 +1,14 @@
 import type { SampleDraft } from '@/desk/sampleDraft'
 
-/** What is asked of where a sample comes from, in the order in which it is asked. */
+/** What is asked of where a sample comes from, in the order in which it is asked: the field, its name, and what fills it. */
 export const PROVENANCE_FIELDS = [
-  ['drawnHow', 'How it was drawn'],
-  ['drawnWhen', 'When'],
-  ['drawnWhere', 'Where'],
-  ['drawnBy', 'By whom'],
-  ['lot', 'Lot'],
-  ['lotSize', 'Size of the lot'],
-  ['instrument', 'Instrument'],
-  ['resolution', 'Its resolution'],
-  ['calibratedOn', 'Last calibrated'],
-] as const satisfies readonly (readonly [keyof SampleDraft, string])[]
-
-export type ProvenanceField = (typeof PROVENANCE_FIELDS)[number][0]
+  ['drawnHow', 'How it was drawn', 'such as two sacks from each pallet'],
+  ['drawnWhen', 'When', 'day'],
+  ['drawnWhere', 'Where', 'place'],
+  ['drawnBy', 'By whom', 'name'],
+  ['lot', 'Lot', 'number or name'],
+  ['lotSize', 'Size of the lot', 'number of units'],
+  ['instrument', 'Instrument', 'such as bench scale 3'],
+  ['resolution', 'Its resolution', 'smallest step, with its unit'],
+  ['calibratedOn', 'Last calibrated', 'day'],
+] as const satisfies readonly (readonly [keyof SampleDraft, string, string])[]
