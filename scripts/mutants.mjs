@@ -23,7 +23,7 @@ const SEEING = ['report', 'intake']
 const LEFT_OUT = /\.long\.test/
 const KNOWN = path.join(ROOT, 'docs/MUTANTS.md')
 const COPIES = path.join(ROOT, 'build/mutants')
-const LIMIT_MS = 180_000
+const LIMIT_MS = 900_000
 
 ensureInstalled()
 const { default: ts } = await import('typescript')
