@@ -2,14 +2,16 @@ import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
 
-/** Journeys through the production build in a real browser, two at a time: each has a server and a browser of its own. */
+/** Journeys through the production build in a real browser, three at a time: each has a server and a browser of its own, and waits for them most of the time. */
 export default createConfig({
   testEnvironment: 'node',
+  // Each journey stands by itself: none may rest on what another one left behind.
+  randomize: true,
   globalSetup: '<rootDir>/scripts/temporary.mjs',
   cacheDirectory: '<rootDir>/build/jest',
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
   testTimeout: 300_000,
-  maxWorkers: 2,
+  maxWorkers: 3,
 })

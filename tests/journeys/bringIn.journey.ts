@@ -5,10 +5,8 @@ import path from 'node:path'
 import writeXlsxFile from 'write-excel-file/node'
 import {
   choose,
-  complaints,
   control,
   seeFigure,
-  follow,
   paste,
   plain,
   see,
@@ -18,10 +16,13 @@ import {
   chosen,
   press as pressButton,
 } from './browser'
-import { startJourney } from './journey'
+import { atClaim, startJourney, step } from './journey'
 import { kill, serve } from './server'
 
-const journey = startJourney(['--demo'])
+const journey = startJourney(['--demo'], {
+  arrive: atClaim('Brackwater pellet sacks', 'Mean net mass at least'),
+  borne: /net::ERR|Failed to load resource/,
+})
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-'))
 
 function written(name: string, content: string | Uint8Array): string {
@@ -38,65 +39,56 @@ const press = (words: string) => pressButton(journey.driver, words)
 const hand = async (file: string) => (await control(journey.driver, 'File to bring in')).sendKeys(file)
 const seeTested = (count: string) => seeFigure(journey.driver, 'Key figures', 'Readings tested', count)
 
-async function toSacks() {
-  await journey.driver.get(journey.server.address)
-  await follow(journey.driver, 'Brackwater pellet sacks')
-  await follow(journey.driver, 'Mean net mass at least')
-  await see(journey.driver, '24 readings', '#evidence')
-}
-
-test('a file is shown as it will be read before it is taken in', async () => {
-  await toSacks()
-  await hand(written('deliveries.csv', DELIVERIES))
-  await see(journey.driver, 'The first rows of deliveries.csv', '#evidence')
-  const shown = await evidence()
-  expect(await chosen(journey.driver, 'Separator')).toBe('semicolons')
-  expect(await chosen(journey.driver, 'Decimal mark of the file')).toBe('decimal comma')
-  expect(shown).toContain('14.93')
-  await seeTested('24')
-  expect(await violations(journey.driver)).toEqual([])
-  await choose(journey.driver, 'Separator', 'bars')
-  await see(journey.driver, 'depot;mass;carrier', '#evidence')
-  await choose(journey.driver, 'Separator', 'semicolons')
-  await see(journey.driver, 'south; east', '#evidence')
-})
-
-test('words among numbers are asked about once, then counted as missing', async () => {
-  await press('Take it in')
-  await see(journey.driver, '“n/a” stands once among the numbers of “mass”.', '#evidence')
-  await press('Yes: count them as missing')
-  await see(journey.driver, '6 of 6 rows, 1 of them without a reading', '#evidence')
-  await seeTested('5')
-  await seeFigure(journey.driver, 'Key figures', 'Mean', '14.942 kg')
-})
-
-test('rows are kept by a sentence, which is stored with the claim', async () => {
-  await press('only some rows')
-  await see(journey.driver, 'has no value yet', '#evidence')
-  await type(journey.driver, 'Value of condition 1', 'north')
-  await see(journey.driver, '4 of 6 rows', '#evidence')
-  await seeTested('4')
-  await press('and')
-  await choose(journey.driver, 'Column of condition 2', 'depot')
-  await type(journey.driver, 'Value of condition 2', '7')
-  await see(journey.driver, '2 of 6 rows', '#evidence')
-  await press('or')
-  await choose(journey.driver, 'Column of condition 3', 'mass')
-  await choose(journey.driver, 'Comparison of condition 3', 'is above')
-  await type(journey.driver, 'Value of condition 3', '15')
-  await see(journey.driver, '3 of 6 rows', '#evidence')
-  await journey.driver.wait(async () => (await textOf(journey.driver, 'header')).includes('Saved'), 40_000)
-  await journey.driver.navigate().refresh()
-  await see(journey.driver, '3 of 6 rows', '#evidence')
-  await seeTested('3')
-})
-
-test('the sample that the claim was held against before is still there', async () => {
-  await choose(journey.driver, 'Sample', 'Sacks of line 2')
-  await see(journey.driver, '24 readings', '#evidence')
-  await see(journey.driver, '14.929', 'aside')
-  await choose(journey.driver, 'Sample', 'deliveries')
-  await see(journey.driver, '6 of 6 rows', '#evidence')
+test('a file is looked at, taken in, and rows of it kept by a sentence', async () => {
+  await step('a file is shown as it will be read before it is taken in', async () => {
+    await hand(written('deliveries.csv', DELIVERIES))
+    await see(journey.driver, 'The first rows of deliveries.csv', '#evidence')
+    const shown = await evidence()
+    expect(await chosen(journey.driver, 'Separator')).toBe('semicolons')
+    expect(await chosen(journey.driver, 'Decimal mark of the file')).toBe('decimal comma')
+    expect(shown).toContain('14.93')
+    await seeTested('24')
+    expect(await violations(journey.driver)).toEqual([])
+    await choose(journey.driver, 'Separator', 'bars')
+    await see(journey.driver, 'depot;mass;carrier', '#evidence')
+    await choose(journey.driver, 'Separator', 'semicolons')
+    await see(journey.driver, 'south; east', '#evidence')
+  })
+  await step('words among numbers are asked about once, then counted as missing', async () => {
+    await press('Take it in')
+    await see(journey.driver, '“n/a” stands once among the numbers of “mass”.', '#evidence')
+    await press('Yes: count them as missing')
+    await see(journey.driver, '6 of 6 rows, 1 of them without a reading', '#evidence')
+    await seeTested('5')
+    await seeFigure(journey.driver, 'Key figures', 'Mean', '14.942 kg')
+  })
+  await step('rows are kept by a sentence, which is stored with the claim', async () => {
+    await press('only some rows')
+    await see(journey.driver, 'has no value yet', '#evidence')
+    await type(journey.driver, 'Value of condition 1', 'north')
+    await see(journey.driver, '4 of 6 rows', '#evidence')
+    await seeTested('4')
+    await press('and')
+    await choose(journey.driver, 'Column of condition 2', 'depot')
+    await type(journey.driver, 'Value of condition 2', '7')
+    await see(journey.driver, '2 of 6 rows', '#evidence')
+    await press('or')
+    await choose(journey.driver, 'Column of condition 3', 'mass')
+    await choose(journey.driver, 'Comparison of condition 3', 'is above')
+    await type(journey.driver, 'Value of condition 3', '15')
+    await see(journey.driver, '3 of 6 rows', '#evidence')
+    await journey.driver.wait(async () => (await textOf(journey.driver, 'header')).includes('Saved'), 40_000)
+    await journey.driver.navigate().refresh()
+    await see(journey.driver, '3 of 6 rows', '#evidence')
+    await seeTested('3')
+  })
+  await step('the sample that the claim was held against before is still there', async () => {
+    await choose(journey.driver, 'Sample', 'Sacks of line 2')
+    await see(journey.driver, '24 readings', '#evidence')
+    await see(journey.driver, '14.929', 'aside')
+    await choose(journey.driver, 'Sample', 'deliveries')
+    await see(journey.driver, '6 of 6 rows', '#evidence')
+  })
 })
 
 test('rows of a spreadsheet are pasted, and taken in as a sample of their own', async () => {
@@ -145,7 +137,7 @@ const computed = zipSync({
   'xl/s.xml': strToU8(formula),
 })
 
-test.each([
+const REFUSED: readonly (readonly [name: string, content: string | Uint8Array, words: string])[] = [
   ['uneven.csv', 'a,b\n1,2\n3\n', 'The row on line 3 has 1 cell where the first row has 2'],
   ['empty.csv', '\n', 'The file is empty'],
   ['picture.csv', 'a\n\u0001\u0002', 'Line 2 holds characters that no text has'],
@@ -158,36 +150,41 @@ test.each([
   ],
   ['large.csv', 'a,b\n1e999,2\n', 'On line 2, “1e999” in the column “a” is beyond the range'],
   ['computed.xlsx', computed, 'Cell A1 of the sheet “Log” holds a formula (=B1*2)'],
-])('%s is refused with the place, and changes nothing', async (name, content, words) => {
-  await hand(written(name, content))
-  await see(journey.driver, words, '#evidence')
-  await seeTested('4')
+]
+
+test('what cannot be read is refused with the place, and changes nothing', async () => {
+  for (const [name, content, words] of REFUSED)
+    await step(name, async () => {
+      await hand(written(name, content))
+      await see(journey.driver, words, '#evidence')
+      await seeTested('24')
+    })
 })
 
-test('a file of 300 MB is refused at once', async () => {
-  const file = written('giant.csv', 'a,b\n')
-  truncateSync(file, 300 * 1024 * 1024)
-  await hand(file)
-  await see(journey.driver, 'The file has 300 MB at least; at most 256 MB are taken', '#evidence')
-})
-
-test('bytes of another encoding, far down, are found when the file is taken in', async () => {
-  const text = `name,mass\n${'å,15\n'.repeat(1_000_000)}x,15\n`
-  const bytes = Buffer.from(text).map((byte, at, all) => (at === all.length - 5 ? 0xe5 : byte))
-  await hand(written('mixed.csv', bytes))
-  await press('Take it in')
-  await see(journey.driver, 'On line 1000002, in column 1, bytes stand that are no UTF-8', '#evidence')
-})
-
-test('a word far down in a file of many rows is found, and what it stands in told', async () => {
-  const rows = Array.from({ length: 70_000 }, (_, i) => `${i},${14 + (i % 100) / 100}`)
-  rows[69_000] = '69000,about 15'
-  await hand(written('long.csv', `sack,mass\n${rows.join('\n')}\n`))
-  await press('Take it in')
-  await see(journey.driver, 'given as the file long.csv', '#evidence')
-  await choose(journey.driver, 'Column of the readings', 'sack')
-  await see(journey.driver, '70,000 of 70,000 rows', '#evidence')
-  await see(journey.driver, 'each circle: up to', 'aside')
+test('files too large, of another encoding, and with a word far down', async () => {
+  await step('a file of 300 MB is refused at once', async () => {
+    const file = written('giant.csv', 'a,b\n')
+    truncateSync(file, 300 * 1024 * 1024)
+    await hand(file)
+    await see(journey.driver, 'The file has 300 MB at least; at most 256 MB are taken', '#evidence')
+  })
+  await step('bytes of another encoding, far down, are found when the file is taken in', async () => {
+    const text = `name,mass\n${'å,15\n'.repeat(1_000_000)}x,15\n`
+    const bytes = Buffer.from(text).map((byte, at, all) => (at === all.length - 5 ? 0xe5 : byte))
+    await hand(written('mixed.csv', bytes))
+    await press('Take it in')
+    await see(journey.driver, 'On line 1000002, in column 1, bytes stand that are no UTF-8', '#evidence')
+  })
+  await step('a word far down in a file of many rows is found, and what it stands in told', async () => {
+    const rows = Array.from({ length: 70_000 }, (_, i) => `${i},${14 + (i % 100) / 100}`)
+    rows[69_000] = '69000,about 15'
+    await hand(written('long.csv', `sack,mass\n${rows.join('\n')}\n`))
+    await press('Take it in')
+    await see(journey.driver, 'given as the file long.csv', '#evidence')
+    await choose(journey.driver, 'Column of the readings', 'sack')
+    await see(journey.driver, '70,000 of 70,000 rows', '#evidence')
+    await see(journey.driver, 'each circle: up to', 'aside')
+  })
 })
 
 test('a server that is killed while it takes a file in keeps what it had, and nothing of the file', async () => {
@@ -199,13 +196,8 @@ test('a server that is killed while it takes a file in keeps what it had, and no
   await kill(journey.server)
   journey.server = await serve(['--demo'], journey.server.data)
   await journey.driver.get(claim.replace(/^https?:\/\/[^/]+/, journey.server.address))
-  await see(journey.driver, '70,000 of 70,000 rows', '#evidence')
+  await see(journey.driver, '24 readings', '#evidence')
   const samples = await (await control(journey.driver, 'Sample')).getText()
-  expect(samples).toContain('long')
+  expect(samples).toContain('Sacks of line 2')
   expect(samples).not.toContain('huge')
-})
-
-test('the pages complained of nothing but the server that was gone', async () => {
-  const said = await complaints(journey.driver)
-  expect(said.filter((one) => !/net::ERR|Failed to load resource/.test(one))).toEqual([])
 })

@@ -1,8 +1,10 @@
-import { attribute, choose, chosen, complaints, follow, see, textOf, type, violations } from './browser'
+import { attribute, choose, chosen, follow, see, textOf, type, violations } from './browser'
 import { startJourney } from './journey'
 
 const PATIENCE_MS = 40_000
-const journey = startJourney(['--demo'])
+const journey = startJourney(['--demo'], {
+  arrive: ({ driver }) => see(driver, '5 cases', '[role=search]'),
+})
 
 const docket = () => textOf(journey.driver, '[aria-label=Cases]')
 async function cases(...expected: readonly string[]) {
@@ -14,8 +16,6 @@ async function cases(...expected: readonly string[]) {
 
 test('the docket is searched, filtered and sorted, and its address holds how', async () => {
   const { driver } = journey
-  await driver.get(journey.server.address)
-  await see(driver, '5 cases', '[role=search]')
   await type(driver, 'Search the docket', 'all fillings')
   await cases('WH-030')
   await type(driver, 'Search the docket', '')
@@ -44,8 +44,4 @@ test('what is typed while earlier letters are looked for is neither lost nor put
   await type(driver, 'Search the docket', 'pellet sacks of brackwater')
   await see(driver, 'No case is like that.', 'main')
   expect(await attribute(driver, 'Search the docket')).toBe('pellet sacks of brackwater')
-})
-
-test('the browser complained of nothing on the way', async () => {
-  expect(await complaints(journey.driver)).toEqual([])
 })

@@ -1,19 +1,67 @@
+import { cpSync, rmSync } from 'node:fs'
+import path from 'node:path'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { openBrowser } from './browser'
-import { killAll, serve, type Served } from './server'
+import { complaints, follow, openBrowser, see } from './browser'
+import { kill, killAll, newDataFolder, serve, type Served } from './server'
 
 export type Journey = { server: Served; driver: Driver }
 
-/** A server of its own and a browser for the tests of one file, ended after them. */
-export function startJourney(options: readonly string[]): Journey {
+type Plan = Readonly<{
+  /** Where each journey begins. */
+  arrive: (journey: Journey) => Promise<void>
+  /** Complaints of the browser that are no fault. */
+  borne?: RegExp
+}>
+
+/**
+ * A browser for the journeys of one file. Each of them begins with the same data on a server of its own, so that they can be
+ * made in any order, and ends without a complaint of the browser.
+ */
+export function startJourney(options: readonly string[], { arrive, borne }: Plan): Journey {
   const journey = {} as Journey
+  let fresh = ''
   beforeAll(async () => {
-    journey.server = await serve(options)
+    const first = await serve(options)
+    await kill(first)
+    fresh = first.data
+    rmSync(path.join(fresh, 'in-use.json'), { force: true })
     journey.driver = await openBrowser()
+  })
+  beforeEach(async () => {
+    const data = newDataFolder()
+    cpSync(fresh, data, { recursive: true })
+    journey.server = await serve(options, data)
+    await journey.driver.get(journey.server.address)
+    await arrive(journey)
+  })
+  afterEach(async () => {
+    const said = await complaints(journey.driver)
+    await journey.driver.get('about:blank')
+    await killAll()
+    rmSync(journey.server.data, { recursive: true, force: true })
+    expect(said.filter((one) => !borne?.test(one))).toEqual([])
   })
   afterAll(async () => {
     await journey.driver?.quit()
     await killAll()
   })
   return journey
+}
+
+/** Begins on the workbench of a claim of the demo. */
+export function atClaim(subject: string, claim: string) {
+  return async ({ driver }: Journey): Promise<void> => {
+    await follow(driver, subject)
+    await follow(driver, claim)
+    await see(driver, 'says the', 'main h1')
+  }
+}
+
+/** A part of a journey that goes on from the part before, named where it fails. */
+export async function step(name: string, act: () => Promise<void>): Promise<void> {
+  try {
+    await act()
+  } catch (error) {
+    throw new Error(`${name}: ${error instanceof Error ? error.message : error}`, { cause: error })
+  }
 }

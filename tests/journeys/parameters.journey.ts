@@ -1,18 +1,7 @@
 import { By } from 'selenium-webdriver'
 import { readReference } from '@tests/reference/reference'
-import {
-  choose,
-  complaints,
-  control,
-  follow,
-  fullFigure,
-  paste,
-  press,
-  see,
-  type,
-  untilSaved,
-} from './browser'
-import { startJourney } from './journey'
+import { choose, control, follow, fullFigure, paste, press, see, type, untilSaved } from './browser'
+import { startJourney, step } from './journey'
 
 // Every parameter from the words of the claim to the signed finding. The figures that the screen should show were computed
 // with mpmath at 55 digits: tests/reference/SOURCES.md.
@@ -56,12 +45,15 @@ function caseOf<T extends Readonly<{ id: string }>>(file: string, list: string, 
   return found
 }
 
-const journey = startJourney([])
-let caseAddress = ''
+const journey = startJourney([], {
+  arrive: async ({ driver }) => {
+    await press(driver, 'Open a case')
+    await see(driver, 'Claims made by')
+  },
+})
 
 /** Adds a claim to the case and reads its wording. */
 async function claim(wording: string, reading: string) {
-  await journey.driver.get(caseAddress)
   await press(journey.driver, 'Add a claim')
   await see(journey.driver, 'says the', 'main h1')
   await type(journey.driver, 'Wording of the claim', wording)
@@ -93,13 +85,6 @@ async function signAndVerify(outcome: string) {
   await see(driver, 'What is stored has the fingerprint that it had when it was signed.', 'main')
   await see(driver, /Computed again with core [\d.]+: every figure is the same\./, 'main')
 }
-
-beforeAll(async () => {
-  await journey.driver.get(journey.server.address)
-  await press(journey.driver, 'Open a case')
-  await see(journey.driver, 'Claims made by')
-  caseAddress = await journey.driver.getCurrentUrl()
-})
 
 test('a mean', async () => {
   const row = caseOf<MeanCase>('mean_tests.json', 'cases', 't_raw_4')
@@ -165,36 +150,33 @@ test('two spreads, each from a sample of its own', async () => {
   await signAndVerify(Number(row.p_two_sided) <= 0.05 ? 'Contradicted' : 'Not contradicted')
 })
 
-test('a median', async () => {
-  const row = caseOf<RankCase>('mean_tests.json', 'rank_tests', 'rank_3')
-  await claim(`median of at least ${row.mu0} h`, `median at least ${row.mu0} h`)
-  await paste(journey.driver, 'Readings', row.data.join('\n'))
-  await isTested('Test statistic W⁺', row.w_plus)
-  await isTested('p-value', row.exact.p_less)
-  await signAndVerify(Number(row.exact.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
-})
-
-test('what is changed after signing makes a new revision, and the signed one stays', async () => {
-  const { driver } = journey
-  await follow(driver, 'Claim')
-  await see(driver, 'This finding is signed as it stands.', '#finding')
-  await type(driver, 'Claimed value', '0.001')
-  await see(driver, 'Signing again makes a new revision.', '#finding')
-  await untilSaved(driver)
-  await press(driver, 'Sign the finding')
-  await see(driver, 'Signed finding 2', '#finding')
-  await follow(driver, 'Signed finding 1')
-  await see(driver, 'every figure is the same', 'main')
-  await driver.navigate().back()
-  await control(driver, 'Claimed value')
-  const address = await driver.findElement(By.partialLinkText('Signed finding 2')).getAttribute('href')
-  const [, claimId] = /claims\/([^/]+)\//.exec(address!)!
-  const signed = await fetch(`${journey.server.address}/api/claims/${claimId}/findings/1`).then((one) =>
-    one.text(),
-  )
-  expect(JSON.parse(signed)).toMatchObject({ kind: 'true-weight-signed-finding', signedBy: 'A. Inspector' })
-})
-
-test('the browser complained of nothing on the way', async () => {
-  expect(await complaints(journey.driver)).toEqual([])
+test('a median, signed, changed and signed again', async () => {
+  await step('a median', async () => {
+    const row = caseOf<RankCase>('mean_tests.json', 'rank_tests', 'rank_3')
+    await claim(`median of at least ${row.mu0} h`, `median at least ${row.mu0} h`)
+    await paste(journey.driver, 'Readings', row.data.join('\n'))
+    await isTested('Test statistic W⁺', row.w_plus)
+    await isTested('p-value', row.exact.p_less)
+    await signAndVerify(Number(row.exact.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
+  })
+  await step('what is changed after signing makes a new revision, and the signed one stays', async () => {
+    const { driver } = journey
+    await follow(driver, 'Claim')
+    await see(driver, 'This finding is signed as it stands.', '#finding')
+    await type(driver, 'Claimed value', '0.001')
+    await see(driver, 'Signing again makes a new revision.', '#finding')
+    await untilSaved(driver)
+    await press(driver, 'Sign the finding')
+    await see(driver, 'Signed finding 2', '#finding')
+    await follow(driver, 'Signed finding 1')
+    await see(driver, 'every figure is the same', 'main')
+    await driver.navigate().back()
+    await control(driver, 'Claimed value')
+    const address = await driver.findElement(By.partialLinkText('Signed finding 2')).getAttribute('href')
+    const [, claimId] = /claims\/([^/]+)\//.exec(address!)!
+    const signed = await fetch(`${journey.server.address}/api/claims/${claimId}/findings/1`).then((one) =>
+      one.text(),
+    )
+    expect(JSON.parse(signed)).toMatchObject({ kind: 'true-weight-signed-finding', signedBy: 'A. Inspector' })
+  })
 })

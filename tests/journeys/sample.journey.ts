@@ -3,7 +3,6 @@ import {
   attribute,
   choose,
   click,
-  complaints,
   control,
   seeFigure,
   follow,
@@ -16,9 +15,9 @@ import {
   violations,
   press as pressButton,
 } from './browser'
-import { startJourney } from './journey'
+import { atClaim, startJourney, step } from './journey'
 
-const journey = startJourney(['--demo'])
+const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, '5 cases', '[role=search]') })
 
 const press = (words: string) => pressButton(journey.driver, words)
 const GRID = By.css('[role=grid]')
@@ -49,94 +48,93 @@ const pasteBlock = (text: string) =>
     text,
   )
 
-test('a sheet is typed with the keys of a sheet, and every step undone and done again', async () => {
-  await journey.driver.get(journey.server.address)
-  await follow(journey.driver, 'Room thermostats')
-  await press('Add a sample')
-  await click(journey.driver, GRID)
-  await keys('14.93', Key.ENTER, '15.02', Key.ENTER, '14.8', Key.ENTER)
-  await seeRows(['14.93', '15.02', '14.8'])
-  await keys(Key.ARROW_UP, '14.88', Key.ENTER)
-  await seeRows(['14.93', '15.02', '14.88'])
-  await command('z')
-  await seeRows(['14.93', '15.02', '14.8'])
-  await command('z')
-  await seeRows(['14.93', '15.02'])
-  await command('y')
-  await command('y')
-  await seeRows(['14.93', '15.02', '14.88'])
-  await keys(Key.ARROW_UP, Key.F2, Key.BACK_SPACE, '9', Key.ESCAPE)
-  await seeRows(['14.93', '15.02', '14.88'])
-  await keys(Key.DELETE)
-  await seeRows(['14.93', '15.02'])
-  await untilSaved(journey.driver)
-})
-
-test('a block is pasted with its columns, and Tab goes through the cells', async () => {
-  await keys(Key.HOME, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP)
-  await pasteBlock('14.9\tA\n15.1\tB\nheavy\tC\n')
-  await seeRows(['14.9 A', '15.1 B', 'heavy C'])
-  await see(
-    journey.driver,
-    '1 entry is not what the column holds and not counted, such as “heavy”',
-    '#readings',
+test('a sample is typed, pasted and described, and a claim held against it', async () => {
+  await step('a sheet is typed with the keys of a sheet, and every step undone and done again', async () => {
+    await follow(journey.driver, 'Room thermostats')
+    await press('Add a sample')
+    await click(journey.driver, GRID)
+    await keys('14.93', Key.ENTER, '15.02', Key.ENTER, '14.8', Key.ENTER)
+    await seeRows(['14.93', '15.02', '14.8'])
+    await keys(Key.ARROW_UP, '14.88', Key.ENTER)
+    await seeRows(['14.93', '15.02', '14.88'])
+    await command('z')
+    await seeRows(['14.93', '15.02', '14.8'])
+    await command('z')
+    await seeRows(['14.93', '15.02'])
+    await command('y')
+    await command('y')
+    await seeRows(['14.93', '15.02', '14.88'])
+    await keys(Key.ARROW_UP, Key.F2, Key.BACK_SPACE, '9', Key.ESCAPE)
+    await seeRows(['14.93', '15.02', '14.88'])
+    await keys(Key.DELETE)
+    await seeRows(['14.93', '15.02'])
+    await untilSaved(journey.driver)
+  })
+  await step('a block is pasted with its columns, and Tab goes through the cells', async () => {
+    await keys(Key.HOME, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP)
+    await pasteBlock('14.9\tA\n15.1\tB\nheavy\tC\n')
+    await seeRows(['14.9 A', '15.1 B', 'heavy C'])
+    await see(
+      journey.driver,
+      '1 entry is not what the column holds and not counted, such as “heavy”',
+      '#readings',
+    )
+    await keys(Key.TAB, 'Z', Key.TAB, '15.2', Key.TAB, 'Y', Key.ENTER)
+    await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
+    await type(journey.driver, 'Name of column 1', 'mass')
+    await type(journey.driver, 'Unit of mass', 'kg')
+    await choose(journey.driver, 'Kind of column 2', 'texts')
+    await untilSaved(journey.driver)
+    await journey.driver.navigate().refresh()
+    await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
+    expect(await violations(journey.driver)).toEqual([])
+  })
+  await step('a sample of figures shows the other spread, and a count has to be whole', async () => {
+    await choose(journey.driver, 'How the sample is given', 'summary figures only')
+    await type(journey.driver, 'Number of readings', '40')
+    await type(journey.driver, 'Mean of the sample', '21.3')
+    await choose(journey.driver, 'Kind of spread', 'variance')
+    await type(journey.driver, 'Spread of the sample', '0.09')
+    await see(journey.driver, 'standard deviation 0.3 kg', '#readings')
+    await choose(journey.driver, 'How the sample is given', 'a count')
+    await type(journey.driver, 'Count', '45 % of 41')
+    await see(
+      journey.driver,
+      'is 18.45, which is no whole count: 18 of 41 is 43.9 %, 19 of 41 is 46.34 %',
+      '#readings',
+    )
+    await type(journey.driver, 'Count', '45 % of 40')
+    await see(journey.driver, '18 of 40, a share of 45 %', '#readings')
+    await type(journey.driver, 'Name of the sample', 'Second visit')
+    await choose(journey.driver, 'How the sample is given', 'readings typed here')
+    await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
+    await untilSaved(journey.driver)
+  })
+  await step(
+    'a claim is held against another sample, and its unit against that of the readings',
+    async () => {
+      await follow(journey.driver, 'Room thermostats')
+      await see(journey.driver, 'Second visit', 'main')
+      await follow(journey.driver, 'Mean room temperature')
+      await choose(journey.driver, 'Sample', 'Second visit')
+      await see(journey.driver, 'in kg, mass, and the claim in °C, temperature', '#evidence')
+      await type(journey.driver, 'Unit', 'g')
+      await see(journey.driver, '1 kg = 1000 g', '#evidence')
+      await seeFigure(journey.driver, 'Key figures', 'Mean', /^15050(\.0+)? g$/)
+      await choose(journey.driver, 'Sample', 'Sixteen rooms, set to 21 °C')
+      await see(journey.driver, '16 readings', '#evidence')
+      await type(journey.driver, 'Unit', '°F')
+      await type(journey.driver, 'Claimed value', '70')
+      await see(journey.driver, '1 °C = 33.8 °F', '#evidence')
+      await type(journey.driver, 'Unit', '°C')
+      await type(journey.driver, 'Claimed value', '21')
+      await untilSaved(journey.driver)
+    },
   )
-  await keys(Key.TAB, 'Z', Key.TAB, '15.2', Key.TAB, 'Y', Key.ENTER)
-  await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
-  await type(journey.driver, 'Name of column 1', 'mass')
-  await type(journey.driver, 'Unit of mass', 'kg')
-  await choose(journey.driver, 'Kind of column 2', 'texts')
-  await untilSaved(journey.driver)
-  await journey.driver.navigate().refresh()
-  await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
-  expect(await violations(journey.driver)).toEqual([])
-})
-
-test('a sample of figures shows the other spread, and a count has to be whole', async () => {
-  await choose(journey.driver, 'How the sample is given', 'summary figures only')
-  await type(journey.driver, 'Number of readings', '40')
-  await type(journey.driver, 'Mean of the sample', '21.3')
-  await choose(journey.driver, 'Kind of spread', 'variance')
-  await type(journey.driver, 'Spread of the sample', '0.09')
-  await see(journey.driver, 'standard deviation 0.3 kg', '#readings')
-  await choose(journey.driver, 'How the sample is given', 'a count')
-  await type(journey.driver, 'Count', '45 % of 41')
-  await see(
-    journey.driver,
-    'is 18.45, which is no whole count: 18 of 41 is 43.9 %, 19 of 41 is 46.34 %',
-    '#readings',
-  )
-  await type(journey.driver, 'Count', '45 % of 40')
-  await see(journey.driver, '18 of 40, a share of 45 %', '#readings')
-  await type(journey.driver, 'Name of the sample', 'Second visit')
-  await choose(journey.driver, 'How the sample is given', 'readings typed here')
-  await seeRows(['14.9 Z', '15.2 Y', 'heavy C'])
-  await untilSaved(journey.driver)
-})
-
-test('a claim is held against another sample, and its unit against that of the readings', async () => {
-  await follow(journey.driver, 'Room thermostats')
-  await see(journey.driver, 'Second visit', 'main')
-  await follow(journey.driver, 'Mean room temperature')
-  await choose(journey.driver, 'Sample', 'Second visit')
-  await see(journey.driver, 'in kg, mass, and the claim in °C, temperature', '#evidence')
-  await type(journey.driver, 'Unit', 'g')
-  await see(journey.driver, '1 kg = 1000 g', '#evidence')
-  await seeFigure(journey.driver, 'Key figures', 'Mean', /^15050(\.0+)? g$/)
-  await choose(journey.driver, 'Sample', 'Sixteen rooms, set to 21 °C')
-  await see(journey.driver, '16 readings', '#evidence')
-  await type(journey.driver, 'Unit', '°F')
-  await type(journey.driver, 'Claimed value', '70')
-  await see(journey.driver, '1 °C = 33.8 °F', '#evidence')
-  await type(journey.driver, 'Unit', '°C')
-  await type(journey.driver, 'Claimed value', '21')
-  await untilSaved(journey.driver)
 })
 
 test('a reading is set aside with a reason, stays visible, and is brought back', async () => {
-  await follow(journey.driver, 'Docket')
-  await follow(journey.driver, 'Brackwater pellet sacks')
-  await follow(journey.driver, 'Mean net mass')
+  await atClaim('Brackwater pellet sacks', 'Mean net mass')(journey)
   await see(journey.driver, '2 readings lie beyond the fences', '#evidence')
   await press('(row 18)')
   await type(journey.driver, 'Your name', 'A. Officer')
@@ -178,7 +176,7 @@ test('a reading is set aside with a reason, stays visible, and is brought back',
 })
 
 test('pointing at a reading in a list marks it in the pictures', async () => {
-  await journey.driver.navigate().back()
+  await atClaim('Brackwater pellet sacks', 'Mean net mass')(journey)
   await see(journey.driver, '2 readings lie beyond the fences', '#evidence')
   const drawn = () =>
     journey.driver.executeScript<string>(
@@ -197,48 +195,46 @@ test('pointing at a reading in a list marks it in the pictures', async () => {
   )
 })
 
-test('one depot of 200,000 deliveries is tested, and its log sorted and searched', async () => {
-  await follow(journey.driver, 'Docket')
-  await follow(journey.driver, 'Deliveries of the winter')
-  await follow(journey.driver, 'Mean delivery time')
-  await see(journey.driver, /1,\d{3} of 200,000 rows/, '#evidence')
-  await see(journey.driver, '(North quay depot)', '#evidence')
-  await see(journey.driver, '24 h = 1 d', '#evidence')
-  await see(journey.driver, 'Contradicted', 'aside')
-  await follow(journey.driver, 'The whole sample')
-  await see(journey.driver, '100001', '[role=grid]')
-  await click(journey.driver, By.xpath('//*[@role="columnheader"]//button[contains(., "hours")]'))
-  await see(journey.driver, 'hours ↑', '[role=grid]')
-  const least = async () => Number((await rows())[0]?.split(' ').at(-2))
-  await journey.driver.wait(async () => (await least()) < 30, 40_000)
-  await type(journey.driver, 'Search the sheet', 'van 38')
-  await press('Search')
-  await see(journey.driver, /1 of [\d,]+ rows/, '#readings')
-  await click(journey.driver, GRID)
-  await command(Key.END)
-  await journey.driver.wait(async () => (await rows()).length > 5, 40_000)
-  expect(await violations(journey.driver)).toEqual([])
-})
-
-test('a sample is taken out as CSV, its codes and what is set aside too, with no formula to run', async () => {
-  const sample = (await journey.driver.getCurrentUrl()).replace(
-    /.*\/samples\//,
-    `${journey.server.address}/api/samples/`,
+test('a log of 200,000 deliveries is tested, looked through and taken out', async () => {
+  await step('one depot of 200,000 deliveries is tested, and its log sorted and searched', async () => {
+    await atClaim('Deliveries of the winter', 'Mean delivery time')(journey)
+    await see(journey.driver, /1,\d{3} of 200,000 rows/, '#evidence')
+    await see(journey.driver, '(North quay depot)', '#evidence')
+    await see(journey.driver, '24 h = 1 d', '#evidence')
+    await see(journey.driver, 'Contradicted', 'aside')
+    await follow(journey.driver, 'The whole sample')
+    await see(journey.driver, '100001', '[role=grid]')
+    await click(journey.driver, By.xpath('//*[@role="columnheader"]//button[contains(., "hours")]'))
+    await see(journey.driver, 'hours ↑', '[role=grid]')
+    const least = async () => Number((await rows())[0]?.split(' ').at(-2))
+    await journey.driver.wait(async () => (await least()) < 30, 40_000)
+    await type(journey.driver, 'Search the sheet', 'van 38')
+    await press('Search')
+    await see(journey.driver, /1 of [\d,]+ rows/, '#readings')
+    await click(journey.driver, GRID)
+    await command(Key.END)
+    await journey.driver.wait(async () => (await rows()).length > 5, 40_000)
+    expect(await violations(journey.driver)).toEqual([])
+  })
+  await step(
+    'a sample is taken out as CSV, its codes and what is set aside too, with no formula to run',
+    async () => {
+      const sample = (await journey.driver.getCurrentUrl()).replace(
+        /.*\/samples\//,
+        `${journey.server.address}/api/samples/`,
+      )
+      const part = async (name: string) => (await fetch(`${sample}/export?part=${name}`)).text()
+      const lines = (await part('sheet')).split('\r\n')
+      expect(lines[0]).toBe('delivery,day,depot,vehicle,sacks,hours,signed')
+      expect(lines).toHaveLength(200_002)
+      expect(lines[1]).toMatch(/^100001,2025-11-01,\d+,van \d+,\d+,[\d.]+,(yes|no)$/)
+      expect(await part('codes')).toContain('depot,,,,7,North quay depot')
+      await type(journey.driver, 'Label of vehicle', '=HYPERLINK("x")')
+      await untilSaved(journey.driver)
+      expect(await part('codes')).toContain(`vehicle,"'=HYPERLINK(""x"")",,category`)
+      expect(await part('set-aside')).toBe(
+        'row,reason,set aside by,delivery,day,depot,vehicle,sacks,hours,signed\r\n',
+      )
+    },
   )
-  const part = async (name: string) => (await fetch(`${sample}/export?part=${name}`)).text()
-  const lines = (await part('sheet')).split('\r\n')
-  expect(lines[0]).toBe('delivery,day,depot,vehicle,sacks,hours,signed')
-  expect(lines).toHaveLength(200_002)
-  expect(lines[1]).toMatch(/^100001,2025-11-01,\d+,van \d+,\d+,[\d.]+,(yes|no)$/)
-  expect(await part('codes')).toContain('depot,,,,7,North quay depot')
-  await type(journey.driver, 'Label of vehicle', '=HYPERLINK("x")')
-  await untilSaved(journey.driver)
-  expect(await part('codes')).toContain(`vehicle,"'=HYPERLINK(""x"")",,category`)
-  expect(await part('set-aside')).toBe(
-    'row,reason,set aside by,delivery,day,depot,vehicle,sacks,hours,signed\r\n',
-  )
-})
-
-test('the pages complained of nothing', async () => {
-  expect(await complaints(journey.driver)).toEqual([])
 })

@@ -7,36 +7,24 @@ import {
   choose,
   chosen,
   click,
-  complaints,
   control,
   seeFigure,
-  follow,
   plain,
   press,
   see,
   textOf,
   type,
 } from './browser'
-import { startJourney } from './journey'
+import { atClaim, startJourney, step } from './journey'
 import { until } from './server'
 
-const journey = startJourney(['--demo'])
+const journey = startJourney(['--demo'], { arrive: atClaim('Brackwater pellet sacks', 'Mean net mass') })
 const WAIT_MS = 40_000
-
-/** Opens a claim of the demo. */
-async function open(subject: string, claim: string) {
-  const { driver, server } = journey
-  await driver.get(server.address)
-  await follow(driver, subject)
-  await follow(driver, claim)
-  await see(driver, 'says the', 'main h1')
-}
 
 const isCrossExamined = () => see(journey.driver, /Stands in \d+ of \d+\./, '#cross-examination')
 
 test('every edit of the claim, of the evidence and of the test is undone and done again, in order', async () => {
   const { driver } = journey
-  await open('Brackwater pellet sacks', 'Mean net mass')
   await choose(driver, 'Relation', 'more than')
   await type(driver, 'Size of the lot', '500')
   await choose(driver, 'Method of the test', 'the bootstrap test')
@@ -63,113 +51,131 @@ test('every edit of the claim, of the evidence and of the test is undone and don
   await see(driver, 'Contradicted', 'aside')
 })
 
-test('the finding is cross-examined: what turns it comes first, and each figure is that of the changed check', async () => {
-  const { driver } = journey
-  await isCrossExamined()
-  await see(driver, 'It turns if the significance level were 0.001', 'aside')
-  const rows = await driver.findElements(By.css('#cross-examination tbody tr'))
-  expect(await rows[0]!.getAttribute('data-stands')).toBe('false')
-  const row = async (key: string) => plain(await textOf(driver, `[data-question="${key}"]`))
-  // The same 24 readings without the eighteenth, in exact rational arithmetic and with mpmath at 50 digits.
-  expect(await row('without test ')).toContain('14.920 kg to 14.974 kg')
-  expect(await row('leave one out')).toContain('It stands without any one of 24.')
-  expect(await row('turning value')).toContain('it turns at 14.967 kg')
-})
-
-test('a reading that is set aside gives both results, and the question of putting it back', async () => {
-  const { driver } = journey
-  await press(driver, '(row 18)')
-  await type(driver, 'Why it is set aside', 'the sack was torn')
-  await type(driver, 'Your name', 'A. Officer')
-  await press(driver, 'Set it aside')
-  await see(driver, 'Without what is set aside Contradicted 23', '[aria-label="Both results"]')
-  await see(driver, 'With everything Contradicted 24', '[aria-label="Both results"]')
-  await seeFigure(driver, 'Key figures', 'Set aside', '1')
-  await see(driver, 'no. 18 (14.52 kg), which is set aside, were put back', '#cross-examination')
-  await press(driver, 'Bring it back')
-  await driver.wait(
-    async () => (await driver.findElements(By.css('[aria-label="Both results"]'))).length === 0,
-    WAIT_MS,
+test('the finding is cross-examined, and again without a reading', async () => {
+  await step(
+    'the finding is cross-examined: what turns it comes first, and each figure is that of the changed check',
+    async () => {
+      const { driver } = journey
+      await isCrossExamined()
+      await see(driver, 'It turns if the significance level were 0.001', 'aside')
+      const rows = await driver.findElements(By.css('#cross-examination tbody tr'))
+      expect(await rows[0]!.getAttribute('data-stands')).toBe('false')
+      const row = async (key: string) => plain(await textOf(driver, `[data-question="${key}"]`))
+      // The same 24 readings without the eighteenth, in exact rational arithmetic and with mpmath at 50 digits.
+      expect(await row('without test ')).toContain('14.920 kg to 14.974 kg')
+      expect(await row('leave one out')).toContain('It stands without any one of 24.')
+      expect(await row('turning value')).toContain('it turns at 14.967 kg')
+    },
+  )
+  await step(
+    'a reading that is set aside gives both results, and the question of putting it back',
+    async () => {
+      const { driver } = journey
+      await press(driver, '(row 18)')
+      await type(driver, 'Why it is set aside', 'the sack was torn')
+      await type(driver, 'Your name', 'A. Officer')
+      await press(driver, 'Set it aside')
+      await see(driver, 'Without what is set aside Contradicted 23', '[aria-label="Both results"]')
+      await see(driver, 'With everything Contradicted 24', '[aria-label="Both results"]')
+      await seeFigure(driver, 'Key figures', 'Set aside', '1')
+      await see(driver, 'no. 18 (14.52 kg), which is set aside, were put back', '#cross-examination')
+      await press(driver, 'Bring it back')
+      await driver.wait(
+        async () => (await driver.findElements(By.css('[aria-label="Both results"]'))).length === 0,
+        WAIT_MS,
+      )
+    },
   )
 })
 
-test('the address holds how the page is looked at: the way back, a link and a reload find it again', async () => {
-  const { driver } = journey
-  const isWorkingShown = async () => (await driver.findElements(By.css('[aria-label=Working]'))).length === 1
-  await press(driver, 'Show the working')
-  await driver.wait(isWorkingShown, WAIT_MS)
-  expect(await driver.getCurrentUrl()).toContain('working=shown')
-  await driver.navigate().back()
-  await driver.wait(async () => !(await isWorkingShown()), WAIT_MS)
-  await driver.navigate().forward()
-  await driver.wait(isWorkingShown, WAIT_MS)
-  const slider = () => control(driver, 'Width of the bins')
-  await (await slider()).sendKeys(Key.ARROW_RIGHT)
-  await driver.wait(async () => (await driver.getCurrentUrl()).includes('bins=0.25'), WAIT_MS)
-  await driver.navigate().refresh()
-  await driver.wait(isWorkingShown, WAIT_MS)
-  expect(await (await slider()).getAttribute('value')).toBe('0.25')
+test('the address holds how the page is looked at, and keys lead through it', async () => {
+  await step(
+    'the address holds how the page is looked at: the way back, a link and a reload find it again',
+    async () => {
+      const { driver } = journey
+      const isWorkingShown = async () =>
+        (await driver.findElements(By.css('[aria-label=Working]'))).length === 1
+      await press(driver, 'Show the working')
+      await driver.wait(isWorkingShown, WAIT_MS)
+      expect(await driver.getCurrentUrl()).toContain('working=shown')
+      await driver.navigate().back()
+      await driver.wait(async () => !(await isWorkingShown()), WAIT_MS)
+      await driver.navigate().forward()
+      await driver.wait(isWorkingShown, WAIT_MS)
+      const slider = () => control(driver, 'Width of the bins')
+      await (await slider()).sendKeys(Key.ARROW_RIGHT)
+      await driver.wait(async () => (await driver.getCurrentUrl()).includes('bins=0.25'), WAIT_MS)
+      await driver.navigate().refresh()
+      await driver.wait(isWorkingShown, WAIT_MS)
+      expect(await (await slider()).getAttribute('value')).toBe('0.25')
+    },
+  )
+  await step('keys lead to the sections, and ? lists them', async () => {
+    const { driver } = journey
+    await driver.executeScript('document.activeElement.blur()')
+    // A page that was just loaded again listens to keys a moment after it is shown.
+    await driver.wait(async () => {
+      await driver.actions().sendKeys('5').perform()
+      return (await driver.getCurrentUrl()).endsWith('#cross-examination')
+    }, WAIT_MS)
+    expect(await driver.executeScript('return document.activeElement.id')).toBe('cross-examination')
+    await driver.actions().sendKeys('?').perform()
+    await see(driver, 'Undo the last edit', 'dialog[open]')
+    await driver.actions().sendKeys(Key.ESCAPE).perform()
+    expect(await driver.findElements(By.css('dialog[open]'))).toHaveLength(0)
+  })
 })
 
-test('keys lead to the sections, and ? lists them', async () => {
-  const { driver } = journey
-  await driver.executeScript('document.activeElement.blur()')
-  // A page that was just loaded again listens to keys a moment after it is shown.
-  await driver.wait(async () => {
-    await driver.actions().sendKeys('5').perform()
-    return (await driver.getCurrentUrl()).endsWith('#cross-examination')
-  }, WAIT_MS)
-  expect(await driver.executeScript('return document.activeElement.id')).toBe('cross-examination')
-  await driver.actions().sendKeys('?').perform()
-  await see(driver, 'Undo the last edit', 'dialog[open]')
-  await driver.actions().sendKeys(Key.ESCAPE).perform()
-  expect(await driver.findElements(By.css('dialog[open]'))).toHaveLength(0)
-})
-
-test('every picture is saved as PNG and as SVG, whose texts stay texts', async () => {
-  const { driver } = journey
-  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-pictures-'))
-  await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder })
-  const names = ['sampling distribution', 'claim line', 'histogram', 'box plot', 'normal quantile plot']
-  for (const name of names) {
-    for (const kind of ['PNG', 'SVG']) {
-      await click(driver, By.css(`[aria-label="Save the ${name} as ${kind}"]`))
-      const file = `${name.replaceAll(' ', '-')}.${kind.toLowerCase()}`
-      const whole = kind === 'PNG' ? /^.PNG[^]*IEND....$/ : /^<svg[^>]*xmlns[^]*<path[^]*<\/svg>$/
-      const saved = () =>
-        readdirSync(folder).includes(file) ? readFileSync(path.join(folder, file), 'latin1') : ''
-      await until(() => whole.test(saved()), WAIT_MS)
+test('pictures and figures are taken out', async () => {
+  await step('every picture is saved as PNG and as SVG, whose texts stay texts', async () => {
+    const { driver } = journey
+    const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-pictures-'))
+    await driver.sendDevToolsCommand('Browser.setDownloadBehavior', {
+      behavior: 'allow',
+      downloadPath: folder,
+    })
+    const names = ['sampling distribution', 'claim line', 'histogram', 'box plot', 'normal quantile plot']
+    for (const name of names) {
+      for (const kind of ['PNG', 'SVG']) {
+        await click(driver, By.css(`[aria-label="Save the ${name} as ${kind}"]`))
+        const file = `${name.replaceAll(' ', '-')}.${kind.toLowerCase()}`
+        const whole = kind === 'PNG' ? /^.PNG[^]*IEND....$/ : /^<svg[^>]*xmlns[^]*<path[^]*<\/svg>$/
+        const saved = () =>
+          readdirSync(folder).includes(file) ? readFileSync(path.join(folder, file), 'latin1') : ''
+        await until(() => whole.test(saved()), WAIT_MS)
+      }
     }
-  }
-  const svg = (name: string) => plain(readFileSync(path.join(folder, `${name}.svg`), 'utf8'))
-  expect(svg('sampling-distribution')).toContain('critical −1.714')
-  expect(svg('sampling-distribution')).toContain('t = −3.245')
-  expect(svg('claim-line')).toContain('claimed 15 kg')
-  expect(svg('claim-line')).toContain('IBM Plex Mono')
-})
-
-test('a picture is copied, and a figure with every digit or as it is shown', async () => {
-  const { driver } = journey
-  await driver.setPermission('clipboard-read', 'granted')
-  await driver.setPermission('clipboard-write', 'granted')
-  await press(driver, 'Copy the finding')
-  expect(plain(await driver.executeScript<string>('return navigator.clipboard.readText()'))).toContain(
-    'the mean net mass is at least 15 kg. The mean net mass is estimated at 14.929 kg, 0.071 kg below the claimed value. The mean net mass is 0.071 kg below the claimed value; 95 % interval 0.026 kg to 0.116 kg below.',
-  )
-  const mean = await driver.findElement(By.css('[aria-label^="Mean: "]'))
-  await driver.executeScript('arguments[0].focus()', mean)
-  await mean.sendKeys(Key.chord(Key.SHIFT, Key.ENTER))
-  await driver.wait(async () => (await mean.getAttribute('data-full')) === 'Copied', WAIT_MS)
-  expect(plain(await driver.executeScript<string>('return navigator.clipboard.readText()'))).toBe('14.929 kg')
-  const copy = await driver.findElement(By.css('[aria-label="Copy the sampling distribution"]'))
-  await driver.executeScript('arguments[0].click()', copy)
-  await driver.wait(
-    async () =>
-      (await driver.executeScript<string>(
-        'return navigator.clipboard.read().then((items) => items[0].types.join())',
-      )) === 'image/png',
-    WAIT_MS,
-  )
+    const svg = (name: string) => plain(readFileSync(path.join(folder, `${name}.svg`), 'utf8'))
+    expect(svg('sampling-distribution')).toContain('critical −1.714')
+    expect(svg('sampling-distribution')).toContain('t = −3.245')
+    expect(svg('claim-line')).toContain('claimed 15 kg')
+    expect(svg('claim-line')).toContain('IBM Plex Mono')
+  })
+  await step('a picture is copied, and a figure with every digit or as it is shown', async () => {
+    const { driver } = journey
+    await driver.setPermission('clipboard-read', 'granted')
+    await driver.setPermission('clipboard-write', 'granted')
+    await press(driver, 'Copy the finding')
+    expect(plain(await driver.executeScript<string>('return navigator.clipboard.readText()'))).toContain(
+      'the mean net mass is at least 15 kg. The mean net mass is estimated at 14.929 kg, 0.071 kg below the claimed value. The mean net mass is 0.071 kg below the claimed value; 95 % interval 0.026 kg to 0.116 kg below.',
+    )
+    const mean = await driver.findElement(By.css('[aria-label^="Mean: "]'))
+    await driver.executeScript('arguments[0].focus()', mean)
+    await mean.sendKeys(Key.chord(Key.SHIFT, Key.ENTER))
+    await driver.wait(async () => (await mean.getAttribute('data-full')) === 'Copied', WAIT_MS)
+    expect(plain(await driver.executeScript<string>('return navigator.clipboard.readText()'))).toBe(
+      '14.929 kg',
+    )
+    const copy = await driver.findElement(By.css('[aria-label="Copy the sampling distribution"]'))
+    await driver.executeScript('arguments[0].click()', copy)
+    await driver.wait(
+      async () =>
+        (await driver.executeScript<string>(
+          'return navigator.clipboard.read().then((items) => items[0].types.join())',
+        )) === 'image/png',
+      WAIT_MS,
+    )
+  })
 })
 
 test('a tolerance has a test and a picture for each of its limits', async () => {
@@ -191,7 +197,8 @@ test('a tolerance has a test and a picture for each of its limits', async () => 
 
 test('a share is counted from the rows of a log, and the rows without an entry are told of', async () => {
   const { driver } = journey
-  await open('Deliveries of the winter', 'Mean delivery time')
+  await driver.get(journey.server.address)
+  await atClaim('Deliveries of the winter', 'Mean delivery time')(journey)
   await see(driver, 'of 200,000 rows', '#evidence')
   await choose(driver, 'Parameter', 'share')
   await see(driver, 'Say which of the rows count', 'aside')
@@ -211,7 +218,9 @@ test('a share is counted from the rows of a log, and the rows without an entry a
 
 test('figures of many readings stay, marked as old, while the new ones are computed', async () => {
   const { driver } = journey
-  await choose(driver, 'Parameter', 'mean')
+  await driver.get(journey.server.address)
+  await atClaim('Deliveries of the winter', 'Mean delivery time')(journey)
+  await choose(driver, 'Relation', 'at least')
   await type(driver, 'Claimed value', '2')
   await press(driver, '×')
   await see(driver, '200,000 of 200,000 rows', '#evidence')
@@ -232,7 +241,6 @@ test.each([
   [640, 400],
 ])('nothing runs out of a page of %i by %i pixels', async (width, height) => {
   const { driver } = journey
-  await open('Brackwater pellet sacks', 'Mean')
   await isCrossExamined()
   const size = { width, height, deviceScaleFactor: 1, mobile: false }
   await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', size)
@@ -244,8 +252,4 @@ test.each([
     WAIT_MS,
   )
   await driver.sendDevToolsCommand('Emulation.clearDeviceMetricsOverride', {})
-})
-
-test('the browser complained of nothing on the way', async () => {
-  expect(await complaints(journey.driver)).toEqual([])
 })
