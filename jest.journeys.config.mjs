@@ -2,7 +2,7 @@ import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
 
-/** Journeys through the production build in a real browser, three at a time: each has a server and a browser of its own, and waits for them most of the time. */
+/** Journeys through the production build in a real browser, two at a time: each has a server and a browser of its own. */
 export default createConfig({
   testEnvironment: 'node',
   // Each journey stands by itself: none may rest on what another one left behind.
@@ -13,5 +13,5 @@ export default createConfig({
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
   testTimeout: 300_000,
-  maxWorkers: 3,
+  maxWorkers: 2,
 })

@@ -62,9 +62,9 @@ function manifestOf(entries: Entries): Manifest {
   for (const { path, bytes, sha256: stated } of manifest.files) {
     const entry = entries.get(path)
     if (!entry) throw new Wrong(path, `${path} is missing.`)
-    const seen = createHash('sha256').update(entry).digest('hex')
-    if (seen !== stated || entry.length !== bytes)
-      throw new Wrong(path, `${path} was altered: its SHA-256 is ${seen}, and its manifest says ${stated}.`)
+    const actual = createHash('sha256').update(entry).digest('hex')
+    if (actual !== stated || entry.length !== bytes)
+      throw new Wrong(path, `${path} was altered: its SHA-256 is ${actual}, and its manifest says ${stated}.`)
   }
   return manifest
 }

@@ -53,7 +53,7 @@ export function unzipped(
   isAllowed: (path: string) => boolean,
   most = MOST_UNPACKED,
 ): Outcome<ReadonlyMap<string, Uint8Array>> {
-  const seen = new Set<string>()
+  const names = new Set<string>()
   let unpacked = 0
   let refused: Problem | undefined
   const refuse = (path: string, message: string) => {
@@ -66,10 +66,10 @@ export function unzipped(
       filter: ({ name, originalSize }) => {
         if (refused) return false
         if (!isAllowed(name)) return refuse(name, `“${name.slice(0, 200)}” has no place in one.`)
-        if (seen.has(name)) return refuse(name, `“${name}” stands in it twice.`)
-        seen.add(name)
+        if (names.has(name)) return refuse(name, `“${name}” stands in it twice.`)
+        names.add(name)
         unpacked += originalSize
-        if (seen.size > MOST_ENTRIES) return refuse('', `it has more than ${MOST_ENTRIES} entries.`)
+        if (names.size > MOST_ENTRIES) return refuse('', `it has more than ${MOST_ENTRIES} entries.`)
         if (unpacked > most) return refuse('', `unpacked it has more than ${most / 1024 / 1024} MB.`)
         return true
       },
@@ -78,7 +78,7 @@ export function unzipped(
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error)
     // The one that was being unpacked.
-    const last = [...seen].at(-1)
+    const last = [...names].at(-1)
     return last === undefined || canBeUnpacked(bytes, last)
       ? problem('', `it is no ZIP file, or is damaged (${reason}).`)
       : problem(last, `${last} is damaged (${reason}).`)

@@ -58,13 +58,14 @@ function fromReadings(
   setAside: readonly number[],
   path: string,
 ): Outcome<MeasuredSample, ClaimProblem> {
-  const left = new Set<number>()
+  const excluded = new Set<number>()
   for (const [position, index] of setAside.entries()) {
     if (index >= all.length) return failure(problems.indexOutside(index, all.length, position))
-    if (left.has(index)) return failure(problems.indexTwice(index, position))
-    left.add(index)
+    if (excluded.has(index)) return failure(problems.indexTwice(index, position))
+    excluded.add(index)
   }
-  const places = left.size === 0 ? undefined : all.flatMap((_, index) => (left.has(index) ? [] : [index]))
+  const places =
+    excluded.size === 0 ? undefined : all.flatMap((_, index) => (excluded.has(index) ? [] : [index]))
   const values = places ? places.map((index) => all[index]!) : all
   if (values.length === 0) return failure(problems.tooFewReadings(0, 2, path))
   return success({
@@ -72,7 +73,7 @@ function fromReadings(
     values,
     sorted: Float64Array.from(values).sort(),
     ...(places ? { places } : {}),
-    setAside: left.size,
+    setAside: excluded.size,
     path,
   })
 }

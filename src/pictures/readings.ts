@@ -44,12 +44,12 @@ export function drawnOf(
   { values, rows, setAside }: Readonly<Record<'values' | 'rows' | 'setAside', readonly number[]>>,
   unit: string,
 ): Drawn {
-  const left = new Set(setAside)
-  const isTested = (_: unknown, place: number) => !left.has(place)
-  const tested = left.size === 0 ? values : values.filter(isTested)
+  const excluded = new Set(setAside)
+  const isTested = (_: unknown, place: number) => !excluded.has(place)
+  const tested = excluded.size === 0 ? values : values.filter(isTested)
   return {
     values: tested,
-    rows: left.size === 0 ? rows : rows.filter(isTested),
+    rows: excluded.size === 0 ? rows : rows.filter(isTested),
     aside: setAside.map((place) => ({ value: values[place]!, row: rows[place]! })),
     unit,
     valueOf: (row) => values[placeOf(rows, row)],

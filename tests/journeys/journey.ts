@@ -20,24 +20,33 @@ type Plan = Readonly<{
 export function startJourney(options: readonly string[], { arrive, borne }: Plan): Journey {
   const journey = {} as Journey
   let fresh = ''
+  /** The server of the journey after this one, which starts meanwhile. */
+  let next: Promise<Served>
+  const begin = () => {
+    const data = newDataFolder()
+    cpSync(fresh, data, { recursive: true })
+    const served = serve(options, data)
+    served.catch(() => {})
+    return served
+  }
   beforeAll(async () => {
     const first = await serve(options)
     await kill(first)
     fresh = first.data
     rmSync(path.join(fresh, 'in-use.json'), { force: true })
+    next = begin()
     journey.driver = await openBrowser()
   })
   beforeEach(async () => {
-    const data = newDataFolder()
-    cpSync(fresh, data, { recursive: true })
-    journey.server = await serve(options, data)
+    journey.server = await next
+    next = begin()
     await journey.driver.get(journey.server.address)
     await arrive(journey)
   })
   afterEach(async () => {
     const said = await complaints(journey.driver)
     await journey.driver.get('about:blank')
-    await killAll()
+    await kill(journey.server)
     rmSync(journey.server.data, { recursive: true, force: true })
     expect(said.filter((one) => !borne?.test(one))).toEqual([])
   })

@@ -52,7 +52,9 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await control(journey.driver, 'Quantity')
   await journey.driver.switchTo().window(first)
   await type(journey.driver, 'Quantity', 'mass of the first window')
-  await untilSaved(journey.driver)
+  const [, caseId] = /cases\/([^/]+)/.exec(address)!
+  const stored = async () => (await fetch(`${journey.server.address}/api/v1/cases/${caseId}`)).text()
+  await until(async () => (await stored()).includes('mass of the first window'), 40_000)
   const [second] = (await journey.driver.getAllWindowHandles()).filter((handle) => handle !== first)
   await journey.driver.switchTo().window(second!)
   await type(journey.driver, 'Quantity', 'mass of the second window')

@@ -20,18 +20,18 @@ export function normality(
   if (!tested) return conditions.normalityUnknown(n)
   const skewness = described.skewness.G1
   const excessKurtosis = described.excessKurtosis.G2
-  const seen = {
+  const figures = {
     ...tested,
     ...(skewness === undefined ? {} : { skewness }),
     ...(excessKurtosis === undefined ? {} : { excessKurtosis }),
   }
   const isBorne = need === 'mean' && n >= LARGE_SAMPLE && Math.abs(skewness ?? 0) < EXTREME_SKEWNESS
   if (tested.p >= SIGN_AGAINST) {
-    if (n >= TELLING_SAMPLE) return conditions.normal(seen)
-    return conditions.normalAsFarAsTold(seen, isBorne ? 'met' : 'doubtful')
+    if (n >= TELLING_SAMPLE) return conditions.normal(figures)
+    return conditions.normalAsFarAsTold(figures, isBorne ? 'met' : 'doubtful')
   }
-  if (isBorne) return conditions.notNormalButBorne(seen)
-  return need === 'readings' ? conditions.notNormalAtAnySize(seen) : conditions.notNormal(seen)
+  if (isBorne) return conditions.notNormalButBorne(figures)
+  return need === 'readings' ? conditions.notNormalAtAnySize(figures) : conditions.notNormal(figures)
 }
 
 function normalityTest({

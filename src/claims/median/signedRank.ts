@@ -198,13 +198,13 @@ function normalTest({ ranks, correction, question, estimateLimits }: RankQuestio
   const deviation = deviationOf(n, tieSum)
   const half = correction === 'none' ? 0 : 0.5
   const distance = correctedDeviation(positive - centre, half, alternative) / deviation
-  const reach = normal.quantile(
+  const margin = normal.quantile(
     alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel,
     'upper',
   )
   const limits = ends({
-    lower: alternative === 'greater' ? undefined : centre - reach * deviation - half,
-    upper: alternative === 'less' ? undefined : centre + reach * deviation + half,
+    lower: alternative === 'greater' ? undefined : centre - margin * deviation - half,
+    upper: alternative === 'less' ? undefined : centre + margin * deviation + half,
   })
   return {
     statistic: positive,
@@ -225,8 +225,8 @@ function intervalOf(sorted: Float64Array, correction: ContinuityCorrection): Int
       const { tails } = signedRankDistribution(n)
       return lastWhole((sum) => tails(sum).lower <= tail, -1, pairs(n))
     }
-    const reach = normal.quantile(tail, 'upper') * deviationOf(n, 0)
-    return Math.floor(pairs(n) / 2 - reach - (correction === 'none' ? 0 : 0.5))
+    const margin = normal.quantile(tail, 'upper') * deviationOf(n, 0)
+    return Math.floor(pairs(n) / 2 - margin - (correction === 'none' ? 0 : 0.5))
   }
   const at = (place: number) => walshAverage(sorted, place)
   const endsAt = intervalFrom({

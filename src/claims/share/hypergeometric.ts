@@ -51,10 +51,10 @@ export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counte
     if (lotSize === undefined) return failure(problems.lotSizeNeeded())
     const share = successes / sampleSize
     const interval = lotInterval({ ...counted, lotSize })
-    const left = (lotSize - sampleSize) / Math.max(1, lotSize - 1)
+    const finitePopulationFactor = (lotSize - sampleSize) / Math.max(1, lotSize - 1)
     return success({
       estimate: share,
-      standardError: Math.sqrt(((share * (1 - share)) / sampleSize) * left),
+      standardError: Math.sqrt(((share * (1 - share)) / sampleSize) * finitePopulationFactor),
       differenceFrom: (value) => share - value,
       test: (question) => testAt({ ...counted, lotSize }, question),
       mirror: interval,

@@ -55,14 +55,15 @@ export const conditions = {
   sampleSmall: (figures: Readonly<{ n: number; largeFrom: number }>) =>
     found('sample-small', 'sample-size', 'doubtful', figures),
   normalityUnknown: (n: number) => found('normality-unknown', 'normality', 'unknown', { n }),
-  normal: (seen: Normality) => found('normal', 'normality', 'met', seen),
-  normalAsFarAsTold: (seen: Normality, state: 'met' | 'doubtful') =>
-    found('normal-as-far-as-told', 'normality', state, seen),
-  notNormalButBorne: (seen: Normality) => found('not-normal-but-borne', 'normality', 'doubtful', seen),
+  normal: (figures: Normality) => found('normal', 'normality', 'met', figures),
+  normalAsFarAsTold: (figures: Normality, state: 'met' | 'doubtful') =>
+    found('normal-as-far-as-told', 'normality', state, figures),
+  notNormalButBorne: (figures: Normality) => found('not-normal-but-borne', 'normality', 'doubtful', figures),
   /** For a mean of few readings, or of very skewed ones. */
-  notNormal: (seen: Normality) => found('not-normal', 'normality', 'not-met', seen),
+  notNormal: (figures: Normality) => found('not-normal', 'normality', 'not-met', figures),
   /** For a method that no size of sample helps. */
-  notNormalAtAnySize: (seen: Normality) => found('not-normal-at-any-size', 'normality', 'not-met', seen),
+  notNormalAtAnySize: (figures: Normality) =>
+    found('not-normal-at-any-size', 'normality', 'not-met', figures),
   symmetryUnknown: (n: number) => found('symmetry-unknown', 'symmetry', 'unknown', { n }),
   symmetric: (figures: Readonly<{ skewness: number; standardError: number }>) =>
     found('symmetric', 'symmetry', 'met', figures),

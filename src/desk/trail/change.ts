@@ -69,15 +69,15 @@ type Change = Pick<TrailEntry, 'before' | 'after'>
 export function changeOver(changes: readonly Change[]): Change | undefined {
   const was: Record<string, unknown> = {}
   const is: Record<string, unknown> = {}
-  const seen = new Set<string>()
+  const earlierValues = new Set<string>()
   for (const { before, after } of changes) {
     const [earlier, later] = [before, after].map(valuesIn)
     for (const field of new Set([...Object.keys(earlier!), ...Object.keys(later!)])) {
       if (isStretch(earlier![field]) || isStretch(later![field])) return undefined
       if (!(field in was)) was[field] = earlier![field] ?? null
       is[field] = later![field] ?? null
-      seen.add(canonicalJson([field, earlier![field] ?? null]))
-      if (seen.has(canonicalJson([field, is[field]]))) return undefined
+      earlierValues.add(canonicalJson([field, earlier![field] ?? null]))
+      if (earlierValues.has(canonicalJson([field, is[field]]))) return undefined
     }
   }
   return { before: canonicalJson(was), after: canonicalJson(is) }

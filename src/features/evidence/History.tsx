@@ -38,11 +38,11 @@ function useTrail(first: readonly TrailLine[]): readonly TrailLine[] {
   const { setAside } = draft
   const [trail, setTrail] = useState(first)
   const savedAt = saving.state.kind === 'saved' ? saving.state.at : undefined
-  const seen = useRef({ savedAt, setAside })
+  const previous = useRef({ savedAt, setAside })
   useEffect(() => {
-    if (savedAt === undefined || savedAt === seen.current.savedAt) return
-    const isChanged = seen.current.setAside !== setAside
-    seen.current = { savedAt, setAside }
+    if (savedAt === undefined || savedAt === previous.current.savedAt) return
+    const isChanged = previous.current.setAside !== setAside
+    previous.current = { savedAt, setAside }
     if (!isChanged) return
     void fetchOutcome<{ trail: readonly TrailLine[] }>(`/api/samples/${id}`).then((stored) => {
       if (stored?.ok) setTrail(stored.value.trail)

@@ -27,8 +27,9 @@ const PARABOLAS = [
  * Anderson and Darling's test that readings come from a normal population whose mean and spread are estimated.
  *
  * @param sorted - at least 8 readings, ascending, not all equal
- * @see R. D'Agostino & M. Stephens (1986), Goodness-of-Fit Techniques, table 4.9; its coefficients from memory, checked
- *   against a second library
+ * @see M. Stephens (1986), Tests based on EDF statistics, table 4.9, in R. D'Agostino & M. Stephens, Goodness-of-Fit
+ *   Techniques. The coefficients are those that the R package nortest 1.0-4, which names the table but no page, and
+ *   statsmodels (`normal_ad`) carry; the book itself was not at hand.
  * @example
  * andersonDarling([1, 2, 3, 4, 5, 6, 7, 20], moments([1, 2, 3, 4, 5, 6, 7, 20]))
  * // { a2: 0.902515, a2Star: 1.01885, pValue: 0.0110687 }

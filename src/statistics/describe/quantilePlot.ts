@@ -37,14 +37,14 @@ function placesOf(values: ArrayLike<number>, wanted: readonly number[]): readonl
   const firstOf = new Map<number, number>()
   for (const [at, value] of wanted.entries()) if (!firstOf.has(value)) firstOf.set(value, at)
   const places: number[] = []
-  const seen = new Map<number, number>()
+  const placed = new Map<number, number>()
   for (let place = 0; place < values.length; place += 1) {
     const first = firstOf.get(values[place]!)
     if (first === undefined) continue
-    const at = first + (seen.get(first) ?? 0)
+    const at = first + (placed.get(first) ?? 0)
     if (wanted[at] !== values[place]) continue
     places[at] = place
-    seen.set(first, at - first + 1)
+    placed.set(first, at - first + 1)
   }
   return places
 }

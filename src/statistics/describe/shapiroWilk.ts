@@ -1,7 +1,7 @@
 import { normal } from '../distributions/normal'
 import { upperTail } from '../inference/tailProbability'
 import { compensatedSum } from '../numeric/compensatedSum'
-import { kept } from '../numeric/kept'
+import { memoized } from '../numeric/memoized'
 import { polynomial } from '../numeric/polynomial'
 
 /** Between these sizes Royston's approximation was fitted. */
@@ -33,7 +33,7 @@ export function shapiroWilk(sorted: ArrayLike<number>): ShapiroWilk {
 }
 
 /** Half of the weights, the largest first; they depend on n alone. */
-const weightsFor = kept(32, (n: number): readonly number[] =>
+const weightsFor = memoized(32, (n: number): readonly number[] =>
   n === 3 ? [Math.SQRT1_2] : approximateWeights(n),
 )
 
@@ -53,8 +53,8 @@ function approximateWeights(n: number): readonly number[] {
       : []),
   ]
   const taken = corrected.reduce((sum, _, i) => sum + 2 * scores[i]! ** 2, 0)
-  const left = corrected.reduce((sum, weight) => sum - 2 * weight * weight, 1)
-  const divisor = Math.sqrt((squares - taken) / left)
+  const remainder = corrected.reduce((sum, weight) => sum - 2 * weight * weight, 1)
+  const divisor = Math.sqrt((squares - taken) / remainder)
   return [...corrected, ...scores.slice(corrected.length).map((score) => score / divisor)]
 }
 

@@ -1,7 +1,7 @@
 import { incompleteGamma, logGammaKernel } from './incompleteGamma'
-import { kept } from '../numeric/kept'
+import { memoized } from '../numeric/memoized'
 import { positiveQuantile } from './positiveQuantile'
-import { type Continuous, keptQuantile } from './tails'
+import { type Continuous, memoizedQuantile } from './tails'
 
 /**
  * The chi-square distribution: P(X ≤ x) = P(ν/2, x/2), the regularised incomplete gamma function.
@@ -11,14 +11,14 @@ import { type Continuous, keptQuantile } from './tails'
  * @example
  * chiSquare(10).quantile(0.05, 'upper') // 18.307
  */
-export const chiSquare = kept(64, (degreesOfFreedom: number): Continuous => {
+export const chiSquare = memoized(64, (degreesOfFreedom: number): Continuous => {
   const a = degreesOfFreedom / 2
   const tails = (x: number) => incompleteGamma(a, x / 2)
   const logDensity = (x: number) => logGammaKernel(a, x / 2) - Math.log(x)
   return {
     density: (x) => (x > 0 ? Math.exp(logDensity(x)) : x < 0 ? 0 : densityAtZero(degreesOfFreedom)),
     tails,
-    quantile: keptQuantile((probability, tail) =>
+    quantile: memoizedQuantile((probability, tail) =>
       positiveQuantile({ probability, tail, tails, logDensity, start: degreesOfFreedom }),
     ),
   }

@@ -82,8 +82,8 @@ function quantile({ degreesOfFreedom, noncentrality }: Shape, probability: numbe
     return isUpper ? target - tails.logUpper : tails.logLower - target
   }
   let [low, high] = [noncentrality - 1, noncentrality + 1]
-  for (let reach = 1; excess(low) > 0 && reach < LARGEST_REACH; reach *= 2) low -= reach
-  for (let reach = 1; excess(high) < 0 && reach < LARGEST_REACH; reach *= 2) high += reach
+  for (let step = 1; excess(low) > 0 && step < LARGEST_REACH; step *= 2) low -= step
+  for (let step = 1; excess(high) < 0 && step < LARGEST_REACH; step *= 2) high += step
   return bracketedRoot({ f: excess, low, high })
 }
 

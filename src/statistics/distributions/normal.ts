@@ -1,5 +1,5 @@
 import { symmetricQuantile } from './symmetricQuantile'
-import { type Continuous, keptQuantile, mirrored, type Tails, tailsFromLog } from './tails'
+import { type Continuous, memoizedQuantile, mirrored, type Tails, tailsFromLog } from './tails'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 const SERIES_BELOW = 2
@@ -15,7 +15,7 @@ const SERIES_BELOW = 2
 export const normal: Continuous = {
   density: (x) => Math.exp(logDensity(x)),
   tails,
-  quantile: keptQuantile((probability, tail) =>
+  quantile: memoizedQuantile((probability, tail) =>
     symmetricQuantile({ probability, tail, middle, logUpper, density: normalDensity }),
   ),
 }

@@ -1,4 +1,4 @@
-import { kept } from '../numeric/kept'
+import { memoized } from '../numeric/memoized'
 import { type Discrete, discreteQuantile } from './discrete'
 import { type Tails, tailsFromLog } from './tails'
 
@@ -39,13 +39,13 @@ export function signedRank(n: number): Discrete {
 }
 
 /** P(W ≤ k) for k = 0 to n(n + 1)/2. */
-const cumulative = kept(8, (n: number): Float64Array => {
+const cumulative = memoized(8, (n: number): Float64Array => {
   const mass = new Float64Array((n * (n + 1)) / 2 + 1)
   mass[0] = 1
-  let reach = 0
+  let largestSum = 0
   for (let rank = 1; rank <= n; rank += 1) {
-    reach += rank
-    for (let sum = reach; sum >= rank; sum -= 1) mass[sum] = (mass[sum]! + mass[sum - rank]!) / 2
+    largestSum += rank
+    for (let sum = largestSum; sum >= rank; sum -= 1) mass[sum] = (mass[sum]! + mass[sum - rank]!) / 2
     for (let sum = rank - 1; sum >= 0; sum -= 1) mass[sum] = mass[sum]! / 2
   }
   for (let sum = 1; sum < mass.length; sum += 1) mass[sum] = mass[sum]! + mass[sum - 1]!

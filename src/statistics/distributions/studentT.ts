@@ -1,9 +1,9 @@
-import { kept } from '../numeric/kept'
+import { memoized } from '../numeric/memoized'
 import { stirlingError } from '../numeric/stirlingError'
 import { deviance } from '../numeric/deviance'
 import { incompleteBeta, logBetaKernel } from './incompleteBeta'
 import { symmetricQuantile } from './symmetricQuantile'
-import { type Continuous, keptQuantile, mirrored, type Tails, tailsFromLog } from './tails'
+import { type Continuous, memoizedQuantile, mirrored, type Tails, tailsFromLog } from './tails'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 /** Beyond this t² leaves the range of a double, while the tail's leading term is already exact. */
@@ -20,13 +20,13 @@ const FAR = 1e140
  * @example
  * studentT(11).quantile(0.025, 'upper') // 2.20099
  */
-export const studentT = kept(64, (degreesOfFreedom: number): Continuous => {
+export const studentT = memoized(64, (degreesOfFreedom: number): Continuous => {
   const density = (x: number) => Math.exp(logDensity(x, degreesOfFreedom))
   const upper = (x: number) => upperTails(x, degreesOfFreedom)
   return {
     density,
     tails: (x) => (x < 0 ? mirrored(upper(-x)) : upper(x)),
-    quantile: keptQuantile((probability, tail) =>
+    quantile: memoizedQuantile((probability, tail) =>
       symmetricQuantile({
         probability,
         tail,

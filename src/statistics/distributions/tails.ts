@@ -1,4 +1,4 @@
-import { kept } from '../numeric/kept'
+import { memoized } from '../numeric/memoized'
 
 /**
  * Both tails of a distribution at a point, and their natural logs. The smaller tail is computed directly and
@@ -20,12 +20,12 @@ export type Continuous = Readonly<{
  * A quantile function that keeps its last results: one check asks for the same few, and so does the next.
  *
  * @example
- * keptQuantile(normal.quantile)(0.05, 'upper') // 1.64485
+ * memoizedQuantile(normal.quantile)(0.05, 'upper') // 1.64485
  */
-export function keptQuantile(quantile: Continuous['quantile']): Continuous['quantile'] {
+export function memoizedQuantile(quantile: Continuous['quantile']): Continuous['quantile'] {
   const most = 64
-  const lower = kept(most, (probability: number) => quantile(probability, 'lower'))
-  const upper = kept(most, (probability: number) => quantile(probability, 'upper'))
+  const lower = memoized(most, (probability: number) => quantile(probability, 'lower'))
+  const upper = memoized(most, (probability: number) => quantile(probability, 'upper'))
   return (probability, tail) => (tail === 'lower' ? lower : upper)(probability)
 }
 

@@ -16,13 +16,13 @@ import { inTails } from './meanPower'
  */
 export function powerOfScore({ n, value, truth, alternative, significanceLevel }: PowerQuestion): number {
   const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
-  const reach = normal.quantile(tail, 'upper') * Math.sqrt(value * (1 - value))
+  const margin = normal.quantile(tail, 'upper') * Math.sqrt(value * (1 - value))
   const shift = (truth - value) * Math.sqrt(n)
   const spread = Math.sqrt(truth * (1 - truth))
   return inTails(
     alternative,
-    () => normal.tails((-reach - shift) / spread).lower,
-    () => normal.tails((reach - shift) / spread).upper,
+    () => normal.tails((-margin - shift) / spread).lower,
+    () => normal.tails((margin - shift) / spread).upper,
   )
 }
 

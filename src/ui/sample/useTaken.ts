@@ -20,7 +20,7 @@ export function useTaken(
   const isWanted = draft !== null
   // Where readings are taken, what is set aside stays among them.
   const { setAside } = sample
-  const left = useMemo(
+  const excluded = useMemo(
     () => (parameterOf(parameter).sample === 'counted' ? setAside.map(({ row }) => row) : NO_ROWS),
     [parameter, setAside],
   )
@@ -29,12 +29,13 @@ export function useTaken(
     [parameter, column, kept, counted, decimalMark],
   )
   const fromTyped = useMemo(
-    () => (isWanted && sample.kind === 'typed' ? takeWanted(typed, wanted, left) : undefined),
-    [isWanted, sample.kind, typed, wanted, left],
+    () => (isWanted && sample.kind === 'typed' ? takeWanted(typed, wanted, excluded) : undefined),
+    [isWanted, sample.kind, typed, wanted, excluded],
   )
   const question = useMemo(
-    () => (isWanted && file ? { sampleId: id, rowCount: file.rowCount, wanted, setAside: left } : undefined),
-    [isWanted, id, file, wanted, left],
+    () =>
+      isWanted && file ? { sampleId: id, rowCount: file.rowCount, wanted, setAside: excluded } : undefined,
+    [isWanted, id, file, wanted, excluded],
   )
   const [answer, setAnswer] = useState<Readonly<{ to: unknown; taken: Outcome<Taken> }>>()
   useEffect(() => {

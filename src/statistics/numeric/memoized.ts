@@ -5,9 +5,9 @@
  * @param most - how many results are kept, before all are dropped
  * @param make - a pure function of one text or number
  * @example
- * kept(64, (n) => n * n)(7) // 49
+ * memoized(64, (n) => n * n)(7) // 49
  */
-export function kept<K extends string | number, V>(most: number, make: (key: K) => V): (key: K) => V {
+export function memoized<K extends string | number, V>(most: number, make: (key: K) => V): (key: K) => V {
   const results = new Map<K, V>()
   return (key) => {
     const known = results.get(key)
