@@ -106,7 +106,10 @@ export default defineConfig([
       '@typescript-eslint/no-unused-vars': ['warn', { ignoreRestSiblings: true }],
     },
   },
-  { files: ['**/*.test.ts', '**/*.journey.ts', '**/*.mjs'], rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' } },
+  {
+    files: ['**/*.test.ts', '**/*.journey.ts', '**/*.mjs'],
+    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' },
+  },
   ...floorRules,
   ...featureRules,
   ...coreRules,
