@@ -82,8 +82,12 @@ test('a known standard deviation that the sample bears out is not warned of', ()
   expect(codes({ claim: mean, evidence: readings(), test: { knownStandardDeviation: 0.06 } })).toEqual([])
 })
 
-test('a share stated as a percentage is refused, with the share that is meant', () => {
+test.each([
+  [80, 'If 80 % is meant, state 0.8.'],
+  [100, 'If 100 % is meant, state 1.'],
+  [101, 'State one between 0 and 1.'],
+])('a share stated as %d is refused, with the share that is meant', (value, words) => {
   expect(() =>
-    resultOf({ claim: { ...share, value: 80 }, evidence: { kind: 'count', n: 20, successes: 12 } }),
-  ).toThrow('If 80 % is meant, state 0.8.')
+    resultOf({ claim: { ...share, value }, evidence: { kind: 'count', n: 20, successes: 12 } }),
+  ).toThrow(words)
 })
