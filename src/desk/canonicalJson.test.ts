@@ -44,6 +44,7 @@ test('keys and numbers are spelled as RFC 8785 has it', () => {
 
 test('keys that are whole numbers were spelled otherwise, and so was half of a character: both are still known', () => {
   expect(spellingsOf({ 9: 'a', 10: 'b' })).toEqual(['{"10":"b","9":"a"}', '{"9":"a","10":"b"}'])
+  expect(spellingsOf({ b: 1, '-': 2, a: 3, 7: 4 })[1]).toBe('{"7":4,"-":2,"a":3,"b":1}')
   expect(spellingsOf({ a: '\ud800' })).toEqual(['{"a":"\\ud800"}'])
   expect(() => canonicalJson({ a: '\ud800' })).toThrow('surrogate')
   expect(() => canonicalJson(Number.NaN)).toThrow('NaN')
