@@ -38,9 +38,11 @@ async function write(): Promise<void> {
     const now = new Date()
     await saveCase(caseId, { words: { notes: String(count) }, by }, now)
     say({ notes: count })
-    const draft = { ...claim!.draft, claimedValue: String(count) }
+    // Counts on by itself: a kill may have come between the notes and the value.
+    const value = Number(claim!.draft.claimedValue || 0) + 1
+    const draft = { ...claim!.draft, claimedValue: String(value) }
     await saveClaim(claim!.id, { draft, revision: claim!.revision, by }, now)
-    say({ value: count })
+    say({ value })
     ;[claim] = await listClaims(db, caseId)
     if (count % 5 > 0) continue
     const body = (async function* () {
