@@ -2,12 +2,12 @@ import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
 
-/** Journeys through the production build in a real browser, two at a time: each has a server and a browser of its own. */
+/** Journeys through the production build in a real browser, two at a time: each file has a server and a browser of its own. */
 export default createConfig({
   testEnvironment: 'node',
   // Each journey stands by itself: none may rest on what another one left behind.
   randomize: true,
-  globalSetup: '<rootDir>/scripts/temporary.mjs',
+  globalSetup: '<rootDir>/tests/journeys/setUp.ts',
   cacheDirectory: '<rootDir>/build/jest',
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],

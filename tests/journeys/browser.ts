@@ -208,3 +208,9 @@ export async function complaints(driver: WebDriver): Promise<readonly string[]> 
     .filter(({ level }) => level.value >= logging.Level.WARNING.value)
     .map(({ message }) => message)
 }
+
+/** Leaves the page, and has nothing left that the browser kept for the pages of an address. */
+export async function forget(driver: Driver, address: string): Promise<void> {
+  await driver.get('about:blank')
+  await driver.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: address, storageTypes: 'all' })
+}

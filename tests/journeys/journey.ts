@@ -1,8 +1,9 @@
-import { cpSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { complaints, follow, openBrowser, see } from './browser'
-import { kill, killAll, newDataFolder, serve, type Served } from './server'
+import { complaints, follow, forget, openBrowser, see } from './browser'
+import { hasEnded, keep, killAll, serve, serveFresh, type Served } from './server'
 
 export type Journey = { server: Served; driver: Driver }
 
@@ -14,40 +15,27 @@ type Plan = Readonly<{
 }>
 
 /**
- * A browser for the journeys of one file. Each of them begins with the same data on a server of its own, so that they can be
- * made in any order, and ends without a complaint of the browser.
+ * A browser and a server for the journeys of one file. Each of them begins with the same data, restored by the application
+ * itself, so that they can be made in any order, and ends without a complaint of the browser.
  */
 export function startJourney(options: readonly string[], { arrive, borne }: Plan): Journey {
   const journey = {} as Journey
   let fresh = ''
-  /** The server of the journey after this one, which starts meanwhile. */
-  let next: Promise<Served>
-  const begin = () => {
-    const data = newDataFolder()
-    cpSync(fresh, data, { recursive: true })
-    const served = serve(options, data)
-    served.catch(() => {})
-    return served
-  }
   beforeAll(async () => {
-    const first = await serve(options)
-    await kill(first)
-    fresh = first.data
-    rmSync(path.join(fresh, 'in-use.json'), { force: true })
-    next = begin()
+    journey.server = await serveFresh(options)
+    fresh = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-fresh-')), 'fresh.zip')
+    await keep(journey.server, 'backup', fresh)
     journey.driver = await openBrowser()
   })
   beforeEach(async () => {
-    journey.server = await next
-    next = begin()
+    if (hasEnded(journey.server)) journey.server = await serve(options, journey.server.data)
+    await keep(journey.server, 'restore', fresh)
     await journey.driver.get(journey.server.address)
     await arrive(journey)
   })
   afterEach(async () => {
     const said = await complaints(journey.driver)
-    await journey.driver.get('about:blank')
-    await kill(journey.server)
-    rmSync(journey.server.data, { recursive: true, force: true })
+    await forget(journey.driver, journey.server.address)
     expect(said.filter((one) => !borne?.test(one))).toEqual([])
   })
   afterAll(async () => {

@@ -2,14 +2,14 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { killAll, serve, type Served } from './server'
+import { killAll, serveFresh, type Served } from './server'
 
 const TRUE_WEIGHT = path.resolve(__dirname, '../../bin/true-weight')
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-programs-'))
 
 let server: Served
 beforeAll(async () => {
-  server = await serve(['--demo'])
+  server = await serveFresh(['--demo'])
 })
 afterAll(killAll)
 

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
+import { cpSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 
@@ -17,10 +17,10 @@ export type Served = Readonly<{
 
 const running = new Set<ChildProcess>()
 
-export const newDataFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-journey-'))
+const newDataFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-journey-'))
 
-/** Ports of this worker's own; one that another program holds is passed over when the server says so. */
-let nextPort = 20_000 + 500 * Number(process.env.JEST_WORKER_ID)
+/** Ports of this worker's own, or of the set-up before them; one that another program holds is passed over when the server says so. */
+let nextPort = 20_000 + 500 * Number(process.env.JEST_WORKER_ID ?? 0)
 const TAKEN = /Port \d+ on \S+ is taken|EADDRINUSE/
 
 /** Starts the production build as a user does, with a data folder and a port of its own, and waits for its first page. */
@@ -30,12 +30,19 @@ export async function serve(options: readonly string[], data = newDataFolder()):
   const { child, output } = launch([...options, '--data', data, '--port', String(port)])
   const address = `http://127.0.0.1:${port}`
   await until(
-    () => output().includes(`True Weight is at ${address}/`) || child.exitCode !== null,
+    () => output().includes(`True Weight is at ${address}/`) || hasEnded({ process: child }),
     STARTING_MS,
   )
-  if (child.exitCode === null) return { address, data, process: child, output }
+  if (!hasEnded({ process: child })) return { address, data, process: child, output }
   if (TAKEN.test(output())) return serve(options, data)
   throw new Error(`The server ended with ${child.exitCode}:\n${output()}`)
+}
+
+/** Serves a data folder of its own that nobody has changed yet, with the demo in it where that is served. */
+export function serveFresh(options: readonly string[]): Promise<Served> {
+  const data = newDataFolder()
+  if (options.includes('--demo')) cpSync(process.env.TRUE_WEIGHT_TEST_DEMO!, data, { recursive: true })
+  return serve(options, data)
 }
 
 export function launch(options: readonly string[]) {
@@ -48,9 +55,24 @@ export function launch(options: readonly string[]) {
   return { child, output: () => printed }
 }
 
+/** Backs up everything to a file, or restores it, as `npm run backup` and `npm run restore` have a server do. */
+export async function keep({ address, data }: Served, what: 'backup' | 'restore', file: string): Promise<void> {
+  const { token } = JSON.parse(readFileSync(path.join(data, 'in-use.json'), 'utf8'))
+  const answer = await fetch(`${address}/api/backup`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Authorization: `Bearer ${token}` },
+    body: JSON.stringify({ do: what, file }),
+  })
+  if (!answer.ok) throw new Error(`${what} was refused: ${await answer.text()}`)
+}
+
+export const hasEnded = ({ process: child }: Pick<Served, 'process'>) =>
+  child.exitCode !== null || child.signalCode !== null
+
 /** Ends a server at once, with no chance to tidy up. */
-export async function kill({ process: child }: Pick<Served, 'process'>): Promise<void> {
-  if (child.exitCode !== null || child.signalCode !== null) return
+export async function kill(served: Pick<Served, 'process'>): Promise<void> {
+  const { process: child } = served
+  if (hasEnded(served)) return
   const ended = new Promise((resolve) => child.once('exit', resolve))
   child.kill('SIGKILL')
   await ended
