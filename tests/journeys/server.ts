@@ -56,7 +56,11 @@ export function launch(options: readonly string[]) {
 }
 
 /** Backs up everything to a file, or restores it, as `npm run backup` and `npm run restore` have a server do. */
-export async function keep({ address, data }: Served, what: 'backup' | 'restore', file: string): Promise<void> {
+export async function keep(
+  { address, data }: Served,
+  what: 'backup' | 'restore',
+  file: string,
+): Promise<void> {
   const { token } = JSON.parse(readFileSync(path.join(data, 'in-use.json'), 'utf8'))
   const answer = await fetch(`${address}/api/backup`, {
     method: 'POST',
