@@ -8,10 +8,12 @@ export default createConfig({
   // Outlives the run's own temporary folder.
   cacheDirectory: '<rootDir>/build/jest',
   testTimeout: 180_000,
+  // Within a test's own global object each look at one of these is slow, which makes computing take three times as long.
+  sandboxInjectedGlobals: ['Math', 'Number', 'Array', 'Object', 'Map', 'Set', 'String', 'JSON'],
   // Most of a run is computing, so every processor is worth having.
   maxWorkers: '100%',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/**/*.test.ts'],
-  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/', '<rootDir>/build/'],
   moduleNameMapper: {
     '^server-only$': '<rootDir>/tests/emptyModule.ts',
     // These offer what Jest can load only by its path.

@@ -10,7 +10,7 @@ export default createConfig({
   globalSetup: '<rootDir>/tests/journeys/setUp.ts',
   cacheDirectory: '<rootDir>/build/jest',
   testMatch: ['<rootDir>/tests/journeys/**/*.journey.ts'],
-  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/dist/', '<rootDir>/build/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@tests/(.*)$': '<rootDir>/tests/$1' },
   testTimeout: 300_000,
   maxWorkers: 2,
