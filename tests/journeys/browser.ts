@@ -151,9 +151,11 @@ async function until(
 const rowOf = (table: string, name: string) =>
   `//table[@aria-label="${table}"]//tr[normalize-space(translate(th, "\u202f", " "))="${name}"]`
 
+/** What is to be read within a part of the page, which the browser tells far sooner than its driver. */
 export async function textOf(driver: WebDriver, selector: string): Promise<string> {
-  const [found] = await driver.findElements(By.css(selector))
-  return found ? found.getText().catch(() => '') : ''
+  const read = 'return document.querySelector(arguments[0])?.innerText ?? ""'
+  const text = await driver.executeScript<string>(read, selector)
+  return text.replace(/\t/g, ' ').replace(/\s*\n\s*/g, '\n').trim()
 }
 
 /** Thin and unbreakable spaces as plain ones. */
