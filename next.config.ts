@@ -49,6 +49,8 @@ const config: NextConfig = {
   rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
   // Whoever comes to a page by a link is given its title with it, not a moment after.
   htmlLimitedBots: /.*/,
+  // Types are checked by `npm test`; checking them again would lengthen every first start.
+  typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
   reactStrictMode: true,
   // A keystroke then renders again only what it changes.

@@ -3,13 +3,16 @@ import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { run } from './install.mjs'
 
+let isUpdated = false
+
 /** @param name - what they are for people */
 export function installFromDebian(name, packages) {
   const mayInstall = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0
   if (!mayInstall)
     throw new Error(`${name} is missing. Install it with: sudo apt-get install ${packages.join(' ')}`)
   console.error(`Installing ${name} …`)
-  run('apt-get', ['update', '-qq'])
+  if (!isUpdated) run('apt-get', ['update', '-qq'])
+  isUpdated = true
   run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], {
     DEBIAN_FRONTEND: 'noninteractive',
   })

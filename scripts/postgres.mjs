@@ -42,8 +42,8 @@ export async function withPostgres(work) {
   }
 }
 
-/** @returns the folder of the server's programs */
-function ensurePostgres() {
+/** @returns the folder of the server's programs, which it installs where they are missing */
+export function ensurePostgres() {
   if (!existsSync(INSTALLED)) installFromDebian('PostgreSQL', ['postgresql'])
   const [newest] = readdirSync(INSTALLED).sort((a, b) => Number(b) - Number(a))
   return path.join(INSTALLED, newest, 'bin')

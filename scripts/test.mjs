@@ -1,13 +1,13 @@
 // The one test command: installs what is missing, then type-check, lint, unit tests and browser journeys.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { build } from './build.mjs'
 import { ensurePoppler } from './debian.mjs'
 import { ensureBrowser } from './ensureBrowser.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
-import { withPostgres } from './postgres.mjs'
+import { ensurePostgres, withPostgres } from './postgres.mjs'
 import ownTemporaryFolder from './temporary.mjs'
 
 ownTemporaryFolder()
@@ -27,8 +27,14 @@ async function step(name, run) {
   }
 }
 
-function npm(...args) {
-  const { status } = spawnSync('npm', ['run', '--silent', ...args], { cwd: ROOT, stdio: ['ignore', 1, 2] })
+/** @returns the status that a script of the project ends with */
+async function npm(args, options) {
+  const [status] = await once(spawn('npm', ['run', '--silent', ...args], { cwd: ROOT, ...options }), 'exit')
+  return status
+}
+
+async function script(...args) {
+  const status = await npm(args, { stdio: ['ignore', 1, 2] })
   if (status !== 0) throw new Error(`npm run ${args.join(' ')} ended with ${status}`)
 }
 
@@ -41,12 +47,10 @@ const onPostgres = () =>
   )
 
 /** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
-function suite(name, script, paths = [], env = {}) {
+async function suite(name, run, paths = [], env = {}) {
   console.log(`\n== ${name}`)
   const report = path.join(REPORTS, `${name.replaceAll(' ', '-')}.json`)
-  const options = ['--json', `--outputFile=${report}`, ...paths]
-  const { status } = spawnSync('npm', ['run', '--silent', script, '--', ...options], {
-    cwd: ROOT,
+  const status = await npm([run, '--', '--json', `--outputFile=${report}`, ...paths], {
     stdio: ['ignore', 'ignore', 2],
     env: { ...process.env, ...env },
   })
@@ -57,15 +61,18 @@ function suite(name, script, paths = [], env = {}) {
 }
 
 ensureInstalled()
-await step('Types', () => npm('typecheck'))
-await step('Lint', () => npm('lint'))
-await step('Poppler', ensurePoppler)
-suite('Unit tests', 'unit:all')
-await step('PostgreSQL', onPostgres)
-await step('Production build', build)
-await step('Browser', ensureBrowser)
-suite('Journeys', 'journey')
-await step('Benches', () => npm('bench:tiny'))
+// What waits for the disk, or uses one processor only, goes side by side.
+await Promise.all([
+  step('Types', () => script('typecheck')),
+  step('Lint', () => script('lint')),
+  step('Debian’s packages', () =>
+    [ensurePoppler, ensurePostgres, ensureBrowser].forEach((ensure) => ensure()),
+  ),
+])
+await suite('Unit tests', 'unit:all')
+await Promise.all([step('PostgreSQL', onPostgres), step('Production build', () => script('build'))])
+await suite('Journeys', 'journey')
+await step('Benches', () => script('bench:tiny'))
 
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

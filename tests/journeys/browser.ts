@@ -155,7 +155,10 @@ const rowOf = (table: string, name: string) =>
 export async function textOf(driver: WebDriver, selector: string): Promise<string> {
   const read = 'return document.querySelector(arguments[0])?.innerText ?? ""'
   const text = await driver.executeScript<string>(read, selector)
-  return text.replace(/\t/g, ' ').replace(/\s*\n\s*/g, '\n').trim()
+  return text
+    .replace(/\t/g, ' ')
+    .replace(/\s*\n\s*/g, '\n')
+    .trim()
 }
 
 /** Thin and unbreakable spaces as plain ones. */
