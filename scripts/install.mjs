@@ -5,13 +5,13 @@ import path from 'node:path'
 
 export const ROOT = path.resolve(import.meta.dirname, '..')
 
-const LEAST_NODE = [20, 20]
+const MIN_NODE = [20, 20]
 
 export function ensureInstalled() {
   const [major, minor] = process.versions.node.split('.').map(Number)
-  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) {
+  if (major < MIN_NODE[0] || (major === MIN_NODE[0] && minor < MIN_NODE[1])) {
     throw new Error(
-      `This is Node ${process.versions.node}; True Weight needs ${LEAST_NODE.join('.')} or later.`,
+      `This is Node ${process.versions.node}; True Weight needs ${MIN_NODE.join('.')} or later.`,
     )
   }
   const installed = modifiedAt('node_modules/.package-lock.json')

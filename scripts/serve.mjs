@@ -8,7 +8,7 @@ import { dataFolder } from './dataFolder.mjs'
 import { ensureInstalled, run } from './install.mjs'
 
 const FIRST_PORT = 4180
-const MOST_PORTS = 50
+const MAX_PORTS = 50
 /** A server that listens everywhere is reached here. */
 const REACHED_AT = { '0.0.0.0': '127.0.0.1', '::': '::1' }
 const USAGE = `Options:
@@ -84,11 +84,11 @@ async function choosePort(host) {
     if (await isFree(host, port)) return port
     throw new Error(`Port ${port} on ${host} is taken. Name another with --port, or leave --port out.`)
   }
-  for (let port = FIRST_PORT; port < FIRST_PORT + MOST_PORTS; port += 1) {
+  for (let port = FIRST_PORT; port < FIRST_PORT + MAX_PORTS; port += 1) {
     if (await isFree(host, port)) return port
   }
   throw new Error(
-    `No port from ${FIRST_PORT} to ${FIRST_PORT + MOST_PORTS - 1} is free on ${host}. Name one with --port.`,
+    `No port from ${FIRST_PORT} to ${FIRST_PORT + MAX_PORTS - 1} is free on ${host}. Name one with --port.`,
   )
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MOST_UNITS } from '@/claims/terms/request'
+import { MAX_UNITS } from '@/claims/terms/request'
 
 /** Degrees of freedom and shapes between which every figure keeps its digits and comes at once. */
 const degrees = z.number().min(0.001).max(1e10)
@@ -9,7 +9,7 @@ const share = z.number().min(0).max(1)
 const tail = z.number().gt(0).lt(1).optional()
 
 /** The work grows as the cube of the ranks. */
-const MOST_RANKS = 500
+const MAX_RANKS = 500
 
 const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('normal') }),
@@ -18,14 +18,14 @@ const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('f'), df1: degrees, df2: degrees }),
   z.strictObject({ name: z.literal('beta'), a: degrees, b: degrees }),
   z.strictObject({ name: z.literal('noncentral-t'), df: z.number().min(0.5).max(1e7), ncp: noncentrality }),
-  z.strictObject({ name: z.literal('binomial'), n: z.int().positive().max(MOST_UNITS), p: share }),
+  z.strictObject({ name: z.literal('binomial'), n: z.int().positive().max(MAX_UNITS), p: share }),
   z.strictObject({
     name: z.literal('hypergeometric'),
-    lotSize: z.int().positive().max(MOST_UNITS),
+    lotSize: z.int().positive().max(MAX_UNITS),
     marked: whole,
     n: z.int().positive(),
   }),
-  z.strictObject({ name: z.literal('signed-rank'), n: z.int().positive().max(MOST_RANKS) }),
+  z.strictObject({ name: z.literal('signed-rank'), n: z.int().positive().max(MAX_RANKS) }),
 ])
 
 /** A distribution, and a point of it or a probability in one of its tails. */

@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from 'fflate'
-import { MOST_UNPACKED, unzipped, type ZipEntry, zipped } from './zip'
+import { MAX_UNPACKED, unzipped, type ZipEntry, zipped } from './zip'
 
 async function packed(...entries: readonly ZipEntry[]): Promise<Uint8Array> {
   const given = (async function* () {
@@ -14,8 +14,8 @@ const entry = (path: string, ...texts: readonly string[]): ZipEntry => ({
   pieces: texts.map((text) => strToU8(text)),
 })
 const all = () => true
-const messageOf = (bytes: Uint8Array, isAllowed: (path: string) => boolean = all, most?: number) => {
-  const read = unzipped(bytes, isAllowed, most)
+const messageOf = (bytes: Uint8Array, isAllowed: (path: string) => boolean = all, max?: number) => {
+  const read = unzipped(bytes, isAllowed, max)
   return read.ok ? 'taken' : read.problem.message
 }
 
@@ -46,7 +46,7 @@ test('what would fill the memory is refused before it is unpacked', async () => 
   const bytes = zipSync({ a: new Uint8Array(3_000_000), b: new Uint8Array(3_000_000) })
   expect(bytes.length).toBeLessThan(20_000)
   expect(messageOf(bytes, all, 5_000_000)).toContain('unpacked it has more than')
-  expect(messageOf(bytes, all, MOST_UNPACKED)).toBe('taken')
+  expect(messageOf(bytes, all, MAX_UNPACKED)).toBe('taken')
 })
 
 test('an entry that was damaged is named', async () => {

@@ -7,8 +7,8 @@ const COMPRESSION = 3
 /** Every entry has the same time, so that the same content is the same file. */
 const NO_TIME = new Date(1980, 0, 1)
 /** More than any case file has, and little enough to be held. */
-const MOST_ENTRIES = 100_000
-export const MOST_UNPACKED = 1024 * 1024 * 1024
+const MAX_ENTRIES = 100_000
+export const MAX_UNPACKED = 1024 * 1024 * 1024
 
 export type ZipEntry = Readonly<{ path: string; pieces: Iterable<Uint8Array> }>
 
@@ -51,7 +51,7 @@ const problem = (path: string, message: string): Outcome<never> =>
 export function unzipped(
   bytes: Uint8Array,
   isAllowed: (path: string) => boolean,
-  most = MOST_UNPACKED,
+  max = MAX_UNPACKED,
 ): Outcome<ReadonlyMap<string, Uint8Array>> {
   const names = new Set<string>()
   let unpacked = 0
@@ -69,8 +69,8 @@ export function unzipped(
         if (names.has(name)) return refuse(name, `“${name}” stands in it twice.`)
         names.add(name)
         unpacked += originalSize
-        if (names.size > MOST_ENTRIES) return refuse('', `it has more than ${MOST_ENTRIES} entries.`)
-        if (unpacked > most) return refuse('', `unpacked it has more than ${most / 1024 / 1024} MB.`)
+        if (names.size > MAX_ENTRIES) return refuse('', `it has more than ${MAX_ENTRIES} entries.`)
+        if (unpacked > max) return refuse('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
         return true
       },
     })

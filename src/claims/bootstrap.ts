@@ -18,7 +18,7 @@ import type { MeasuredSample } from './terms/sample'
 import { computed, fraction, given, joined, step, symbol } from './terms/formula'
 
 /** Draws beyond which a check would keep a person waiting for minutes. */
-const MOST_DRAWS = 2e9
+const MAX_DRAWS = 2e9
 
 const figures = z.discriminatedUnion('by', [
   z.strictObject({
@@ -64,7 +64,7 @@ export const bootstrap: MethodDefinition<'bootstrap', Figures, 'measured'> = {
     if (!values) return failure(problems.readingsNeeded('bootstrap'))
     if (n < 2) return failure(problems.tooFewReadings(n, 2))
     if (!measured.standardDeviation) return failure(problems.noVariation(measured.path, 'bootstrap'))
-    if (n * count > MOST_DRAWS) return failure(problems.tooManyDraws(n, count, MOST_DRAWS))
+    if (n * count > MAX_DRAWS) return failure(problems.tooManyDraws(n, count, MAX_DRAWS))
     return success(procedureOf(measured, parameter as Resampled, { count, seed }))
   },
   working({ part: { statistic, figures: own } }) {

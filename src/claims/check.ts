@@ -161,13 +161,13 @@ function effectSizeOf({
 }
 
 function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {
-  const { least, most, ends, codeAbove } = parameterOf(parameter).domain
+  const { min, max, ends, codeAbove } = parameterOf(parameter).domain
   const isAllowed = (value: number) =>
-    ends === 'in' ? value >= least && value <= most : value > least && value < most
+    ends === 'in' ? value >= min && value <= max : value > min && value < max
   const seen = valuesOf(hypotheses).find((value) => !isAllowed(value))
   if (seen === undefined) return undefined
   const path = isRange(hypotheses) ? 'claim.tolerance' : 'claim.value'
-  return problems.valueOutside(parameter, seen, path, seen > most ? codeAbove : undefined)
+  return problems.valueOutside(parameter, seen, path, seen > max ? codeAbove : undefined)
 }
 
 /** Two tests at α each decide whether a value lies inside a tolerance, so the interval that mirrors them leaves out 2α. */

@@ -60,7 +60,7 @@ test.each([
   ['standard-deviation', 'chi-square', 2],
   ['proportion', 'score-z', 1],
   ['proportion', 'exact-binomial', 1],
-] as const)('a plan for a %s by %s takes %i units at least', (parameter, method, least) => {
+] as const)('a plan for a %s by %s takes %i units at least', (parameter, method, min) => {
   const value = parameter === 'proportion' ? 0.5 : 1
   const request = (find: 'power' | 'difference', n: number) => ({
     plan: {
@@ -72,12 +72,12 @@ test.each([
       ...(find === 'difference' ? { power: 0.3 } : {}),
     },
   })
-  expect(figuresOf<PlanFigures>(request('power', least))).toMatchObject({ n: least, method })
-  if (least === 1) return
+  expect(figuresOf<PlanFigures>(request('power', min))).toMatchObject({ n: min, method })
+  if (min === 1) return
   for (const find of ['power', 'difference'] as const) {
-    const short = plan(request(find, least - 1))
+    const short = plan(request(find, min - 1))
     expect(short.ok || short.error).toMatchObject({ code: 'out-of-range', path: 'plan.n' })
-    expect(short.ok || short.error.message).toContain(`needs at least ${least}`)
+    expect(short.ok || short.error.message).toContain(`needs at least ${min}`)
   }
 })
 

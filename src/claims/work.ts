@@ -3,7 +3,7 @@ import { deriveHypotheses } from './terms/hypotheses'
 import { type CheckDocument, USUAL_RESAMPLES } from './terms/request'
 
 /** So many looks at a reading are taken between two frames of a screen. */
-const MOST_AT_ONCE = 20_000
+const MAX_AT_ONCE = 20_000
 /** A look at a reading takes as long as so many draws of a resample. */
 const DRAWS_A_LOOK = 10
 
@@ -23,7 +23,7 @@ export function takesLong(document: CheckDocument): boolean {
       : stated
   const { looks, isResampled } = methodOf(method).work
   const times = isResampled ? (test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_LOOK : 1
-  return readingsIn(evidence) * looks * times > MOST_AT_ONCE
+  return readingsIn(evidence) * looks * times > MAX_AT_ONCE
 }
 
 function readingsIn(evidence: CheckDocument['evidence']): number {

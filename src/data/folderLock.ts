@@ -9,7 +9,7 @@ import { z } from 'zod'
 const LOCK_FILE = 'in-use.json'
 /** Longer than another process takes between reading a stale lock and removing it. */
 const SETTLING_MS = 50
-const MOST_TRIES = 5
+const MAX_TRIES = 5
 
 const holderSchema = z.object({
   token: z.string(),
@@ -64,7 +64,7 @@ export async function lockFolder(folder: string): Promise<() => void> {
     since: new Date().toISOString(),
     address: process.env.TRUE_WEIGHT_ADDRESS ?? '',
   }
-  for (let attempt = 0; attempt < MOST_TRIES; attempt += 1) {
+  for (let attempt = 0; attempt < MAX_TRIES; attempt += 1) {
     if (create(file, own)) {
       await wait(SETTLING_MS)
       const holder = read(file)

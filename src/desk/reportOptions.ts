@@ -22,12 +22,12 @@ export const PARTS = [
 ] as const
 export type PartName = (typeof PARTS)[number]
 
-const MOST_DECIMALS = 12
+const MAX_DECIMALS = 12
 
 export const reportOptionsSchema = z.strictObject({
   parts: z.array(z.enum(PARTS)).default([...PARTS]),
   /** Of every figure of a claim; absent: those chosen for each claim. */
-  decimals: z.int().min(0).max(MOST_DECIMALS).optional(),
+  decimals: z.int().min(0).max(MAX_DECIMALS).optional(),
   language: z.enum(LANGUAGES).default('point'),
 })
 export type ReportOptions = Readonly<z.infer<typeof reportOptionsSchema>>

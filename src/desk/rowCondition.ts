@@ -15,7 +15,7 @@ export const CONDITION_RELATIONS = [
 ] as const
 export type ConditionRelation = (typeof CONDITION_RELATIONS)[number]
 
-const MOST_CONDITIONS = 50
+const MAX_CONDITIONS = 50
 
 /** A condition on the cells of one column, as typed. */
 export const rowConditionSchema = z.strictObject({
@@ -30,8 +30,8 @@ export const rowConditionSchema = z.strictObject({
 
 /** Which rows are kept: those that meet every condition of one of the lists; all rows where there is no list. */
 export const keptRowsSchema = z
-  .array(z.array(rowConditionSchema).min(1).max(MOST_CONDITIONS))
-  .max(MOST_CONDITIONS)
+  .array(z.array(rowConditionSchema).min(1).max(MAX_CONDITIONS))
+  .max(MAX_CONDITIONS)
 
 export type RowCondition = Readonly<z.infer<typeof rowConditionSchema>>
 export type KeptRows = readonly (readonly RowCondition[])[]

@@ -6,8 +6,8 @@ const words = storedText(500)
 const READINGS_LENGTH = 16_000_000
 /** Holds a code list of some thousand places. */
 const CODES_LENGTH = 200_000
-const MOST_COLUMNS = 400
-const MOST_SET_ASIDE = 100_000
+const MAX_COLUMNS = 400
+const MAX_SET_ASIDE = 100_000
 
 /** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, or a count. */
 export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count'] as const
@@ -48,8 +48,8 @@ export const sampleDraftSchema = z.strictObject({
   /** What is typed: a list of readings, or rows of cells that tabs separate where there are two columns or more. */
   readings: storedText(READINGS_LENGTH),
   decimalMark: z.enum(DECIMAL_MARKS),
-  columns: z.array(columnWordsSchema).max(MOST_COLUMNS),
-  setAside: z.array(setAsideSchema).max(MOST_SET_ASIDE),
+  columns: z.array(columnWordsSchema).max(MAX_COLUMNS),
+  setAside: z.array(setAsideSchema).max(MAX_SET_ASIDE),
   sampleSize: words,
   mean: words,
   spread: words,

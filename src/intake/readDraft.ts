@@ -29,7 +29,7 @@ export type DraftReading = Readonly<{
   decimals?: number
 }>
 
-const MOST_DECIMALS = 12
+const MAX_DECIMALS = 12
 
 /**
  * Makes a check document of a claim and the evidence that it is held against.
@@ -47,7 +47,7 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const knownStandardDeviation = definition.takesKnownSpread
     ? fields.number('knownStandardDeviation', 'known standard deviation', POSITIVE)
     : undefined
-  const decimals = fields.number('decimals', 'number of decimals', wholeFrom(0, MOST_DECIMALS))
+  const decimals = fields.number('decimals', 'number of decimals', wholeFrom(0, MAX_DECIMALS))
   const missing = [...missingFrom(fields, draft), ...sample.missing]
   const problems = [...fields.problems, ...sample.problems]
   const claim = value === undefined ? undefined : claimOf(draft, value, tolerance)

@@ -35,7 +35,7 @@ type Question = Readonly<{
   draft: Pick<ClaimDraft, 'parameter' | 'unit' | 'column' | 'counted'>
 }>
 
-const LEAST_READINGS = 2
+const MIN_READINGS = 2
 const NOTHING = { values: [], rows: [], setAside: [] } as const
 
 /** Makes evidence of a sample, in the claim's unit, or says what is missing or can't be used. */
@@ -95,7 +95,7 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
   const setAside = left.size === 0 ? [] : rows.flatMap((row, index) => (left.has(row) ? [index] : []))
   const reading = { values, rows, setAside }
   const tested = values.length - setAside.length
-  if (tested < LEAST_READINGS) {
+  if (tested < MIN_READINGS) {
     const seen = tested === 0 ? 'there are none yet' : 'there is one so far'
     return { ...reading, missing: [{ field: 'readings', message: `Enter at least two readings; ${seen}.` }] }
   }

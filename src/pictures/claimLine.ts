@@ -41,7 +41,7 @@ export function claimLineShape(
 
 function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures): Range {
   const rest = [lower, upper, estimate, ...claimed, ...extent(values)]
-  const [least = 0, most = 0] = extent(rest.filter((value) => value !== undefined))
-  const margin = (most - least) * MARGIN || Math.abs(most) * MARGIN || 1
-  return { min: least - margin, max: most + margin }
+  const [min = 0, max = 0] = extent(rest.filter((value) => value !== undefined))
+  const margin = (max - min) * MARGIN || Math.abs(max) * MARGIN || 1
+  return { min: min - margin, max: max + margin }
 }

@@ -29,7 +29,7 @@ export type ReadingsPicture = Readonly<{
 export type Look = Readonly<{ sorted: Float64Array; figures: ShortDescription }>
 
 /** More points than these say no more in a picture of this size. */
-const MOST_POINTS = 1500
+const MAX_POINTS = 1500
 
 /** Readings ready to be drawn: those that are tested, in the order given, and those that are set aside. */
 export type Drawn = Readonly<{
@@ -85,13 +85,13 @@ export function boxPicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPic
   const { quartiles, median, fences, beyondFences } = figures
   const [low, high] = quartiles
   // The whiskers reach to the last readings within the fences.
-  const least = sorted.find((value) => value >= fences[0])!
-  const most = sorted.findLast((value) => value <= fences[1])!
+  const min = sorted.find((value) => value >= fences[0])!
+  const max = sorted.findLast((value) => value <= fences[1])!
   const upright = (x: number, from: number, to: number): readonly Point[] => [
     { x, y: from },
     { x, y: to },
   ]
-  const beyond = beyondFences.slice(0, MOST_POINTS)
+  const beyond = beyondFences.slice(0, MAX_POINTS)
   return {
     points: [
       ...beyond.map((place) => ({ x: values[place]!, y: 0.5, row: rows[place]!, isSetAside: false })),
@@ -107,15 +107,15 @@ export function boxPicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPic
       ],
       upright(median, 0.25, 0.75),
       [
-        { x: least, y: 0.5 },
+        { x: min, y: 0.5 },
         { x: low, y: 0.5 },
       ],
       [
         { x: high, y: 0.5 },
-        { x: most, y: 0.5 },
+        { x: max, y: 0.5 },
       ],
-      upright(least, 0.4, 0.6),
-      upright(most, 0.4, 0.6),
+      upright(min, 0.4, 0.6),
+      upright(max, 0.4, 0.6),
     ],
     bars: [],
     placeOf: (row) => at(valueOf(row), (x) => ({ x, y: 0.5 })),
@@ -126,7 +126,7 @@ export function boxPicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPic
 
 export function orderPicture(drawn: Drawn): ReadingsPicture {
   const { values, rows, unit, valueOf, aside } = drawn
-  const shown = extremesOf(values, MOST_POINTS)
+  const shown = extremesOf(values, MAX_POINTS)
   return {
     points: [
       ...shown.map((place) => ({
@@ -147,7 +147,7 @@ export function orderPicture(drawn: Drawn): ReadingsPicture {
 
 export function quantilePicture(drawn: Drawn, { sorted, figures }: Look): ReadingsPicture {
   const { values, rows, unit, valueOf } = drawn
-  const points = quantilePlot(values, sorted, MOST_POINTS)
+  const points = quantilePlot(values, sorted, MAX_POINTS)
   const [first, last] = [points[0]!, points.at(-1)!]
   const on = (z: number): Point => ({ x: z, y: figures.mean + z * (figures.standardDeviation ?? 0) })
   const zOf = new Map(points.map(({ place, z }) => [rows[place]!, z]))
@@ -176,9 +176,9 @@ function nearestZ(
 }
 
 /** Places of readings to draw: all of them, or the least and the greatest of each stretch, so that no spike is lost. */
-function extremesOf(values: readonly number[], most: number): readonly number[] {
-  if (values.length <= most) return values.map((_, place) => place)
-  const stretch = Math.ceil((2 * values.length) / most)
+function extremesOf(values: readonly number[], max: number): readonly number[] {
+  if (values.length <= max) return values.map((_, place) => place)
+  const stretch = Math.ceil((2 * values.length) / max)
   const places: number[] = []
   for (let from = 0; from < values.length; from += stretch) {
     let [low, high] = [from, from]

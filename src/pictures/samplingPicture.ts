@@ -37,7 +37,7 @@ const STEPS = 240
 /** Equal probabilities may differ in the last digits: METHODS, exact binomial. */
 const LIKELIHOOD_SLACK = 1e-7
 /** Above so many whole numbers a bar would be no wider than a line. */
-const MOST_BARS = 160
+const MAX_BARS = 160
 
 /** What of a result is drawn. */
 export type Pictured = Pick<CheckResult, 'kind' | 'hypotheses' | 'sample' | 'test'>
@@ -60,7 +60,7 @@ export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPic
   const rejected = endsOf(part.criticalValues, side, known)
   const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete })
   const isByLikelihood = picture.countsByLikelihood?.(part.figures) ?? false
-  const isBars = isDiscrete && max - min <= MOST_BARS
+  const isBars = isDiscrete && max - min <= MAX_BARS
   const heightAt = (x: number) => known.density(isDiscrete ? Math.round(x) : x)
   const worked: Worked<unknown> = { parameter, sample, value: valuesOf(hypotheses)[place]!, part }
   const { estimateAt } = picture
@@ -145,11 +145,11 @@ function countedBy(
 
 /** Of an exact test that adds up every outcome no more probable than the one seen: where those begin on the other side. */
 function countedByLikelihood(count: number, isLow: boolean, { density, quantile }: Reference): Ends {
-  const most = density(count) * (1 + LIKELIHOOD_SLACK)
+  const max = density(count) * (1 + LIKELIHOOD_SLACK)
   const far = quantile(1e-15, isLow ? 'upper' : 'lower')
   const step = isLow ? 1 : -1
   for (let k = count + step; isLow ? k <= far : k >= far; k += step) {
-    if (density(k) <= most) return isLow ? { lower: count, upper: k } : { lower: k, upper: count }
+    if (density(k) <= max) return isLow ? { lower: count, upper: k } : { lower: k, upper: count }
   }
   return isLow ? { lower: count } : { upper: count }
 }

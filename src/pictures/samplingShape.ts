@@ -1,4 +1,4 @@
-import { max } from 'd3-array'
+import { max as highest } from 'd3-array'
 import type { Ends } from '@/statistics/inference/interval'
 import type { Range } from './claimLine'
 import type { PicturePoint, SamplingPicture } from './samplingPicture'
@@ -22,19 +22,19 @@ export type Stretch = readonly [from: number, to: number]
 
 export function samplingShape(picture: SamplingPicture): SamplingShape {
   const half = picture.shape === 'bars' ? 0.5 : 0
-  const { min, max: most, statistic } = picture
-  const x = { min: min - half, max: most + half }
-  const at = Math.min(most, Math.max(min, statistic))
+  const { min, max, statistic } = picture
+  const x = { min: min - half, max: max + half }
+  const at = Math.min(max, Math.max(min, statistic))
   const { lower, upper } = picture.rejected
   return {
     x,
-    top: max(picture.points, ({ y }) => y) ?? 0,
+    top: highest(picture.points, ({ y }) => y) ?? 0,
     rejected: stretchesOf(picture.rejected, picture, half),
     counted: stretchesOf(picture.counted, picture, half),
     statistic: {
       at,
-      beyond: statistic < min ? 'left' : statistic > most ? 'right' : undefined,
-      isLeft: at < (min + most) / 2,
+      beyond: statistic < min ? 'left' : statistic > max ? 'right' : undefined,
+      isLeft: at < (min + max) / 2,
     },
     limits: [
       ...(lower === undefined ? [] : [{ x: lower, end: 'lower', row: 1 } as const]),
@@ -49,12 +49,12 @@ export function withArrow(words: string, beyond: SamplingShape['statistic']['bey
   return beyond === 'left' ? `← ${words}` : `${words} →`
 }
 
-function stretchesOf({ lower, upper }: Ends, { min, max: most }: SamplingPicture, half: number) {
+function stretchesOf({ lower, upper }: Ends, { min, max }: SamplingPicture, half: number) {
   const stretches: Stretch[] = []
   if (lower !== undefined && lower + half > min - half)
-    stretches.push([min - half, Math.min(lower, most) + half])
-  if (upper !== undefined && upper - half < most + half)
-    stretches.push([Math.max(upper, min) - half, most + half])
+    stretches.push([min - half, Math.min(lower, max) + half])
+  if (upper !== undefined && upper - half < max + half)
+    stretches.push([Math.max(upper, min) - half, max + half])
   return stretches
 }
 

@@ -21,8 +21,8 @@ export function stackReadings(values: readonly number[], width: number): readonl
 }
 
 /** Above so many readings, or rows of dots, a dot stands for several readings. */
-const MOST_SINGLE = 2000
-const MOST_ROWS = 24
+const MAX_SINGLE = 2000
+const MAX_ROWS = 24
 
 export type Pile = Readonly<{
   dots: readonly Dot[]
@@ -36,17 +36,17 @@ export type Pile = Readonly<{
  * @param width - how wide a dot is, in the readings' unit
  */
 export function pileReadings(values: readonly number[], width: number): Pile {
-  if (values.length <= MOST_SINGLE) {
+  if (values.length <= MAX_SINGLE) {
     const dots = stackReadings(values, width)
-    if (dots.every(({ y }) => y < MOST_ROWS)) return { dots, each: 1 }
+    if (dots.every(({ y }) => y < MAX_ROWS)) return { dots, each: 1 }
   }
   const counts = new Map<number, number>()
   for (const value of values) {
     const column = Math.round(value / width)
     counts.set(column, (counts.get(column) ?? 0) + 1)
   }
-  const highest = [...counts.values()].reduce((most, count) => Math.max(most, count), 0)
-  const each = Math.ceil(highest / MOST_ROWS)
+  const highest = [...counts.values()].reduce((max, count) => Math.max(max, count), 0)
+  const each = Math.ceil(highest / MAX_ROWS)
   const dots = [...counts].flatMap(([column, count]) =>
     Array.from({ length: Math.ceil(count / each) }, (_, y) => ({ x: column * width, y })),
   )

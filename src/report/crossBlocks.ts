@@ -6,7 +6,7 @@ import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Formats } from '@/words/formats'
 import type { Block } from './document/document'
 import type { Writer } from './language'
-import { type ClaimStudy, MOST_EXAMINED } from './study'
+import { type ClaimStudy, MAX_EXAMINED } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 
@@ -17,7 +17,7 @@ export function crossBlocks(
   write: Writer,
 ): readonly Block[] {
   if (!answers) {
-    const text = `The sample has more than ${formatCount(MOST_EXAMINED)} readings: its cross-examination takes long, and stands on the claim’s own page.`
+    const text = `The sample has more than ${formatCount(MAX_EXAMINED)} readings: its cross-examination takes long, and stands on the claim’s own page.`
     return [{ is: 'paragraph', text: write(text), look: 'quiet' }]
   }
   const level = result.interval?.level

@@ -203,15 +203,15 @@ function tableOf(
 function columnWidths(rows: readonly (readonly string[])[], numbers: readonly boolean[]): number[] {
   const wishes = rows[0]!.map((_, at) => {
     const texts = rows.map((row) => row[at]!)
-    const most = longest(texts)
+    const max = longest(texts)
     const word = longest(texts.flatMap((text) => text.split(' ')))
-    const unbroken = numbers[at] && most <= LONGEST_FIGURE ? most : Math.min(word, LONGEST_WORD)
-    return { least: unbroken * LETTER + CELL_GAP, most: most * LETTER + CELL_GAP }
+    const unbroken = numbers[at] && max <= LONGEST_FIGURE ? max : Math.min(word, LONGEST_WORD)
+    return { min: unbroken * LETTER + CELL_GAP, max: max * LETTER + CELL_GAP }
   })
   return shareRoom(wishes, TEXT_WIDTH, numbers.at(-1) ? 0 : wishes.length - 1).map(Math.floor)
 }
 
-const longest = (texts: readonly string[]) => texts.reduce((most, { length }) => Math.max(most, length), 0)
+const longest = (texts: readonly string[]) => texts.reduce((max, { length }) => Math.max(max, length), 0)
 
 async function image(
   drawing: Drawing,

@@ -7,7 +7,7 @@ import type { ReportFormat } from '@/desk/reportOptions'
 import { openFonts, pdfOf } from './pdf/pdf'
 import { rasteriser } from './rasterise'
 
-const MOST_NAMED = 20
+const MAX_NAMED = 20
 
 export const MEDIA_TYPES: Readonly<Record<ReportFormat, string>> = {
   pdf: 'application/pdf',
@@ -26,7 +26,7 @@ export async function lackingInPdf(text: string, root: string): Promise<string> 
   const letters = openFonts(await printFonts(root)).lacking(text)
   return letters.length === 0
     ? ''
-    : `The PDF has no letters for ${letters.slice(0, MOST_NAMED).join(' ')}${letters.length > MOST_NAMED ? ' and others' : ''}: each stands in it as \ufffd. DOCX, HTML and Markdown have them.`
+    : `The PDF has no letters for ${letters.slice(0, MAX_NAMED).join(' ')}${letters.length > MAX_NAMED ? ' and others' : ''}: each stands in it as \ufffd. DOCX, HTML and Markdown have them.`
 }
 
 /**

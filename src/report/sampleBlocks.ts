@@ -22,7 +22,7 @@ const KIND_WORDS = {
   summary: 'summary figures only',
   count: 'a count only',
 } as const
-const MOST_LISTED = 200
+const MAX_LISTED = 200
 
 /** The samples that a claim is held against: where they come from, and what of them was taken. */
 export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
@@ -101,7 +101,7 @@ function setAsideOf(
     const value = valueAt.get(row)
     return value === undefined ? '' : withUnit(formatReading(value), unit)
   }
-  const listed = draft.setAside.slice(0, MOST_LISTED)
+  const listed = draft.setAside.slice(0, MAX_LISTED)
   const more = draft.setAside.length - listed.length
   return [
     {

@@ -18,9 +18,9 @@ import { type Formats, formatsFor } from '@/words/formats'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 
 /** Above so many readings every question takes seconds: then it is asked on the claim's page, and the report says so. */
-export const MOST_EXAMINED = 20_000
+export const MAX_EXAMINED = 20_000
 /** Answers kept, so that a report that is looked at, printed and copied is examined once. */
-const MOST_KEPT = 300
+const MAX_KEPT = 300
 
 /** Everything that a report says of one claim, computed. */
 export type ClaimStudy = Readonly<{
@@ -119,7 +119,7 @@ async function answersTo(
   examination: Examination,
   fingerprint: string,
 ): Promise<readonly Examined[] | undefined> {
-  if (examination.result.sample.n > MOST_EXAMINED) return undefined
+  if (examination.result.sample.n > MAX_EXAMINED) return undefined
   const key = `${fingerprint} ${canonicalJson(examination.withSetAside ?? null)}`
   const known = kept.get(key)
   if (known) return known
@@ -128,7 +128,7 @@ async function answersTo(
     await setImmediate()
     answers.push(ask())
   }
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
+  if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
   kept.set(key, answers)
   return answers
 }

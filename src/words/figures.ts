@@ -1,14 +1,14 @@
 const NARROW_SPACE = '\u202f'
 const MINUS = '\u2212'
 /** Beyond these a figure is written with a power of ten. */
-const MOST_DECIMALS = 12
+const MAX_DECIMALS = 12
 const LARGEST_PLAIN = 1e15
 /** So many digits of a decimal number survive its way through a double. */
 const DECIMAL_DIGITS = 15
 
 /** A figure to so many decimals, rounded once from full precision, with a true minus sign. */
 export function formatNumber(value: number, decimals: number): string {
-  const isPlain = decimals <= MOST_DECIMALS && Math.abs(value) < LARGEST_PLAIN
+  const isPlain = decimals <= MAX_DECIMALS && Math.abs(value) < LARGEST_PLAIN
   const text = isPlain ? roundedAsByHand(value, decimals) : value.toExponential(5)
   return withTrueMinus(/[1-9]/.test(text) ? text : text.replace('-', ''))
 }
@@ -29,7 +29,7 @@ function roundedAsByHand(value: number, decimals: number): string {
  * they differ.
  */
 export function formatApart(value: number, limit: number, decimals: number): readonly [string, string] {
-  for (let more = decimals; more <= MOST_DECIMALS; more += 1) {
+  for (let more = decimals; more <= MAX_DECIMALS; more += 1) {
     const pair = [formatNumber(value, more), formatNumber(limit, more)] as const
     if (pair[0] !== pair[1] || value === limit) return pair
   }
@@ -54,12 +54,12 @@ export function formatSure(full: string): string {
 
 /** A reading as it was measured; one that was converted has digits that nobody measured, and is rounded. */
 export function formatReading(value: number): string {
-  const isMeasured = Number(value.toPrecision(MOST_MEASURED)) === withoutMadeUpDigits(value)
-  return formatFull(Number(value.toPrecision(isMeasured ? MOST_MEASURED : CONVERTED_DIGITS)))
+  const isMeasured = Number(value.toPrecision(MAX_MEASURED)) === withoutMadeUpDigits(value)
+  return formatFull(Number(value.toPrecision(isMeasured ? MAX_MEASURED : CONVERTED_DIGITS)))
 }
 
 /** More digits than any instrument of the trade shows; and digits of a converted reading. */
-const [MOST_MEASURED, CONVERTED_DIGITS] = [10, 7]
+const [MAX_MEASURED, CONVERTED_DIGITS] = [10, 7]
 
 /** A whole number of things, in groups of three digits: 200,000. */
 export function formatCount(count: number): string {
@@ -102,7 +102,7 @@ export function decimalsFor(standardError: number): number {
 export function formatPValue(pValue: number | undefined, significanceLevel: number): string {
   if (pValue === undefined) return '< 1e-300'
   if (pValue < 0.001 && significanceLevel >= 0.001) return '< 0.001'
-  for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MOST_DECIMALS; decimals += 1) {
+  for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MAX_DECIMALS; decimals += 1) {
     const text = roundedAsByHand(pValue, decimals)
     const shown = Number(text)
     const isTelling =

@@ -9,7 +9,7 @@ import { cellText, type Column } from '@/intake/sheet/columns'
 import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
-import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
+import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
 import { type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
@@ -60,13 +60,13 @@ const sheets = {
     file: Blob,
     choice: Readonly<{ format?: SheetFormat; workbookSheet?: string }>,
   ): Promise<Outcome<FilePreview>> {
-    if (file.size > MOST_BYTES) return failure(sheetProblems.fileTooLarge(file.size))
+    if (file.size > MAX_BYTES) return failure(sheetProblems.fileTooLarge(file.size))
     const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
     const opened = await sourceOf(file, beginning, choice.workbookSheet)
     if (!opened.ok) return opened
     const { head, source, sheets: names, sheet, problem } = opened.value
     const format = choice.format ?? guessFormat(head, isWorkbook(beginning) ? ',' : undefined)
-    const read = problem ? failure(problem) : await readSheet({ source, format, mostRows: PREVIEWED_ROWS })
+    const read = problem ? failure(problem) : await readSheet({ source, format, maxRows: PREVIEWED_ROWS })
     const view = read.ok ? success(viewOf(read.value)) : read
     return success({ format, doubts: doubtsOf(format, head), view, sheets: names, sheet })
   },

@@ -12,11 +12,11 @@ import type { MethodDefinition } from '../terms/definition'
 type Change = Readonly<{ evidence: Evidence; stands: number; name: LeftOut }>
 
 /** Readings looked at in all, over every change: keeps the longest examination at some seconds. */
-const MOST_LOOKED_AT = 5_000_000
+const MAX_LOOKED_AT = 5_000_000
 /** So many draws of a resample take as long as looking at a reading otherwise. */
 const DRAWS_A_READING = 50
 /** Up to so many readings each change is tested from the readings themselves. */
-const MOST_FROM_READINGS = 300
+const MAX_FROM_READINGS = 300
 
 /** Would the finding stand if each single reading were left out in turn? */
 export function leaveOneOut({ document, result }: Examination): Question {
@@ -67,7 +67,7 @@ function changesOf(
   const [list, ...others] = listsOf(evidence)
   if (!list) return { changes: [], untried: 0 }
   const isShort =
-    others.length === 0 && list.values.length > MOST_FROM_READINGS && method.dependsOn === 'moments'
+    others.length === 0 && list.values.length > MAX_FROM_READINGS && method.dependsOn === 'moments'
   if (isShort) return { changes: withoutOneByMoments(document), untried: 0 }
   const all = [list, ...others].flatMap((one) =>
     alike(one, method.dependsOn === 'places' ? 'singly' : 'by-value').map(({ value, indexes }) => ({
@@ -79,8 +79,8 @@ function changesOf(
   )
   const readings = [list, ...others].reduce((sum, { values }) => sum + values.length, 0)
   const draws = method.work.isResampled ? (document.test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_READING : 0
-  const most = Math.max(2, Math.floor(MOST_LOOKED_AT / (readings * (1 + draws))))
-  const tried = farthest(all, most)
+  const max = Math.max(2, Math.floor(MAX_LOOKED_AT / (readings * (1 + draws))))
+  const tried = farthest(all, max)
   const left =
     all.reduce((sum, { stands }) => sum + stands, 0) - tried.reduce((sum, { stands }) => sum + stands, 0)
   return {
@@ -99,11 +99,11 @@ function changesOf(
 /** Of changes too many to try, those of the least and of the greatest readings, which move a finding most. */
 function farthest<T extends Readonly<{ distance: number }>>(
   changes: readonly T[],
-  most: number,
+  max: number,
 ): readonly T[] {
-  if (changes.length <= most) return changes
+  if (changes.length <= max) return changes
   const rising = changes.toSorted((a, b) => a.distance - b.distance)
-  const half = Math.floor(most / 2)
+  const half = Math.floor(max / 2)
   return [...rising.slice(0, half), ...rising.slice(rising.length - half)]
 }
 

@@ -45,12 +45,12 @@ function turningTowards(
   input: Readonly<{ claim: Claim; result: ExaminedResult; turnsAt: (value: number) => boolean }>,
 ): readonly number[] {
   const { claim, turnsAt } = input
-  const [least, most] = rangeOf(claim.parameter)
+  const [min, max] = rangeOf(claim.parameter)
   let [held, step] = [claim.value, stepOf(input.result)]
   for (let widening = 0; widening < WIDENINGS; widening += 1, step *= 2) {
-    const value = Math.min(most, Math.max(least, claim.value + direction * step))
+    const value = Math.min(max, Math.max(min, claim.value + direction * step))
     if (turnsAt(value)) return [between(held, value, turnsAt)]
-    if (value === least || value === most || !Number.isFinite(value)) return []
+    if (value === min || value === max || !Number.isFinite(value)) return []
     held = value
   }
   return []
@@ -78,8 +78,8 @@ function stepOf({ sample, estimate, interval }: ExaminedResult): number {
 
 /** The values at which the parameter can be tested, or the nearest doubles to them. */
 function rangeOf(parameter: Claim['parameter']): readonly [number, number] {
-  const { least, most, ends } = parameterOf(parameter).domain
-  return ends === 'out' && least === 0 ? [Number.MIN_VALUE, most] : [least, most]
+  const { min, max, ends } = parameterOf(parameter).domain
+  return ends === 'out' && min === 0 ? [Number.MIN_VALUE, max] : [min, max]
 }
 
 /** How many units would have shown a gap as large as the one seen, nine times in ten? */

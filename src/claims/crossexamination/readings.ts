@@ -7,9 +7,9 @@ import { type Examination, type ExaminedResult, type Question, variation } from 
 import { leaveOneOut } from './leaveOneOut'
 
 /** So many readings set aside are put back one by one; more of them only together. */
-const MOST_SINGLY = 20
+const MAX_SINGLY = 20
 /** Fewer readings have no quartiles worth the name. */
-const LEAST_FENCED = 4
+const MIN_FENCED = 4
 
 /** Would the finding stand with other readings? */
 export function readingQuestions(examined: Examination): readonly Question[] {
@@ -38,7 +38,7 @@ function putBack({ document, result, withSetAside }: Examination): readonly Ques
     ),
   )
   if (singly.length === 1) return singly
-  return singly.length > MOST_SINGLY ? [all] : [all, ...singly]
+  return singly.length > MAX_SINGLY ? [all] : [all, ...singly]
 }
 
 /** Readings that stand out: by the test for outliers, and by the fences where those point to others. */
@@ -82,7 +82,7 @@ function outliersOf({ conditions }: ExaminedResult, of: List['of']): readonly nu
 function fencedOut({ values, setAside }: List): readonly number[] {
   const left = new Set(setAside)
   const tested = values.filter((_, index) => !left.has(index))
-  if (tested.length < LEAST_FENCED) return []
+  if (tested.length < MIN_FENCED) return []
   const beyond = beyondFences(values, tukeyFences(quartilesOf(Float64Array.from(tested).sort())))
   return beyond.filter((index) => !left.has(index))
 }

@@ -13,7 +13,7 @@ const effect = {
 export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
   name: 'mean',
   symbol: { text: 'μ', latex: '\\mu' },
-  domain: { least: -Infinity, most: Infinity, ends: 'out' },
+  domain: { min: -Infinity, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,
   liesAmongReadings: true,

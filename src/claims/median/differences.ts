@@ -13,7 +13,7 @@ export function differencesFrom(
   values: readonly number[],
   value: number,
 ): Readonly<{ differences: readonly number[]; isTied: (index: number) => boolean }> {
-  const largest = values.reduce((most, reading) => Math.max(most, Math.abs(reading)), Math.abs(value))
+  const largest = values.reduce((max, reading) => Math.max(max, Math.abs(reading)), Math.abs(value))
   const slack = ROUNDING * largest
   const differences = values
     .map((reading) => reading - value)

@@ -4,7 +4,7 @@ import type { ParameterDefinition } from '../terms/definition'
 export const median: ParameterDefinition<'median', 'measured', Record<never, never>> = {
   name: 'median',
   symbol: { text: 'M', latex: 'M' },
-  domain: { least: -Infinity, most: Infinity, ends: 'out' },
+  domain: { min: -Infinity, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,
   liesAmongReadings: true,

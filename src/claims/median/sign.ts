@@ -80,8 +80,8 @@ function testAt(
     count,
     rule: tailRule({
       alternative,
-      least: 0,
-      most: trials,
+      min: 0,
+      max: trials,
       atMost: (k) => lowerTail(tails(k)),
       atLeast: (k) => upperTail(tails(k - 1)),
     }),

@@ -29,7 +29,7 @@ import { N, SIGMA } from '../working/symbols'
 import { deviationOf, pairs, type Ranks, ranksOf } from './ranks'
 
 /** Up to so many ranks the distribution is computed exactly. */
-export const MOST_EXACT = 50
+export const MAX_EXACT = 50
 
 const figures = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('exact') }),
@@ -173,14 +173,14 @@ type RankQuestion = Readonly<{
 
 function testAt({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest<Figures> {
   const { n, positive, tieSum } = ranks
-  if (n > MOST_EXACT || tieSum > 0) return normalTest({ ranks, correction, question, estimateLimits })
+  if (n > MAX_EXACT || tieSum > 0) return normalTest({ ranks, correction, question, estimateLimits })
   const { tails } = signedRankDistribution(n)
   return countTest({
     count: positive,
     rule: tailRule({
       alternative: question.alternative,
-      least: 0,
-      most: pairs(n),
+      min: 0,
+      max: pairs(n),
       atMost: (sum) => lowerTail(tails(sum)),
       atLeast: (sum) => upperTail(tails(sum - 1)),
     }),
@@ -221,7 +221,7 @@ function intervalOf(sorted: Float64Array, correction: ContinuityCorrection): Int
   const n = sorted.length
   /** The largest sum that a one-sided test at this level rejects; −1 where none is small enough. */
   const rejected = (tail: number) => {
-    if (n <= MOST_EXACT) {
+    if (n <= MAX_EXACT) {
       const { tails } = signedRankDistribution(n)
       return lastWhole((sum) => tails(sum).lower <= tail, -1, pairs(n))
     }

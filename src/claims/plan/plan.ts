@@ -28,7 +28,7 @@ export type Planned = Readonly<{
 }>
 
 /** Larger samples than this are not planned. */
-export const MOST_PLANNED_UNITS = 10_000_000
+export const MAX_PLANNED_UNITS = 10_000_000
 
 /** The power with n units when the true value is `truth`. */
 export function powerOf(plan: Plan, n: number, truth: number): number {
@@ -61,14 +61,14 @@ export function sizeFor(plan: Plan, truth: number, power: number): Outcome<Plann
     const sizes = planning.sizes({ value, truth, alternative, significanceLevel, power })
     return sizes
       ? success({ ...sizes, difference })
-      : failure(problems.powerNotReached(power, planning.mostUnits!))
+      : failure(problems.powerNotReached(power, planning.maxUnits!))
   }
-  const least = planning.leastSize
+  const min = planning.leastSize
   const reaches = (n: number) => powerOf(plan, n, truth) >= power
-  let high = least
-  while (high < MOST_PLANNED_UNITS && !reaches(high)) high *= 2
-  if (high >= MOST_PLANNED_UNITS) return failure(problems.powerNotReached(power, MOST_PLANNED_UNITS))
-  const n = firstWhole(reaches, Math.max(least, high / 2), high)
+  let high = min
+  while (high < MAX_PLANNED_UNITS && !reaches(high)) high *= 2
+  if (high >= MAX_PLANNED_UNITS) return failure(problems.powerNotReached(power, MAX_PLANNED_UNITS))
+  const n = firstWhole(reaches, Math.max(min, high / 2), high)
   return success({ n, power: powerOf(plan, n, truth), difference })
 }
 
@@ -98,12 +98,12 @@ type Search = Readonly<{ plan: Plan; n: number; power: number; from: number; dir
 
 function distanceTo({ plan, n, power, from, direction }: Search): number | undefined {
   const { planning, standardDeviation } = plan
-  const most = planning.farthest(from, direction, standardDeviation)
+  const max = planning.farthest(from, direction, standardDeviation)
   const short = (distance: number) => powerOf(plan, n, from + direction * distance) - power
-  let [low, high] = [0, Math.min(most, planning.firstStep(from, n, standardDeviation) || most)]
+  let [low, high] = [0, Math.min(max, planning.firstStep(from, n, standardDeviation) || max)]
   while (short(high) < 0) {
-    if (high >= most) return undefined
-    ;[low, high] = [high, Math.min(most, high * 2)]
+    if (high >= max) return undefined
+    ;[low, high] = [high, Math.min(max, high * 2)]
   }
   return bracketedRoot({ f: short, low, high })
 }

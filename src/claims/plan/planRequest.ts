@@ -6,7 +6,7 @@ import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../terms/h
 import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
 import { claimSchema, testSchema } from '../terms/request'
-import { differenceFor, MOST_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor } from './plan'
+import { differenceFor, MAX_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor } from './plan'
 
 export const FINDABLE = ['power', 'n', 'difference'] as const
 
@@ -20,7 +20,7 @@ export const planRequestSchema = z.strictObject({
       .strictObject({ value: z.number().optional(), standardDeviation: z.number().positive().optional() })
       .prefault({}),
     find: z.enum(FINDABLE),
-    n: z.int().positive().max(MOST_PLANNED_UNITS).optional(),
+    n: z.int().positive().max(MAX_PLANNED_UNITS).optional(),
     power: z.number().gt(0).lt(1).optional(),
   }),
 })
@@ -107,8 +107,8 @@ function planOf(request: PlanRequest, hypotheses: Hypotheses, method: Method): P
   if (isRange(hypotheses) && !planned.plansRange) return failure(problems.planRange())
   if (isInside && !own.plansTolerance) return failure(problems.planRange())
   if (isInside && significanceLevel >= 0.5) return failure(problems.levelNeeded(significanceLevel))
-  const { least, most } = parameterOf(claim.parameter).domain
-  const isOutside = (value: number) => !(value > least && value < most)
+  const { min, max } = parameterOf(claim.parameter).domain
+  const isOutside = (value: number) => !(value > min && value < max)
   const outside = valuesOf(hypotheses).find(isOutside)
   if (outside !== undefined) return failure(valueOutside(request, outside, 'plan.claim.value'))
   if (own.truth === 'value' && assume.value !== undefined && isOutside(assume.value))
@@ -128,8 +128,8 @@ function planOf(request: PlanRequest, hypotheses: Hypotheses, method: Method): P
 }
 
 function valueOutside({ claim: { parameter } }: PlanRequest, seen: number, path: string): ClaimProblem {
-  const { most, codeAbove } = parameterOf(parameter).domain
-  return problems.valueOutside(parameter, seen, path, seen > most ? codeAbove : undefined)
+  const { max, codeAbove } = parameterOf(parameter).domain
+  return problems.valueOutside(parameter, seen, path, seen > max ? codeAbove : undefined)
 }
 
 function truthNeeded(request: PlanRequest) {

@@ -5,7 +5,7 @@ import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 export const varianceRatio: ParameterDefinition<'variance-ratio', 'two', typeof RATIO_SHAPE> = {
   name: 'variance-ratio',
   symbol: { text: 'σ₁²/σ₂²', latex: '\\sigma_1^2 / \\sigma_2^2' },
-  domain: { least: 0, most: Infinity, ends: 'out' },
+  domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: () => undefined,
   liesAmongReadings: false,

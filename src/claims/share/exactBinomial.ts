@@ -9,7 +9,7 @@ import { type CountSample, shareInterval } from '@/statistics/inference/shareInt
 import { fromLog, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
 import { logSum } from '@/statistics/numeric/logSum'
 import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
-import { exactSizes, MOST_EXACT_UNITS, powerOfExact } from '@/statistics/power/sharePower'
+import { exactSizes, MAX_EXACT_UNITS, powerOfExact } from '@/statistics/power/sharePower'
 import type { MethodDefinition } from '../terms/definition'
 import { success } from '../terms/outcome'
 import { TWO_SIDED_RULES } from '../terms/twoSidedRules'
@@ -82,7 +82,7 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
     power: powerOfExact,
     plansRange: false,
     sizes: exactSizes,
-    mostUnits: MOST_EXACT_UNITS,
+    maxUnits: MAX_EXACT_UNITS,
   }),
 }
 
@@ -110,7 +110,7 @@ function ruleFor(
     return likelihoodRule(n, p, rules.observed)
   }
   const tails = tailsOf(n, p)
-  const shared = { alternative, least: 0, most: n }
+  const shared = { alternative, min: 0, max: n }
   if (rules.observed === 'whole') {
     return tailRule({
       ...shared,
@@ -131,8 +131,8 @@ function likelihoodRule(n: number, p: number, observed: ExactRules['observed']):
   const mass = massOf(n, p)
   const mode = Math.min(n, Math.floor((n + 1) * p))
   const pValueOf = (count: number) => {
-    const most = mass(count) + LOG_SLACK
-    const isAsRare = (other: number) => mass(other) <= most
+    const max = mass(count) + LOG_SLACK
+    const isAsRare = (other: number) => mass(other) <= max
     if (isAsRare(mode)) return fromLog(observed === 'half' ? Math.log1p(-Math.exp(mass(count)) / 2) : 0)
     const below = lastWhole(isAsRare, -1, mode)
     const above = firstWhole(isAsRare, mode, n + 1)
@@ -140,7 +140,7 @@ function likelihoodRule(n: number, p: number, observed: ExactRules['observed']):
     const share = observed === 'half' ? Math.log1p(-0.5 * Math.exp(mass(count) - logWhole)) : 0
     return fromLog(Math.min(0, logWhole + share))
   }
-  return { least: 0, most: n, centre: mode, pValueOf }
+  return { min: 0, max: n, centre: mode, pValueOf }
 }
 
 /** A share of 0 or 1 leaves one outcome, which the distribution's own formulas do not hold for. */

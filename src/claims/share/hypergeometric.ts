@@ -70,9 +70,9 @@ function testAt(
   question: PointQuestion,
 ): PointTest<Figures> {
   const { value, alternative } = question
-  const [fewest, most] = [boundaryLot(value, lotSize, 'less'), boundaryLot(value, lotSize, 'greater')]
+  const [fewest, max] = [boundaryLot(value, lotSize, 'less'), boundaryLot(value, lotSize, 'greater')]
   const tailsAt = (marked: number) => hypergeometricDistribution({ lotSize, marked, sampleSize: n }).tails
-  const [below, above] = [tailsAt(fewest), tailsAt(most)]
+  const [below, above] = [tailsAt(fewest), tailsAt(max)]
   const atMost = (count: number) => lowerTail(below(count))
   const atLeast = (count: number) => upperTail(above(count - 1))
   const isLower =
@@ -80,9 +80,9 @@ function testAt(
     (alternative === 'two-sided' && atMost(successes).logPValue <= atLeast(successes).logPValue)
   return countTest({
     count: successes,
-    rule: tailRule({ alternative, least: 0, most: n, atMost, atLeast }),
+    rule: tailRule({ alternative, min: 0, max: n, atMost, atLeast }),
     question,
-    distribution: { name: 'hypergeometric', lotSize, marked: isLower ? fewest : most, n },
+    distribution: { name: 'hypergeometric', lotSize, marked: isLower ? fewest : max, n },
     estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
     figures: {},
   })
@@ -106,11 +106,10 @@ function holdsShare({ lower, upper }: Ends, value: number, lotSize: number): boo
 
 function lotInterval({ successes: x, sampleSize: n, lotSize }: LotSample): Interval {
   const tailsAt = (marked: number) => hypergeometricDistribution({ lotSize, marked, sampleSize: n })
-  const [fewest, most] = [x, lotSize - (n - x)]
+  const [fewest, max] = [x, lotSize - (n - x)]
   const endsAt = intervalFrom({
-    lower: (tail) =>
-      firstWhole((marked) => tailsAt(marked).tails(x - 1).upper > tail, fewest, most) / lotSize,
-    upper: (tail) => lastWhole((marked) => tailsAt(marked).tails(x).lower > tail, fewest, most) / lotSize,
+    lower: (tail) => firstWhole((marked) => tailsAt(marked).tails(x - 1).upper > tail, fewest, max) / lotSize,
+    upper: (tail) => lastWhole((marked) => tailsAt(marked).tails(x).lower > tail, fewest, max) / lotSize,
   })
   return { method: 'hypergeometric', endsAt, holds: (ends, value) => holdsShare(ends, value, lotSize) }
 }

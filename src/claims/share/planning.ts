@@ -4,7 +4,7 @@ import type { Planning } from '../terms/planning'
 const NEARLY = 1 - 1e-12
 
 /** How samples for a test of a share are planned. */
-export function planOfShares(own: Pick<Planning, 'power' | 'plansRange' | 'sizes' | 'mostUnits'>): Planning {
+export function planOfShares(own: Pick<Planning, 'power' | 'plansRange' | 'sizes' | 'maxUnits'>): Planning {
   return {
     ...own,
     leastSize: 1,

@@ -15,7 +15,7 @@ const effect = {
 export const proportion: ParameterDefinition<'proportion', 'counted', typeof effect> = {
   name: 'proportion',
   symbol: { text: 'p', latex: 'p' },
-  domain: { least: 0, most: 1, ends: 'in', codeAbove: 'share-above-one' },
+  domain: { min: 0, max: 1, ends: 'in', codeAbove: 'share-above-one' },
   scale: 100,
   unitOf: () => undefined,
   liesAmongReadings: false,

@@ -11,7 +11,7 @@ import { computed, type Formula, fraction, given, joined, root, step, symbol } f
 import { N } from '../working/symbols'
 import { scaledPivot, type SpreadParameter } from './scale'
 
-const LEAST_READINGS = 5
+const MIN_READINGS = 5
 
 const figures = z.strictObject({
   /** About a trimmed mean. */
@@ -47,7 +47,7 @@ export const bonett: MethodDefinition<'bonett', z.infer<typeof figures>, 'measur
   make({ sample: { measured }, parameter }) {
     const { sampleSize: n, values, standardDeviation: s, variance } = measured
     if (!values) return failure(problems.readingsNeeded('bonett'))
-    if (n < LEAST_READINGS) return failure(problems.tooFewReadings(n, LEAST_READINGS))
+    if (n < MIN_READINGS) return failure(problems.tooFewReadings(n, MIN_READINGS))
     if (!s) return failure(problems.noVariation(measured.path, 'bonett'))
     const kurtosis = trimmedKurtosis(measured, s)
     const error = Math.sqrt((kurtosis - (n - 3) / n) / (n - 1))

@@ -5,7 +5,7 @@ import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 export const standardDeviation: ParameterDefinition<'standard-deviation', 'measured', typeof RATIO_SHAPE> = {
   name: 'standard-deviation',
   symbol: { text: 'σ', latex: '\\sigma' },
-  domain: { least: 0, most: Infinity, ends: 'out' },
+  domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,
   liesAmongReadings: false,

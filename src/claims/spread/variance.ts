@@ -5,7 +5,7 @@ import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 export const variance: ParameterDefinition<'variance', 'measured', typeof RATIO_SHAPE> = {
   name: 'variance',
   symbol: { text: 'σ²', latex: '\\sigma^2' },
-  domain: { least: 0, most: Infinity, ends: 'out' },
+  domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => (/^\p{L}+$/u.test(unit) ? `${unit}²` : `(${unit})²`),
   liesAmongReadings: false,

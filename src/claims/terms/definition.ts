@@ -116,8 +116,8 @@ export type UsualQuestion = Readonly<{
 
 /** Between which values a parameter lies. */
 export type Domain = Readonly<{
-  least: number
-  most: number
+  min: number
+  max: number
   /** Whether the ends belong to it. */
   ends: 'in' | 'out'
   /** The problem's code for a value above it; out of range where absent. */

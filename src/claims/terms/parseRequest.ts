@@ -21,7 +21,7 @@ const requestProblems = {
 } as const
 
 /** The end of a range that a figure lies beyond. */
-export type Bound = Readonly<{ side: 'least' | 'most'; limit: number | bigint; isIncluded: boolean }>
+export type Bound = Readonly<{ side: 'min' | 'max'; limit: number | bigint; isIncluded: boolean }>
 
 export type RequestProblem = ReturnType<(typeof requestProblems)[keyof typeof requestProblems]>
 
@@ -48,13 +48,13 @@ function problemOf(issue: Issue): RequestProblem {
       return choiceProblem(path, issue.input, issue.values.map(String))
     case 'too_small':
       return requestProblems.outOfRange(path, issue.input, {
-        side: 'least',
+        side: 'min',
         limit: issue.minimum,
         isIncluded: Boolean(issue.inclusive),
       })
     case 'too_big':
       return requestProblems.outOfRange(path, issue.input, {
-        side: 'most',
+        side: 'max',
         limit: issue.maximum,
         isIncluded: Boolean(issue.inclusive),
       })

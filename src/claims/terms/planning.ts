@@ -17,7 +17,7 @@ export type Planning = Readonly<{
     question: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,
   ) => Readonly<{ firstN: number; n: number; power: number }> | undefined
   /** The most units that such a search looks at. */
-  mostUnits?: number
+  maxUnits?: number
   /** A tolerance can be planned for it, by its two limits. */
   plansRange: boolean
   /** Of a two-sided test, whether the smallest difference is sought downwards too. */

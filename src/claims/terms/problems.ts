@@ -41,8 +41,8 @@ export const problems = {
   twoSidedOnly: (method: Method) => problem('twoSidedOnly', 'two-sided-only', 'test.method', { method }),
   allEqualToClaim: (value: number) =>
     problem('allEqualToClaim', 'no-variation', 'evidence.values', { value }),
-  tooManyDraws: (n: number, resamples: number, most: number) =>
-    problem('tooManyDraws', 'too-many-draws', 'test.resamples', { n, resamples, most }),
+  tooManyDraws: (n: number, resamples: number, max: number) =>
+    problem('tooManyDraws', 'too-many-draws', 'test.resamples', { n, resamples, max }),
   standardDeviationNeeded: () =>
     problem('standardDeviationNeeded', 'standard-deviation-needed', 'evidence', {}),
   knownStandardDeviationNeeded: () =>
@@ -69,16 +69,16 @@ export const problems = {
     problem('levelNeeded', 'confidence-level-needed', 'test.confidenceLevel', { significanceLevel }),
   planNeeds: (field: string, find: string) =>
     problem('planNeeds', 'missing', `plan.${field}`, { field, find }),
-  planTooSmall: (seen: number, least: number) =>
-    problem('planTooSmall', 'out-of-range', 'plan.n', { seen, least }),
+  planTooSmall: (seen: number, min: number) =>
+    problem('planTooSmall', 'out-of-range', 'plan.n', { seen, min }),
   planMethod: (seen: string, allowed: readonly string[]) =>
     problem('planMethod', 'method-does-not-fit', 'plan.test.method', { seen, allowed }),
   planParameter: (parameter: Parameter) =>
     problem('planParameter', 'parameter-not-planned', 'plan.claim.parameter', { parameter }),
   planRange: () => problem('planRange', 'relation-not-planned', 'plan.claim.relation', {}),
   differenceInside: () => problem('differenceInside', 'relation-not-planned', 'plan.find', {}),
-  powerNotReached: (power: number, most: number) =>
-    problem('powerNotReached', 'not-reached', 'plan.power', { power, most }),
+  powerNotReached: (power: number, max: number) =>
+    problem('powerNotReached', 'not-reached', 'plan.power', { power, max }),
   differenceNotReached: (power: number, n: number) =>
     problem('differenceNotReached', 'not-reached', 'plan.n', { power, n }),
   requestOutOfRange: (path: string) => problem('requestOutOfRange', 'figures-out-of-range', path, {}),

@@ -13,10 +13,10 @@ z.config({ jitless: true })
 const positive = z.number().positive()
 const level = z.number().gt(0).lt(1)
 /** The largest sample, lot or count for which every figure keeps its digits. */
-export const MOST_UNITS = 1_000_000_000
+export const MAX_UNITS = 1_000_000_000
 /** How many resamples are drawn where none are stated. */
 export const USUAL_RESAMPLES = 9999
-const size = z.int().positive().max(MOST_UNITS)
+const size = z.int().positive().max(MAX_UNITS)
 const origin = {
   lotSize: size.optional(),
   drawn: z.enum(DRAWN).optional(),

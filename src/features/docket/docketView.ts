@@ -45,7 +45,7 @@ const USUAL: DocketChoice = {
   page: 0,
 }
 const LONGEST_TEXT = 200
-const MOST_PAGES = 100_000
+const MAX_PAGES = 100_000
 
 type Parameters = Readonly<Record<string, string | readonly string[] | undefined>>
 
@@ -66,7 +66,7 @@ export function readChoice(parameters: Parameters): DocketChoice {
     outcome: oneOf('outcome', FINDING_WORDS),
     order: oneOf('order', ORDER_WORDS),
     direction: oneOf('direction', DIRECTION_WORDS),
-    page: Number.isInteger(page) && page > 0 && page < MOST_PAGES ? page : 0,
+    page: Number.isInteger(page) && page > 0 && page < MAX_PAGES ? page : 0,
   }
 }
 

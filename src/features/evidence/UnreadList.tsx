@@ -11,7 +11,7 @@ import { useLabel } from '@/ui/sample/SampleProvider'
 export const useUnreadId = (): string => useLabel()('unread-readings').replaceAll(' ', '-')
 
 /** More than these are counted, not listed. */
-const MOST_LISTED = 8
+const MAX_LISTED = 8
 
 const LineButton = chakra('button', {
   base: {
@@ -36,11 +36,11 @@ export function UnreadList({
 }>) {
   const id = useUnreadId()
   if (unread.length === 0) return null
-  const more = unread.length - MOST_LISTED
+  const more = unread.length - MAX_LISTED
   return (
     <Box id={id} role="alert" marginTop="8px">
       <ul>
-        {unread.slice(0, MOST_LISTED).map((entry) => (
+        {unread.slice(0, MAX_LISTED).map((entry) => (
           <li key={entry.start}>
             <LineButton type="button" onClick={() => select(field.current, entry)}>
               Line {entry.line}

@@ -10,7 +10,7 @@ export type TrailChoice = Readonly<{
 }>
 
 const LONGEST_TEXT = 200
-const MOST_PAGES = 100_000
+const MAX_PAGES = 100_000
 
 export function readTrailChoice(
   parameters: Readonly<Record<string, string | readonly string[] | undefined>>,
@@ -24,7 +24,7 @@ export function readTrailChoice(
     text: textOf('text'),
     action: TRAIL_ACTIONS.find((one) => one === textOf('action')) ?? '',
     about: /^[0-9a-f-]{36}$/.test(textOf('about')) ? textOf('about') : '',
-    page: Number.isInteger(page) && page > 0 && page < MOST_PAGES ? page : 0,
+    page: Number.isInteger(page) && page > 0 && page < MAX_PAGES ? page : 0,
   }
 }
 

@@ -18,8 +18,8 @@ export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
     return failure(
       problem('count-not-read', `“${text}” is no count. Write it such as 18 of 40, or 45 % of 40.`),
     )
-  const most = percent ? 100 : total
-  if (first > most) return failure(problem('count-not-read', `“${text}” is more than all of them. ${MORE}`))
+  const max = percent ? 100 : total
+  if (first > max) return failure(problem('count-not-read', `“${text}” is more than all of them. ${MORE}`))
   const successes = percent ? (first * total) / 100 : first
   const nearest = Math.round(successes)
   if (Math.abs(successes - nearest) < 1e-9 * total) return success({ n: total, successes: nearest })

@@ -21,9 +21,9 @@ export const SHARE: Range = {
   holds: (value) => value >= 0 && value <= 1,
   needed: 'a share lies between 0 and 1, or is written in percent, such as 95 %',
 }
-export const wholeFrom = (least: number, most = Infinity): Range => ({
-  holds: (value) => Number.isInteger(value) && value >= least && value <= most,
-  needed: `it has to be a whole number ${most === Infinity ? `of ${least} or more` : `from ${least} to ${most}`}`,
+export const wholeFrom = (min: number, max = Infinity): Range => ({
+  holds: (value) => Number.isInteger(value) && value >= min && value <= max,
+  needed: `it has to be a whole number ${max === Infinity ? `of ${min} or more` : `from ${min} to ${max}`}`,
 })
 
 /** Reads typed texts as numbers and gathers what can't be used. An empty text is no number and no problem. */

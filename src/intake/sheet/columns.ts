@@ -6,7 +6,7 @@ import { type Thousands, withoutThousands } from './thousands'
 /** So many cells are kept together: a chunk. */
 export const CHUNK_LENGTH = 65_536
 /** A column with more different texts than this is free text, not a code. */
-const MOST_CODES = 65_535
+const MAX_CODES = 65_535
 
 /** A column of numbers, in chunks; a missing cell is NaN. */
 export type NumberColumn = Readonly<{
@@ -158,7 +158,7 @@ export function textBuilder(input: Readonly<{ name: string; encoding: string }>)
         return undefined
       }
       const code = start === end ? 0 : dictionary.codeOf(bytes, start, end) + 1
-      if (code <= MOST_CODES) {
+      if (code <= MAX_CODES) {
         put(code)
         return undefined
       }

@@ -21,7 +21,7 @@ export type SheetFormat = Readonly<{
 
 /** So much of a file is enough to guess by, and little enough to look at at once. */
 const GUESSED_FROM = 64 * 1024
-const MOST_LINES = 200
+const MAX_LINES = 200
 
 /**
  * Guesses how a sheet file is written from its beginning: the separator that divides most lines alike, the encoding
@@ -49,7 +49,7 @@ function firstLines(beginning: Uint8Array, encoding: Encoding): readonly string[
   const text = new TextDecoder(encoding).decode(beginning.subarray(0, GUESSED_FROM))
   const lines = text.split(/\r\n|\n|\r/).filter((line) => line !== '')
   const whole = beginning.length >= GUESSED_FROM && lines.length > 1 ? lines.slice(0, -1) : lines
-  return whole.slice(0, MOST_LINES)
+  return whole.slice(0, MAX_LINES)
 }
 
 function isUtf8(bytes: Uint8Array): boolean {

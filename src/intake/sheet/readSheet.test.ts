@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { doubtsOf, guessFormat, type SheetFormat } from './format'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
-import { MOST_COLUMNS, readSheet, type Sheet } from './readSheet'
+import { MAX_COLUMNS, readSheet, type Sheet } from './readSheet'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 const PLAIN: SheetFormat = {
@@ -273,7 +273,7 @@ test('a sheet is looked at by its first rows', async () => {
   const source = function* () {
     for (const piece of ['a\n1\n2\n', '3\n4\n', '"never closed\n']) yield bytesOf(piece)
   }
-  const sheet = await readSheet({ source, format: PLAIN, mostRows: 3 })
+  const sheet = await readSheet({ source, format: PLAIN, maxRows: 3 })
   expect(sheet.ok && sheet.value.rowCount).toBe(4)
 })
 
@@ -289,8 +289,8 @@ test('as many columns as are taken are read, and one more is refused by its numb
   const bytes = (count: number) => new TextEncoder().encode(`${headed(count)}\n${row(count)}\n`)
   const readColumns = (count: number) =>
     readSheet({ source: () => [bytes(count)], format: guessFormat(bytes(count)) })
-  const most = await readColumns(MOST_COLUMNS)
-  expect(most.ok && most.value.columns).toHaveLength(400)
-  const more = await readColumns(MOST_COLUMNS + 1)
+  const max = await readColumns(MAX_COLUMNS)
+  expect(max.ok && max.value.columns).toHaveLength(400)
+  const more = await readColumns(MAX_COLUMNS + 1)
   expect(more.ok || more.problem.message).toContain('401')
 })

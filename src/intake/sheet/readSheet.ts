@@ -7,7 +7,7 @@ import { RowReader } from './rowReader'
 import { sheetProblems } from './sheetProblems'
 
 /** More columns than any sheet of measurements has. */
-export const MOST_COLUMNS = 400
+export const MAX_COLUMNS = 400
 
 /** Rows that are looked at before the whole file is read. */
 const GLANCED_ROWS = 1000
@@ -36,7 +36,7 @@ export type SheetQuestion = Readonly<{
   /** What each column holds, where that is known; absent: told from its cells. */
   kinds?: readonly ColumnKind[] | undefined
   /** Stops once so many rows were read; absent: reads them all. */
-  mostRows?: number | undefined
+  maxRows?: number | undefined
   onProgress?: ((rows: number, bytes: number) => void) | undefined
 }>
 
@@ -49,12 +49,12 @@ export type SheetQuestion = Readonly<{
  * @returns the columns, or the first problem, with its line
  */
 export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>> {
-  const wanted = question.mostRows ?? Infinity
+  const wanted = question.maxRows ?? Infinity
   // The first rows tell most columns of texts, so that the whole of a file is rarely read twice.
   let rows = Math.min(wanted, GLANCED_ROWS)
   const texts = new Set(question.kinds?.flatMap((kind, at) => (kind === 'number' ? [] : [at])))
   for (;;) {
-    const read = await readOnce({ ...question, mostRows: rows }, texts)
+    const read = await readOnce({ ...question, maxRows: rows }, texts)
     if (!read.ok) return read
     const { sheet, turned, isCutOff } = read.value
     const isAll = !isCutOff || rows === wanted
@@ -71,13 +71,13 @@ async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Pr
   const taker = new ColumnTaker(question, texts)
   const reader = new RowReader(question.format, taker)
   let bytes = 0
-  const most = question.mostRows ?? Infinity
+  const max = question.maxRows ?? Infinity
   for await (const chunk of question.source()) {
-    const step = most === Infinity ? chunk.length : GLANCED_BYTES
+    const step = max === Infinity ? chunk.length : GLANCED_BYTES
     for (let at = 0; at < chunk.length; at += step) {
       const problem = reader.push(chunk.subarray(at, at + step))
       if (problem) return failure(problem)
-      if (taker.rowCount >= most) return success(onceOf(taker, true))
+      if (taker.rowCount >= max) return success(onceOf(taker, true))
     }
     bytes += chunk.length
     question.onProgress?.(taker.rowCount, bytes)
@@ -147,7 +147,7 @@ class ColumnTaker {
   }
 
   private begin(bytes: Uint8Array, bounds: Int32Array, count: number): Problem | undefined {
-    if (count > MOST_COLUMNS) return sheetProblems.tooManyColumns(count, MOST_COLUMNS)
+    if (count > MAX_COLUMNS) return sheetProblems.tooManyColumns(count, MAX_COLUMNS)
     const { encoding, decimalMark, thousands, header } = this.question.format
     const decoder = new TextDecoder(encoding)
     this.names = Array.from({ length: count }, (_, i) => {

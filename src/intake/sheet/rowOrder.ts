@@ -1,7 +1,7 @@
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
 
 /** More places than a person steps through. */
-const MOST_FOUND = 100_000
+const MAX_FOUND = 100_000
 
 /**
  * The rows of a column in rising or falling order of its cells; missing ones last, equal ones in the order of the file.
@@ -46,7 +46,7 @@ export function findRows(columns: readonly Column[], text: string, order?: Uint3
   const count = columns[0]?.length ?? 0
   const holds = columns.map((column) => matcher(column, wanted))
   const found: number[] = []
-  for (let place = 0; wanted !== '' && place < count && found.length < MOST_FOUND; place += 1) {
+  for (let place = 0; wanted !== '' && place < count && found.length < MAX_FOUND; place += 1) {
     const row = order ? order[place]! : place
     if (holds.some((one) => one(row))) found.push(place)
   }

@@ -3,7 +3,7 @@ import type { Problem } from '@/claims/terms/outcome'
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 
 /** A file of measurements is smaller; a larger one is a log that has to be cut first. */
-export const MOST_BYTES = 256 * 1024 * 1024
+export const MAX_BYTES = 256 * 1024 * 1024
 const megabytes = (bytes: number) => `${Math.ceil(bytes / 1024 / 1024)} MB`
 
 /** Everything that can keep a sheet file from being read: where, what was seen, and what would do. */
@@ -11,7 +11,7 @@ export const sheetProblems = {
   fileTooLarge: (seen: number) =>
     problem(
       'file-too-large',
-      `The file has ${megabytes(seen)} at least; at most ${megabytes(MOST_BYTES)} are taken. Leave out the rows or columns that are not in question.`,
+      `The file has ${megabytes(seen)} at least; at most ${megabytes(MAX_BYTES)} are taken. Leave out the rows or columns that are not in question.`,
     ),
   empty: () => problem('file-empty', 'The file is empty. It needs at least one row of cells.'),
   onlyHeader: () =>
@@ -31,10 +31,10 @@ export const sheetProblems = {
       'text-after-quote',
       `On line ${line}, in column ${column}, text follows a closing quote. Double the quote where it belongs to the text.`,
     ),
-  cellTooLong: (line: number, most: number) =>
+  cellTooLong: (line: number, max: number) =>
     problem(
       'cell-too-long',
-      `The row on line ${line} is longer than ${most} characters. Check that its quotes are closed and the separator is right.`,
+      `The row on line ${line} is longer than ${max} characters. Check that its quotes are closed and the separator is right.`,
     ),
   unevenRow: (line: number, seen: number, needed: number) =>
     problem(
@@ -48,10 +48,10 @@ export const sheetProblems = {
     ),
   headerTwice: (name: string) =>
     problem('header-twice', `Two columns are named “${name}”. Give each a name of its own.`),
-  tooManyColumns: (seen: number, most: number) =>
+  tooManyColumns: (seen: number, max: number) =>
     problem(
       'too-many-columns',
-      `The file has ${seen} columns; at most ${most} are taken. Leave out those that are not needed.`,
+      `The file has ${seen} columns; at most ${max} are taken. Leave out those that are not needed.`,
     ),
   tooLarge: (line: number, name: string, seen: string) =>
     problem(

@@ -4,8 +4,8 @@ import type { WorkbookRows } from './workbookRows'
 import { readXml } from './xml'
 import type { Zip } from './zip'
 
-const MOST_ROWS = 1_048_576
-const MOST_COLUMNS = 16_384
+const MAX_ROWS = 1_048_576
+const MAX_COLUMNS = 16_384
 
 type Cell = { text: string; type: string; value: string; repeated: number; paragraphs: number }
 
@@ -69,13 +69,13 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
       if (!isWanted) return
       if (cell && (name === 'table:table-cell' || name === 'table:covered-table-cell')) {
         const text = textOf(cell)
-        const count = Math.min(cell.repeated, MOST_COLUMNS - row.length)
+        const count = Math.min(cell.repeated, MAX_COLUMNS - row.length)
         if (text !== '' || cell.repeated < 1000) for (let i = 0; i < count; i += 1) row.push(text)
         cell = undefined
       } else if (name === 'table:table-row') {
         const isEmpty = row.every((text) => text === '')
         const count = isEmpty && rowRepeated > 1000 ? 0 : rowRepeated
-        if (rows.length + count > MOST_ROWS) problem ??= workbookProblems.tooManyRows(MOST_ROWS)
+        if (rows.length + count > MAX_ROWS) problem ??= workbookProblems.tooManyRows(MAX_ROWS)
         else for (let i = 0; i < count; i += 1) rows.push(row)
       }
     },

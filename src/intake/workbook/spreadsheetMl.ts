@@ -118,11 +118,11 @@ function readSheet(xml: string, context: Context): Outcome<readonly (readonly st
       if (name === 'row') {
         const number = attributes.r === undefined ? rows.length + 1 : Number(attributes.r)
         // Rows that are not there are empty; a number that runs away is not followed.
-        while (rows.length < number - 1 && rows.length < MOST_ROWS) rows.push([])
+        while (rows.length < number - 1 && rows.length < MAX_ROWS) rows.push([])
         row = []
         rows.push(row)
         column = 0
-        if (number > MOST_ROWS) problem ??= workbookProblems.tooManyRows(MOST_ROWS)
+        if (number > MAX_ROWS) problem ??= workbookProblems.tooManyRows(MAX_ROWS)
       } else if (name === 'c') {
         column = attributes.r === undefined ? column : columnOf(attributes.r)
         cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
@@ -143,7 +143,7 @@ function readSheet(xml: string, context: Context): Outcome<readonly (readonly st
       if (formula !== undefined)
         problem ??= workbookProblems.formula(cell.at, context.sheet, formula && `=${formula}`)
       if (cell.type === 'e') problem ??= workbookProblems.errorCell(cell.at, context.sheet, value)
-      if (column < MOST_COLUMNS) row[column] = cellText(value, cell, context)
+      if (column < MAX_COLUMNS) row[column] = cellText(value, cell, context)
       column += 1
     },
   })
@@ -151,8 +151,8 @@ function readSheet(xml: string, context: Context): Outcome<readonly (readonly st
 }
 
 /** As many as a workbook can have. */
-const MOST_ROWS = 1_048_576
-const MOST_COLUMNS = 16_384
+const MAX_ROWS = 1_048_576
+const MAX_COLUMNS = 16_384
 
 function columnOf(reference: string): number {
   let column = 0

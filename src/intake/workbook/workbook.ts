@@ -61,7 +61,7 @@ function readRows(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
 /** Every row as long as the longest, without what is empty at the end and below. */
 function square(rows: readonly (readonly string[])[]): readonly (readonly string[])[] {
   const used = rows.map((row) => row.findLastIndex((cell) => cell !== '') + 1)
-  const width = used.reduce((most, one) => Math.max(most, one), 0)
+  const width = used.reduce((max, one) => Math.max(max, one), 0)
   const height = used.findLastIndex((one) => one > 0) + 1
   return rows.slice(0, height).map((row) => Array.from({ length: width }, (_, at) => row[at] ?? ''))
 }

@@ -14,10 +14,10 @@ export const workbookProblems = {
       'workbook-damaged',
       `The workbook is damaged: ${reason}. Open it where it was made and save it once more.`,
     ),
-  tooLarge: (seen: number, most: number) =>
+  tooLarge: (seen: number, max: number) =>
     problem(
       'workbook-too-large',
-      `Unpacked, the workbook has ${Math.ceil(seen / 1e6)} MB; at most ${Math.ceil(most / 1e6)} MB are unpacked. Save the sheet in question as CSV.`,
+      `Unpacked, the workbook has ${Math.ceil(seen / 1e6)} MB; at most ${Math.ceil(max / 1e6)} MB are unpacked. Save the sheet in question as CSV.`,
     ),
   noSuchSheet: (name: string, names: readonly string[]) =>
     problem('sheet-not-found', `The workbook has no sheet “${name}”. It has: ${names.join(', ')}.`),
@@ -32,9 +32,9 @@ export const workbookProblems = {
       'workbook-error',
       `Cell ${cell} of the sheet “${sheet}” shows the error ${seen}. Correct it, or leave it empty.`,
     ),
-  tooManyRows: (most: number) =>
+  tooManyRows: (max: number) =>
     problem(
       'workbook-too-large',
-      `The sheet has more than ${most} rows. Leave out those that are not in question.`,
+      `The sheet has more than ${max} rows. Leave out those that are not in question.`,
     ),
 } as const

@@ -3,7 +3,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
 
 /** More than any workbook of measurements holds; an archive that says so is made to fill the memory. */
-const MOST_UNPACKED = 400_000_000
+const MAX_UNPACKED = 400_000_000
 
 export type Zip = Readonly<{
   has: (name: string) => boolean
@@ -25,7 +25,7 @@ export function openZip(bytes: Uint8Array): Outcome<Zip> {
     return failure(workbookProblems.damaged(error instanceof Error ? error.message : String(error)))
   }
   const total = [...sizes.values()].reduce((sum, size) => sum + size, 0)
-  if (total > MOST_UNPACKED) return failure(workbookProblems.tooLarge(total, MOST_UNPACKED))
+  if (total > MAX_UNPACKED) return failure(workbookProblems.tooLarge(total, MAX_UNPACKED))
   return success({
     has: (name) => sizes.has(name),
     text: (name) => {

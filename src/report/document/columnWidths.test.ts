@@ -3,8 +3,8 @@ import { shareRoom } from './columnWidths'
 
 test('what nobody asks for goes to one column', () => {
   const wishes = [
-    { least: 10, most: 20 },
-    { least: 5, most: 30 },
+    { min: 10, max: 20 },
+    { min: 5, max: 30 },
   ]
   expect(shareRoom(wishes, 100, 1)).toEqual([20, 80])
   expect(shareRoom(wishes, 100, 0)).toEqual([70, 30])
@@ -12,9 +12,9 @@ test('what nobody asks for goes to one column', () => {
 
 test('what is left over the words goes to those whose text is longer', () => {
   const wishes = [
-    { least: 20, most: 20 },
-    { least: 20, most: 100 },
-    { least: 20, most: 40 },
+    { min: 20, max: 20 },
+    { min: 20, max: 100 },
+    { min: 20, max: 40 },
   ]
   expect(shareRoom(wishes, 110, 0)).toEqual([20, 60, 30])
 })
@@ -22,16 +22,16 @@ test('what is left over the words goes to those whose text is longer', () => {
 test('the room is filled and no word broken, unless the words alone do not fit', () => {
   const width = fc.double({ min: 1, max: 200, noNaN: true })
   const wish = fc.tuple(width, width).map(([one, other]) => ({
-    least: Math.min(one, other),
-    most: Math.max(one, other),
+    min: Math.min(one, other),
+    max: Math.max(one, other),
   }))
   fc.assert(
     fc.property(fc.array(wish, { minLength: 1, maxLength: 8 }), (wishes) => {
       const widths = shareRoom(wishes, 500, 0)
       expect(widths.reduce((sum, one) => sum + one, 0)).toBeCloseTo(500, 6)
-      const words = wishes.reduce((sum, { least }) => sum + least, 0)
+      const words = wishes.reduce((sum, { min }) => sum + min, 0)
       if (words <= 500)
-        for (const [at, { least }] of wishes.entries()) expect(widths[at]).toBeGreaterThan(least - 1e-9)
+        for (const [at, { min }] of wishes.entries()) expect(widths[at]).toBeGreaterThan(min - 1e-9)
     }),
   )
 })

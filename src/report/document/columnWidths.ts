@@ -1,5 +1,5 @@
 /** What a column asks for: the room of its longest word or figure, and that of its longest text on one line. */
-export type Wish = Readonly<{ least: number; most: number }>
+export type Wish = Readonly<{ min: number; max: number }>
 
 /**
  * Every column gets the width of its widest word; what is left goes to those whose text is longer, in proportion. Where even the
@@ -10,10 +10,10 @@ export type Wish = Readonly<{ least: number; most: number }>
  */
 export function shareRoom(wishes: readonly Wish[], room: number, wide: number): readonly number[] {
   const sum = (list: readonly number[]) => list.reduce((total, one) => total + one, 0)
-  const [least, most] = [wishes.map((wish) => wish.least), wishes.map((wish) => wish.most)]
-  const spare = room - sum(most)
-  if (spare >= 0) return most.map((width, at) => width + (at === wide ? spare : 0))
-  if (sum(least) > room) return least.map((width) => (width * room) / sum(least))
-  const more = sum(most) - sum(least)
-  return wishes.map((wish) => wish.least + ((room - sum(least)) * (wish.most - wish.least)) / more)
+  const [min, max] = [wishes.map((wish) => wish.min), wishes.map((wish) => wish.max)]
+  const spare = room - sum(max)
+  if (spare >= 0) return max.map((width, at) => width + (at === wide ? spare : 0))
+  if (sum(min) > room) return min.map((width) => (width * room) / sum(min))
+  const more = sum(max) - sum(min)
+  return wishes.map((wish) => wish.min + ((room - sum(min)) * (wish.max - wish.min)) / more)
 }

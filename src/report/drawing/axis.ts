@@ -17,12 +17,12 @@ export function axisOf(range: Readonly<{ min: number; max: number }>, left: numb
   return { ...range, left, right, x: (value) => x(value) }
 }
 
-const MOST_TICKS = 7
+const MAX_TICKS = 7
 const TICK = 4
 
 /** Round values between the ends, in steps of 1, 2 or 5 times a power of ten. */
-export function ticksOf({ min, max }: Pick<Axis, 'min' | 'max'>, most = MOST_TICKS): readonly number[] {
-  const rough = (max - min) / most
+export function ticksOf({ min, max }: Pick<Axis, 'min' | 'max'>, maxTicks = MAX_TICKS): readonly number[] {
+  const rough = (max - min) / maxTicks
   const power = 10 ** Math.floor(Math.log10(rough))
   const step = [1, 2, 5, 10].map((times) => times * power).find((one) => one >= rough)!
   const first = Math.ceil(min / step)
@@ -49,11 +49,11 @@ export function axisShapes(
   const widest = (ticks: readonly number[]) =>
     ticks
       .flatMap((value, at) => words(value, at, ticks))
-      .reduce((most, one) => Math.max(most, widthOf(one, LABEL_SIZE)), 0)
+      .reduce((max, one) => Math.max(max, widthOf(one, LABEL_SIZE)), 0)
   const room = axis.right - axis.left
   let ticks = ticksOf(axis)
-  for (let most = MOST_TICKS - 1; most > 1 && (widest(ticks) + 8) * ticks.length > room; most -= 1)
-    ticks = ticksOf(axis, most)
+  for (let max = MAX_TICKS - 1; max > 1 && (widest(ticks) + 8) * ticks.length > room; max -= 1)
+    ticks = ticksOf(axis, max)
   return [
     {
       is: 'line',

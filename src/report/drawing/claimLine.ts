@@ -18,7 +18,7 @@ const TOP = 18
 const AXIS_ROOM = 24
 const INTERVAL_ROOM = 44
 /** The most that rows of dots may take of the page. */
-const MOST_DOTS = 120
+const MAX_DOTS = 120
 const FEW = 300
 const BARE = 18
 
@@ -34,7 +34,7 @@ export function claimLine(
     { radius, width: WIDTH - 2 * MARGIN },
   )
   const axis = axisOf(x, MARGIN, WIDTH - MARGIN)
-  const step = Math.min(2 * radius, MOST_DOTS / Math.max(1, rows))
+  const step = Math.min(2 * radius, MAX_DOTS / Math.max(1, rows))
   const floor = TOP + (rows === 0 ? BARE : rows * step + 6)
   const intervalY = floor + 12
   const bottom = floor + INTERVAL_ROOM

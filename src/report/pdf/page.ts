@@ -93,7 +93,7 @@ export class Page {
     let whole = 0
     for (const line of text.split(/\r\n|\r|\n/)) {
       const words = line.split(' ').map((word) => this.fonts.word(word, face).width * size)
-      widest = words.reduce((most, one) => Math.max(most, one), widest)
+      widest = words.reduce((max, one) => Math.max(max, one), widest)
       const space = this.fonts.word(' ', face).width * size
       whole = Math.max(
         whole,

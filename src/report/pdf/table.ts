@@ -76,7 +76,7 @@ const offset = (widths: readonly number[], column: number) =>
 
 function heightOf(row: readonly TableCell[], lines: readonly (readonly Line[])[]): number {
   return (
-    row.reduce((most, { look }, at) => Math.max(most, lines[at]!.length * look.lineHeight), 0) + 2 * PADDING
+    row.reduce((max, { look }, at) => Math.max(max, lines[at]!.length * look.lineHeight), 0) + 2 * PADDING
   )
 }
 
@@ -113,13 +113,13 @@ function columnWidths(page: Page, rows: readonly (readonly TableCell[])[]): read
   const columns = rows[0]!.map((_, at) => rows.map((row) => row[at]!))
   const room = CONTENT_WIDTH - GAP * (columns.length - 1)
   const wishes = columns.map((cells) => {
-    const wish = { least: 0, most: 0 }
+    const wish = { min: 0, max: 0 }
     for (const { text, look, toTheRight } of cells) {
       const [word, whole] = page.widths(text, look)
       // A figure is not torn from its sign or its unit.
       const unbroken = toTheRight && whole < LONGEST_FIGURE ? whole : word
-      wish.least = Math.max(wish.least, Math.min(unbroken, room / 2))
-      wish.most = Math.max(wish.most, whole)
+      wish.min = Math.max(wish.min, Math.min(unbroken, room / 2))
+      wish.max = Math.max(wish.max, whole)
     }
     return wish
   })

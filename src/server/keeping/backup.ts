@@ -13,7 +13,7 @@ import { BACKUP_VERSION, type BackupManifest, readBackupManifest } from './backu
 import { chainOlderEntries } from '@/data/trailRepository'
 
 const MANIFEST = 'backup.json'
-const MOST_UNPACKED = 3 * 1024 * 1024 * 1024
+const MAX_UNPACKED = 3 * 1024 * 1024 * 1024
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')
 
@@ -86,7 +86,7 @@ async function copiesIn(
   bytes: Uint8Array,
 ): Promise<Outcome<Readonly<{ madeAt: string; copies: readonly TableCopy[] }>>> {
   const isAllowed = (entry: string) => entry === MANIFEST || /^tables\/\d{4,}-[a-z_]+\.pgcopy$/.test(entry)
-  const entries = unzipped(bytes, isAllowed, MOST_UNPACKED)
+  const entries = unzipped(bytes, isAllowed, MAX_UNPACKED)
   if (!entries.ok) return problem(entries.problem.message)
   const manifest = readBackupManifest(entries.value.get(MANIFEST))
   if (!manifest) return problem(`its ${MANIFEST} is missing, or is not as it has to be.`)

@@ -12,7 +12,7 @@ import { isIdentifier } from '../identifier'
 import { notFound } from '../problems'
 
 /** More would take the server's memory; a CSV file holds any number. */
-const MOST_CELLS = 2_000_000
+const MAX_CELLS = 2_000_000
 const MS_PER_DAY = 86_400_000
 const HEAD_STYLE = { fontWeight: 'bold' } as const
 
@@ -34,7 +34,7 @@ export async function exportWorkbook(
   const { columns, rowCount } = sheet
     ? { columns: await sheet.columns(), rowCount: sheet.rowCount }
     : readTypedSheet(sample.draft)
-  if (columns.length * rowCount > MOST_CELLS) return failure(tooMany(columns.length * rowCount))
+  if (columns.length * rowCount > MAX_CELLS) return failure(tooMany(columns.length * rowCount))
   const rows = Array.from({ length: rowCount }, (_, row) => columns.map((column) => cellOf(column, row)))
   const texts = (all: readonly (readonly string[])[]) => all.map((row) => row.map(textCell))
   const book = [
@@ -47,7 +47,7 @@ export async function exportWorkbook(
 }
 
 function tooMany(seen: number) {
-  const message = `The sheet has ${formatCount(seen)} cells; a workbook is made of at most ${formatCount(MOST_CELLS)}. Take it as CSV.`
+  const message = `The sheet has ${formatCount(seen)} cells; a workbook is made of at most ${formatCount(MAX_CELLS)}. Take it as CSV.`
   return { code: 'too-many-cells', path: 'part', message }
 }
 

@@ -12,7 +12,7 @@ import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
-import { MOST_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
+import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
 import { newIdentifier } from '../identifier'
 import { notFound } from '../problems'
@@ -88,7 +88,7 @@ async function wholeOf(
   for await (const piece of body) {
     signal?.throwIfAborted()
     length += piece.length
-    if (length > MOST_BYTES) return failure(sheetProblems.fileTooLarge(length))
+    if (length > MAX_BYTES) return failure(sheetProblems.fileTooLarge(length))
     pieces.push(piece)
   }
   return success(Buffer.concat(pieces))

@@ -19,7 +19,7 @@ export function binWidth(sorted: ArrayLike<number>): number {
 export type Bin = Readonly<{ from: number; to: number; count: number }>
 
 /** More bins than any picture has room for. */
-const MOST_BINS = 1000
+const MAX_BINS = 1000
 
 /**
  * Counts readings in bins of one width, which start at a whole multiple of it; a reading on an edge counts upwards.
@@ -30,11 +30,11 @@ const MOST_BINS = 1000
  * // [{ from: 0, to: 2, count: 1 }, { from: 2, to: 4, count: 2 }, { from: 4, to: 6, count: 1 }]
  */
 export function histogram(sorted: ArrayLike<number>, width: number): readonly Bin[] {
-  const [least, most] = [sorted[0]!, sorted[sorted.length - 1]!]
-  const wide = Math.max(width, (most - least) / MOST_BINS)
-  if (!(wide > 0)) return [{ from: least, to: most, count: sorted.length }]
-  const start = Math.floor(least / wide)
-  const counts = new Array<number>(Math.floor(most / wide) - start + 1).fill(0)
+  const [min, max] = [sorted[0]!, sorted[sorted.length - 1]!]
+  const wide = Math.max(width, (max - min) / MAX_BINS)
+  if (!(wide > 0)) return [{ from: min, to: max, count: sorted.length }]
+  const start = Math.floor(min / wide)
+  const counts = new Array<number>(Math.floor(max / wide) - start + 1).fill(0)
   for (let i = 0; i < sorted.length; i += 1) counts[Math.floor(sorted[i]! / wide) - start]! += 1
   return counts.map((count, i) => ({ from: (start + i) * wide, to: (start + i + 1) * wide, count }))
 }

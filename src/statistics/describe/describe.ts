@@ -140,7 +140,7 @@ type Looked = Readonly<{
 function conditionsOf({ values, sorted, known, normality }: Looked): Appearance['conditions'] {
   const { sampleSize: n, standardDeviation } = known
   if (!standardDeviation) return {}
-  const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.least && n <= SHAPIRO_WILK_SIZES.most
+  const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.min && n <= SHAPIRO_WILK_SIZES.max
   const isForAndersonDarling = n >= ANDERSON_DARLING_LEAST && (normality === 'all-tests' || !isForShapiroWilk)
   return {
     ...(isForShapiroWilk ? { shapiroWilk: shapiroWilk(sorted) } : {}),

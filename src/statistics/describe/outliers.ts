@@ -6,7 +6,7 @@ import { upperTail } from '../inference/tailProbability'
 export const GRUBBS_LEAST = 3
 /** Below this size Rosner's approximation is not accurate enough (Rosner 1983 studied 25 and more; fair from 15). */
 const ESD_LEAST = 5
-const MOST_OUTLIERS = 10
+const MAX_OUTLIERS = 10
 
 export type Grubbs = Readonly<{
   /** The largest distance from the mean, in standard deviations. */
@@ -55,10 +55,10 @@ export function generalizedEsd(
 ): readonly number[] {
   const n = values.length
   if (n < ESD_LEAST) return []
-  const most = Math.min(MOST_OUTLIERS, Math.floor(n / 5))
+  const max = Math.min(MAX_OUTLIERS, Math.floor(n / 5))
   const removed: number[] = []
   let [from, to, found] = [0, n, 0]
-  for (let step = 1; step <= most; step += 1) {
+  for (let step = 1; step <= max; step += 1) {
     const known = moments(sorted.subarray(from, to))
     if (!known.standardDeviation) break
     const [low, high] = [sorted[from]!, sorted[to - 1]!]

@@ -17,10 +17,10 @@ export type QuantilePoint = Readonly<{ place: number; z: number; value: number }
 export function quantilePlot(
   values: ArrayLike<number>,
   sorted: Float64Array,
-  most: number,
+  max: number,
 ): readonly QuantilePoint[] {
   const n = values.length
-  const ranks = thinned(n, most)
+  const ranks = thinned(n, max)
   const places = placesOf(
     values,
     ranks.map((rank) => sorted[rank]!),
@@ -50,10 +50,10 @@ function placesOf(values: ArrayLike<number>, wanted: readonly number[]): readonl
 }
 
 /** So many ranks: all of them where they are few, else a tenth of the points for each end and the rest evenly between. */
-function thinned(n: number, most: number): readonly number[] {
-  if (n <= most) return Array.from({ length: n }, (_, rank) => rank)
-  const end = Math.floor(most / 10)
-  const between = most - 2 * end
+function thinned(n: number, max: number): readonly number[] {
+  if (n <= max) return Array.from({ length: n }, (_, rank) => rank)
+  const end = Math.floor(max / 10)
+  const between = max - 2 * end
   return [
     ...Array.from({ length: end }, (_, rank) => rank),
     ...Array.from({ length: between }, (_, at) => end + Math.floor(((n - 2 * end) * at) / between)),

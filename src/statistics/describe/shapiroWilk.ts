@@ -5,7 +5,7 @@ import { memoized } from '../numeric/memoized'
 import { polynomial } from '../numeric/polynomial'
 
 /** Between these sizes Royston's approximation was fitted. */
-export const SHAPIRO_WILK_SIZES = { least: 3, most: 5000 } as const
+export const SHAPIRO_WILK_SIZES = { min: 3, max: 5000 } as const
 
 export type ShapiroWilk = Readonly<{ w: number; pValue: number }>
 

@@ -18,7 +18,7 @@ export function binomial(shape: Shape): Discrete {
   return {
     mass: (k) => (Number.isInteger(k) ? Math.exp(logMass(k, shape)) : 0),
     tails,
-    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, least: 0, most: trials }),
+    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, min: 0, max: trials }),
   }
 }
 

@@ -15,7 +15,7 @@ const ROUNDING = 1e-14
 /**
  * The quantile of a discrete distribution, by halving its support.
  *
- * @param input.least, input.most - the ends of the support
+ * @param input.min, input.max - the ends of the support
  * @example
  * discreteQuantile({
  *   probability: 0.05,
@@ -31,8 +31,8 @@ export function discreteQuantile(
     probability: number
     tail: Tail
     tails: (k: number) => Tails
-    least: number
-    most: number
+    min: number
+    max: number
   }>,
 ): number {
   const { probability, tail, tails } = input
@@ -40,5 +40,5 @@ export function discreteQuantile(
     tail === 'lower'
       ? tails(k).lower >= probability * (1 - ROUNDING)
       : tails(k).upper <= probability * (1 + ROUNDING)
-  return firstWhole(isReached, input.least, input.most)
+  return firstWhole(isReached, input.min, input.max)
 }

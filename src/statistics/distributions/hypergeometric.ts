@@ -16,13 +16,13 @@ type Lot = Readonly<{ lotSize: number; marked: number; sampleSize: number }>
  */
 export function hypergeometric(lot: Lot): Discrete {
   const { lotSize, marked, sampleSize } = lot
-  const least = Math.max(0, sampleSize - (lotSize - marked))
-  const most = Math.min(sampleSize, marked)
-  const tails = (k: number) => tailsAt({ lot, k: Math.floor(k), least, most })
+  const min = Math.max(0, sampleSize - (lotSize - marked))
+  const max = Math.min(sampleSize, marked)
+  const tails = (k: number) => tailsAt({ lot, k: Math.floor(k), min, max })
   return {
-    mass: (k) => (Number.isInteger(k) && k >= least && k <= most ? Math.exp(logMass(k, lot)) : 0),
+    mass: (k) => (Number.isInteger(k) && k >= min && k <= max ? Math.exp(logMass(k, lot)) : 0),
     tails,
-    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, least, most }),
+    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, min, max }),
   }
 }
 
@@ -37,24 +37,19 @@ function logMass(k: number, { lotSize, marked, sampleSize }: Lot): number {
   )
 }
 
-function tailsAt({
-  lot,
-  k,
-  least,
-  most,
-}: Readonly<{ lot: Lot; k: number; least: number; most: number }>): Tails {
-  if (k < least) return tailsFromLog(-Infinity, 'lower')
-  if (k >= most) return tailsFromLog(-Infinity, 'upper')
+function tailsAt({ lot, k, min, max }: Readonly<{ lot: Lot; k: number; min: number; max: number }>): Tails {
+  if (k < min) return tailsFromLog(-Infinity, 'lower')
+  if (k >= max) return tailsFromLog(-Infinity, 'upper')
   const { lotSize, marked, sampleSize } = lot
   const isBelowMean = k * lotSize < marked * sampleSize
   const rest = lotSize - marked - sampleSize
   /** P(X = j + 1) / P(X = j) */
   const rise = (j: number) => (((marked - j) / (j + 1)) * (sampleSize - j)) / (rest + j + 1)
   if (isBelowMean) {
-    const sum = sumOfRatios((step) => 1 / rise(k - step - 1), k - least)
+    const sum = sumOfRatios((step) => 1 / rise(k - step - 1), k - min)
     return tailsFromLog(logMass(k, lot) + Math.log(sum), 'lower')
   }
-  const sum = sumOfRatios((step) => rise(k + 1 + step), most - k - 1)
+  const sum = sumOfRatios((step) => rise(k + 1 + step), max - k - 1)
   return tailsFromLog(logMass(k + 1, lot) + Math.log(sum), 'upper')
 }
 

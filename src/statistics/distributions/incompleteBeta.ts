@@ -3,7 +3,7 @@ import { stirlingError } from '../numeric/stirlingError'
 import { mirrored, type Tails, tailsFromLog } from './tails'
 
 const LOG_TWO_PI = 1.83787706640934548356065947281
-const MOST_TERMS = 100_000
+const MAX_TERMS = 100_000
 
 export type BetaPoint = Readonly<{
   a: number
@@ -55,7 +55,7 @@ function fraction({ a, b, x, y }: BetaPoint): number {
   let value = partialDenominator(0)
   let c = value
   let d = 0
-  for (let m = 1; m < MOST_TERMS; m += 1) {
+  for (let m = 1; m < MAX_TERMS; m += 1) {
     const odd = a + 2 * m - 1
     const numerator = ((((a + m - 1) / odd) * (a + b + m - 1)) / odd) * m * (b - m) * x * x
     const denominator = partialDenominator(m)

@@ -3,7 +3,7 @@ import { stirlingError } from '../numeric/stirlingError'
 import { type Tails, tailsFromLog } from './tails'
 
 const LOG_TWO_PI = 1.83787706640934548356065947281
-const MOST_TERMS = 1_000_000
+const MAX_TERMS = 1_000_000
 
 /**
  * The regularised incomplete gamma functions P(a, x), as a lower tail, and Q(a, x), as an upper.
@@ -36,7 +36,7 @@ export function logGammaKernel(a: number, x: number): number {
 function series(a: number, x: number): number {
   let term = 1
   let sum = 1
-  for (let k = 1; k < MOST_TERMS && term > sum * 1e-17; k += 1) {
+  for (let k = 1; k < MAX_TERMS && term > sum * 1e-17; k += 1) {
     term *= x / (a + k)
     sum += term
   }
@@ -49,7 +49,7 @@ function fraction(a: number, x: number): number {
   let value = denominator
   let c = denominator
   let d = 0
-  for (let k = 1; k < MOST_TERMS; k += 1) {
+  for (let k = 1; k < MAX_TERMS; k += 1) {
     const numerator = k * (a - k)
     denominator += 2
     d = 1 / (denominator + numerator * d)

@@ -3,7 +3,7 @@ import { incompleteBeta, logBetaKernel } from './incompleteBeta'
 
 const HALF_LOG_TWO_PI = 0.918938533204672741780329736406
 const NEGLIGIBLE = 1e-17
-const MOST_TERMS = 2000
+const MAX_TERMS = 2000
 
 /** Where the series is right to eleven digits: not for far tails, nor far from the middle. */
 export const SERIES_RANGE = { t: 30, noncentrality: 35, tail: 1e-4 } as const
@@ -42,7 +42,7 @@ export function noncentralTSeries({
     let [lower, upper] = [0, 0]
     let [halfLower, halfUpper, halfStep] = [half.lower, half.upper, firstHalf]
     let [wholeLower, wholeUpper, wholeStep] = [whole.lower, whole.upper, firstWhole]
-    for (let j = 0; j < MOST_TERMS; j += 1) {
+    for (let j = 0; j < MAX_TERMS; j += 1) {
       lower += p * halfLower + q * wholeLower
       upper += p * halfUpper + q * wholeUpper
       if (j > rate && p < NEGLIGIBLE && Math.abs(q) < NEGLIGIBLE) break

@@ -15,26 +15,26 @@ import { type Tails, tailsFromLog } from './tails'
  * signedRank(10).tails(8).lower // 0.0244141
  */
 export function signedRank(n: number): Discrete {
-  const most = (n * (n + 1)) / 2
+  const max = (n * (n + 1)) / 2
   const below = cumulative(n)
   const tails = (k: number): Tails => {
     const whole = Math.floor(k)
     if (whole < 0) return tailsFromLog(-Infinity, 'lower')
-    if (whole >= most) return tailsFromLog(-Infinity, 'upper')
+    if (whole >= max) return tailsFromLog(-Infinity, 'upper')
     // The distribution is symmetric: P(W > k) = P(W ≤ most − k − 1).
-    const isLower = whole < most - whole
-    const log = Math.log(below[isLower ? whole : most - whole - 1]!)
+    const isLower = whole < max - whole
+    const log = Math.log(below[isLower ? whole : max - whole - 1]!)
     return tailsFromLog(log, isLower ? 'lower' : 'upper')
   }
   const mass = (k: number) => {
-    if (!Number.isInteger(k) || k < 0 || k > most) return 0
-    const near = Math.min(k, most - k)
+    if (!Number.isInteger(k) || k < 0 || k > max) return 0
+    const near = Math.min(k, max - k)
     return below[near]! - (near === 0 ? 0 : below[near - 1]!)
   }
   return {
     mass,
     tails,
-    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, least: 0, most }),
+    quantile: (probability, tail) => discreteQuantile({ probability, tail, tails, min: 0, max }),
   }
 }
 

@@ -23,9 +23,9 @@ export type Continuous = Readonly<{
  * memoizedQuantile(normal.quantile)(0.05, 'upper') // 1.64485
  */
 export function memoizedQuantile(quantile: Continuous['quantile']): Continuous['quantile'] {
-  const most = 64
-  const lower = memoized(most, (probability: number) => quantile(probability, 'lower'))
-  const upper = memoized(most, (probability: number) => quantile(probability, 'upper'))
+  const max = 64
+  const lower = memoized(max, (probability: number) => quantile(probability, 'lower'))
+  const upper = memoized(max, (probability: number) => quantile(probability, 'upper'))
   return (probability, tail) => (tail === 'lower' ? lower : upper)(probability)
 }
 

@@ -7,8 +7,8 @@ import { doubledSmaller, type TailProbability } from './tailProbability'
 
 /** The p-value of a count, by the alternative's own rule; rises to 1 at `centre` and falls again beyond it. */
 export type CountRule = Readonly<{
-  least: number
-  most: number
+  min: number
+  max: number
   /** A count that is no evidence against the null hypothesis. */
   centre: number
   pValueOf: (count: number) => TailProbability
@@ -30,26 +30,26 @@ export type CountRule = Readonly<{
 export function tailRule(
   input: Readonly<{
     alternative: Alternative
-    least: number
-    most: number
+    min: number
+    max: number
     atMost: (count: number) => TailProbability
     atLeast: (count: number) => TailProbability
   }>,
 ): CountRule {
-  const { alternative, least, most, atMost, atLeast } = input
+  const { alternative, min, max, atMost, atLeast } = input
   switch (alternative) {
     case 'less':
-      return { least, most, centre: most, pValueOf: atMost }
+      return { min, max, centre: max, pValueOf: atMost }
     case 'greater':
-      return { least, most, centre: least, pValueOf: atLeast }
+      return { min, max, centre: min, pValueOf: atLeast }
     case 'two-sided': {
       const isHalfBelow = (count: number) => (atMost(count).pValue ?? 0) >= 0.5
       const pValueOf = (count: number) => doubledSmaller(atMost(count), atLeast(count))
       const pOf = (count: number) => pValueOf(count).pValue ?? 0
-      const middle = Math.max(least + 1, firstWhole(isHalfBelow, least, most))
+      const middle = Math.max(min + 1, firstWhole(isHalfBelow, min, max))
       return {
-        least,
-        most,
+        min,
+        max,
         centre: pOf(middle - 1) > pOf(middle) ? middle - 1 : middle,
         pValueOf,
       }
@@ -104,12 +104,12 @@ export function countTest<Own>(
 
 /** The counts at which the decision turns; absent where no count on that side rejects. */
 function rejectionLimits(rule: CountRule, alternative: Alternative, significanceLevel: number): Ends {
-  const { least, most, centre, pValueOf } = rule
+  const { min, max, centre, pValueOf } = rule
   const rejects = (count: number) => (pValueOf(count).pValue ?? 0) <= significanceLevel
-  const lower = alternative === 'greater' ? least - 1 : lastWhole(rejects, least - 1, centre)
-  const upper = alternative === 'less' ? most + 1 : firstWhole(rejects, centre, most + 1)
+  const lower = alternative === 'greater' ? min - 1 : lastWhole(rejects, min - 1, centre)
+  const upper = alternative === 'less' ? max + 1 : firstWhole(rejects, centre, max + 1)
   return ends({
-    lower: lower < least ? undefined : lower,
-    upper: upper > most ? undefined : upper,
+    lower: lower < min ? undefined : lower,
+    upper: upper > max ? undefined : upper,
   })
 }

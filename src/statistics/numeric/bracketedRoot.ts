@@ -1,4 +1,4 @@
-const MOST_STEPS = 120
+const MAX_STEPS = 120
 
 /**
  * The root of a continuous function that changes sign between two points.
@@ -17,16 +17,16 @@ export function bracketedRoot(
   let [fa, fb] = [f(a), f(b)]
   let [c, fc] = [a, fa]
   let share = 0.5
-  for (let step = 0; step < MOST_STEPS; step += 1) {
+  for (let step = 0; step < MAX_STEPS; step += 1) {
     const x = a + share * (b - a)
     const fx = f(x)
     if (Math.sign(fx) === Math.sign(fa)) [c, fc] = [a, fa]
     else [c, b, fc, fb] = [b, a, fb, fa]
     ;[a, fa] = [x, fx]
     const [best, smallest] = Math.abs(fa) < Math.abs(fb) ? [a, fa] : [b, fb]
-    const least = (2 * Number.EPSILON * Math.abs(best) + Number.MIN_VALUE) / Math.abs(b - c)
-    if (smallest === 0 || least > 0.5 || b === c) return best
-    share = Math.min(1 - least, Math.max(least, nextShare({ a, b, c, fa, fb, fc })))
+    const min = (2 * Number.EPSILON * Math.abs(best) + Number.MIN_VALUE) / Math.abs(b - c)
+    if (smallest === 0 || min > 0.5 || b === c) return best
+    share = Math.min(1 - min, Math.max(min, nextShare({ a, b, c, fa, fb, fc })))
   }
   return a
 }

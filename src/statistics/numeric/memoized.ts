@@ -7,13 +7,13 @@
  * @example
  * memoized(64, (n) => n * n)(7) // 49
  */
-export function memoized<K extends string | number, V>(most: number, make: (key: K) => V): (key: K) => V {
+export function memoized<K extends string | number, V>(max: number, make: (key: K) => V): (key: K) => V {
   const results = new Map<K, V>()
   return (key) => {
     const known = results.get(key)
     if (known !== undefined) return known
     const made = make(key)
-    if (results.size >= most) results.clear()
+    if (results.size >= max) results.clear()
     results.set(key, made)
     return made
   }

@@ -1,4 +1,4 @@
-const MOST_STEPS = 200
+const MAX_STEPS = 200
 const RELATIVE_STEP = 2e-16
 
 /**
@@ -20,7 +20,7 @@ export function solveFalling(
   const bracket = bracketRoot(input.value, Math.log(input.start))
   let { low, high } = bracket
   let at = high
-  for (let step = 0; step < MOST_STEPS; step += 1) {
+  for (let step = 0; step < MAX_STEPS; step += 1) {
     const x = Math.exp(at)
     const value = input.value(x)
     if (value === 0) return x

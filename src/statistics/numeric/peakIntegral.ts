@@ -1,9 +1,9 @@
 /** Parts of the integrand below e⁻⁴² of its peak do not reach the last digit. */
 const NEGLIGIBLE = 42
 const AGREEMENT = 1e-14
-const MOST_HALVINGS = 12
+const MAX_HALVINGS = 12
 /** More than any integrand needs whose width a double can tell from its place. */
-const MOST_TERMS = 20_000
+const MAX_TERMS = 20_000
 
 /**
  * ln ∫ exp(f) over the whole line, for a smooth f that rises to one peak and falls away from it.
@@ -29,7 +29,7 @@ export function logPeakIntegral(
   const sumFrom = (offset: number, step: number) => {
     let sum = offset === 0 ? 1 : 0
     for (const direction of [-1, 1]) {
-      for (let k = offset === 0 ? 1 : 0; k < MOST_TERMS; k += 1) {
+      for (let k = offset === 0 ? 1 : 0; k < MAX_TERMS; k += 1) {
         const height = f(peak + direction * (offset + k * step)) - highest
         sum += Math.exp(height)
         if (!(height > -NEGLIGIBLE)) break
@@ -41,7 +41,7 @@ export function logPeakIntegral(
   const agreement = Math.max(AGREEMENT, 4 * Number.EPSILON * Math.abs(highest))
   let step = spread / 2
   let sum = sumFrom(0, step)
-  for (let halving = 0; halving < MOST_HALVINGS; halving += 1) {
+  for (let halving = 0; halving < MAX_HALVINGS; halving += 1) {
     const between = sumFrom(step / 2, step)
     const isSettled = Math.abs(between - sum) <= agreement * (between + sum)
     sum += between

@@ -77,7 +77,7 @@ export function powerOfExact(question: PowerQuestion): number {
 }
 
 /** The exact test is searched unit by unit up to here. */
-export const MOST_EXACT_UNITS = 100_000
+export const MAX_EXACT_UNITS = 100_000
 
 /**
  * The sample sizes for a power of the exact test, which goes up and down from unit to unit.
@@ -99,7 +99,7 @@ export function exactSizes(
   if (isOtherSide && input.power > significanceLevel) return undefined
   let region: Region | undefined
   let [firstN, lastShort, powerAfter] = [0, 0, 0]
-  for (let n = 1; n <= MOST_EXACT_UNITS; n += 1) {
+  for (let n = 1; n <= MAX_EXACT_UNITS; n += 1) {
     region = exactRegion({ ...input, n }, region)
     const power = powerOfRegion(region, n, input.truth)
     if (power < input.power) {

@@ -6,11 +6,11 @@ import type { Look } from '@/pictures/readings'
 import { sheets } from '@/workers/sheets'
 
 /** So many readings are described at once; more than that in the worker. */
-const MOST_AT_ONCE = 20_000
+const MAX_AT_ONCE = 20_000
 
 /** What readings look like; undefined while that is being found out, and for fewer than two. */
 export function useLook(values: readonly number[]): Look | undefined {
-  const isLarge = values.length > MOST_AT_ONCE
+  const isLarge = values.length > MAX_AT_ONCE
   const atOnce = useMemo(() => {
     if (isLarge || values.length < 2) return undefined
     const sorted = Float64Array.from(values).sort()

@@ -5,7 +5,7 @@ export type VersionLine = Readonly<{ name: string; text: string }>
 export type Difference = Readonly<{ name: string; here: string; stored: string }>
 
 /** Longer texts are shown from a little before where they begin to differ. */
-const MOST_SHOWN = 120
+const MAX_SHOWN = 120
 const BEFORE = 20
 
 /** In what two versions of a draft differ, field by field. */
@@ -28,8 +28,8 @@ function firstDifference(one: string, other: string): number {
 }
 
 function around(text: string, from: number): string {
-  if (text.length <= MOST_SHOWN) return text
+  if (text.length <= MAX_SHOWN) return text
   const start = Math.max(0, from - BEFORE)
-  const end = start + MOST_SHOWN
+  const end = start + MAX_SHOWN
   return `${start > 0 ? '… ' : ''}${text.slice(start, end)}${end < text.length ? ' …' : ''}`
 }

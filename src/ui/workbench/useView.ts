@@ -27,11 +27,11 @@ export function useView<T extends string>(
  */
 export function useViewNumber(
   name: string,
-  range: Readonly<{ least: number; most: number; usual: number }>,
+  range: Readonly<{ min: number; max: number; usual: number }>,
 ): readonly [number, (value: number) => void] {
-  const { least, most, usual } = range
+  const { min, max, usual } = range
   const stated = Number(useSearchParams().get(name) ?? usual)
-  const shown = stated >= least && stated <= most ? stated : usual
+  const shown = stated >= min && stated <= max ? stated : usual
   const show = useCallback(
     (value: number) => put('replaceState', name, value === usual ? '' : String(value)),
     [name, usual],

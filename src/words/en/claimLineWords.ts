@@ -39,10 +39,10 @@ export function claimLineWords(
 function readingsWords(values: readonly number[], display: Display): string {
   if (values.length === 0) return ''
   const reading = (value: number) => withUnit(formatReading(scaled(value, display)), display.unit)
-  let [least, most] = [Infinity, -Infinity]
+  let [min, max] = [Infinity, -Infinity]
   for (const value of values) {
-    least = Math.min(least, value)
-    most = Math.max(most, value)
+    min = Math.min(min, value)
+    max = Math.max(max, value)
   }
-  return `${formatCount(values.length)} readings from ${reading(least)} to ${reading(most)}. `
+  return `${formatCount(values.length)} readings from ${reading(min)} to ${reading(max)}. `
 }

@@ -6,7 +6,7 @@ import { PARAMETER_NOUNS } from './parameters'
 import { problemWords } from './problems'
 
 /** Readings named one by one; more are counted. */
-const MOST_NAMED = 4
+const MAX_NAMED = 4
 
 const sourceWords = (of: NamedReading['of']) => (of ? ` of the ${of} source` : '')
 
@@ -15,7 +15,7 @@ function readingWords({ index, value, of, claim }: NamedReading): string {
 }
 
 function listed(names: readonly string[], count: number): string {
-  if (names.length > MOST_NAMED) return `${formatCount(count)} readings`
+  if (names.length > MAX_NAMED) return `${formatCount(count)} readings`
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
 }
 
@@ -29,7 +29,7 @@ export function askedWords(asked: Asked): string {
     case 'without': {
       const { readings } = asked
       const how = asked.by === 'test' ? 'by the test for outliers' : 'beyond the fences'
-      const many = readings.length > MOST_NAMED ? sourceWords(readings[0]?.of) : ''
+      const many = readings.length > MAX_NAMED ? sourceWords(readings[0]?.of) : ''
       return `${listed(readings.map(readingWords), readings.length)}${many}, ${how}, were left out`
     }
     case 'each-left-out':
@@ -91,7 +91,7 @@ function leftOutWords({ tried, turning, names, untried }: Extract<Remark, { rema
   const rest = untried === 0 ? '' : ` ${formatCount(untried)} readings in between were not tried.`
   if (turning === 0) return `It stands without any one of ${formatCount(tried)}.${rest}`
   const which =
-    names.length > MOST_NAMED ? `any of ${formatCount(turning)}` : listed(names.map(unitWords), turning)
+    names.length > MAX_NAMED ? `any of ${formatCount(turning)}` : listed(names.map(unitWords), turning)
   return `It turns without ${which}; it stands without any other of ${formatCount(tried)}.${rest}`
 }
 

@@ -34,8 +34,8 @@ const SENTENCES: {
     `The ${METHOD_WORDS[method].name} can tell that two spreads differ, not which way. Choose the F test, or a claim that they are equal or different.`,
   allEqualToClaim: ({ value }) =>
     `Every reading is ${value} itself, so none is left to test it by. Check the readings, or enter them with more decimals.`,
-  tooManyDraws: ({ n, resamples, most }) =>
-    `${resamples} resamples of ${n} readings are too many to draw. State at most ${Math.floor(most / n)} resamples, or choose another method.`,
+  tooManyDraws: ({ n, resamples, max }) =>
+    `${resamples} resamples of ${n} readings are too many to draw. State at most ${Math.floor(max / n)} resamples, or choose another method.`,
   standardDeviationNeeded: () =>
     'This test needs the sample’s standard deviation or variance. State one of them; for a mean, a known standard deviation will do instead.',
   knownStandardDeviationNeeded: () =>
@@ -55,7 +55,7 @@ const SENTENCES: {
   levelNeeded: ({ significanceLevel }) =>
     `At the significance level ${significanceLevel} no confidence level follows from it. State one between 0 and 1.`,
   planNeeds: ({ field, find }) => `To find “${find}”, “plan.${field}” is needed; state it.`,
-  planTooSmall: ({ seen, least }) => `“plan.n” is ${seen}; this test needs at least ${least}.`,
+  planTooSmall: ({ seen, min }) => `“plan.n” is ${seen}; this test needs at least ${min}.`,
   planMethod: ({ seen, allowed }) =>
     `The method “${seen}” is not planned for this parameter; it has to be one of: auto, ${allowed.join(', ')}.`,
   planParameter: ({ parameter }) =>
@@ -64,8 +64,8 @@ const SENTENCES: {
     'A tolerance is planned for a mean only. Choose another relation, or plan for the nearer limit.',
   differenceInside: () =>
     'A claim that must be shown to lie within a tolerance has no smallest difference. Find the power or n for an assumed value.',
-  powerNotReached: ({ power, most }) =>
-    `A power of ${power} is not reached with up to ${most} units. Assume a value farther from the claimed one on the side that the test looks for, or ask for less power.`,
+  powerNotReached: ({ power, max }) =>
+    `A power of ${power} is not reached with up to ${max} units. Assume a value farther from the claimed one on the side that the test looks for, or ask for less power.`,
   differenceNotReached: ({ power, n }) =>
     `With n = ${n} no difference is found with a power of ${power}. State a larger n, or ask for less power.`,
   requestOutOfRange: () =>
@@ -109,7 +109,7 @@ const EXPECTED: Readonly<Record<string, string>> = {
 }
 
 function boundWords({ side, limit, isIncluded }: Bound): string {
-  if (side === 'least') return `${isIncluded ? 'at least' : 'more than'} ${limit}`
+  if (side === 'min') return `${isIncluded ? 'at least' : 'more than'} ${limit}`
   return `${isIncluded ? 'at most' : 'less than'} ${limit}`
 }
 
@@ -118,10 +118,10 @@ function named(path: string): string {
 }
 
 /** The longest piece of what was seen that a message repeats. */
-const MOST_SHOWN = 60
+const MAX_SHOWN = 60
 
 function shown(value: unknown): string {
   if (typeof value === 'number') return String(value)
   const text = JSON.stringify(value) ?? String(value)
-  return text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text
+  return text.length > MAX_SHOWN ? `${text.slice(0, MAX_SHOWN)}…` : text
 }

@@ -87,7 +87,7 @@ function shown(value: unknown): string {
 }
 
 /** So many differences are named. */
-const MOST_DIFFERENCES = 20
+const MAX_DIFFERENCES = 20
 
 /** What came of computing anew what another core had made; nothing to say where it was this one. */
 export function anewWords({
@@ -97,7 +97,7 @@ export function anewWords({
   if (coreVersion === CORE_VERSION) return ''
   const made = `Its results were made with core ${coreVersion} and computed anew with core ${CORE_VERSION}`
   if (differences.length === 0) return `${made}: every figure is the same.`
-  const named = differences.slice(0, MOST_DIFFERENCES).join(', ')
-  const more = differences.length - MOST_DIFFERENCES
+  const named = differences.slice(0, MAX_DIFFERENCES).join(', ')
+  const more = differences.length - MAX_DIFFERENCES
   return `${made}; these differ: ${named}${more > 0 ? ` and ${formatCount(more)} more` : ''}.`
 }

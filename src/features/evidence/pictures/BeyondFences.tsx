@@ -6,7 +6,7 @@ import { pointed } from '@/ui/sample/pointed'
 import { formatCount, formatReading, withUnit } from '@/words/figures'
 
 /** Readings beyond the fences that are listed; the others are counted. */
-const MOST_LISTED = 12
+const MAX_LISTED = 12
 const Reading = chakra('button', {
   base: {
     padding: '0 4px',
@@ -34,13 +34,13 @@ export function BeyondFences({
 }>) {
   const { beyondFences, fences } = figures
   const between = `${inUnit(fences[0])} and ${inUnit(fences[1])}`
-  const more = beyondFences.length - MOST_LISTED
+  const more = beyondFences.length - MAX_LISTED
   return (
     <Box marginTop="8px">
       {beyondFences.length === 0
         ? `No reading lies beyond the fences, ${between}.`
         : `${formatCount(beyondFences.length)} ${beyondFences.length === 1 ? 'reading lies' : 'readings lie'} beyond the fences, ${between}: `}
-      {beyondFences.slice(0, MOST_LISTED).map((place) => {
+      {beyondFences.slice(0, MAX_LISTED).map((place) => {
         const row = drawn.rows[place]!
         const point = () => pointed.set(row)
         const leave = () => pointed.set(undefined)

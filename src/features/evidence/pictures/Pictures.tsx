@@ -16,7 +16,7 @@ import { BeyondFences } from './BeyondFences'
 import { PictureFigures } from './PictureFigures'
 
 /** How far the slider makes the bins narrower or wider, as a power of two. */
-const STEPS = { least: -3, most: 3, usual: 0 } as const
+const STEPS = { min: -3, max: 3, usual: 0 } as const
 const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
 const Slider = chakra('input', { base: { accentColor: 'accent', width: '120px' } })
 
@@ -58,8 +58,8 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
               <Slider
                 type="range"
                 aria-label={label('Width of the bins')}
-                min={STEPS.least}
-                max={STEPS.most}
+                min={STEPS.min}
+                max={STEPS.max}
                 step={0.25}
                 value={step}
                 onChange={(event) => setStep(Number(event.target.value))}

@@ -12,7 +12,7 @@ import { gridRow, type RowLook } from './GridRow'
 /** Rows drawn beyond those in view, on each side. */
 const OVERSCAN = 12
 const SCROLLBAR = 20
-const LEAST_WIDTH = 420
+const MIN_WIDTH = 420
 
 type GridProps = Omit<RowLook, 'id' | 'meanings'> &
   Readonly<{
@@ -72,7 +72,7 @@ export function Grid(props: GridProps) {
       aria-colcount={columns.length + 1}
       aria-activedescendant={`${id}-${active.place}-${active.column}`}
       tabIndex={0}
-      maxWidth={`${Math.max(width + SCROLLBAR, LEAST_WIDTH)}px`}
+      maxWidth={`${Math.max(width + SCROLLBAR, MIN_WIDTH)}px`}
       height={`${Math.min(SHOWN_ROWS, Math.max(rowCount, 4)) * ROW_HEIGHT + 46}px`}
       onKeyDown={onKeyDown}
       onPaste={(event) => {
