@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import { By } from 'selenium-webdriver'
-import { attribute, choose, click, follow, control, paste, see, textOf, type, untilSaved } from './browser'
+import { By, type WebDriver } from 'selenium-webdriver'
+import { attribute, choose, click, follow, paste, see, textOf, type, untilSaved } from './browser'
 import { kill, launch, serve, STARTING_MS, until } from './server'
 import { atClaim, startJourney } from './journey'
 
@@ -49,7 +49,7 @@ test('a second window that has not seen the last change overwrites nothing', asy
   const address = await journey.driver.getCurrentUrl()
   await journey.driver.switchTo().newWindow('tab')
   await journey.driver.get(address)
-  await control(journey.driver, 'Quantity')
+  await untilCompared(journey.driver)
   await journey.driver.switchTo().window(first)
   await type(journey.driver, 'Quantity', 'mass of the first window')
   const [, caseId] = /cases\/([^/]+)/.exec(address)!
@@ -82,6 +82,12 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await journey.driver.switchTo().window(first)
   await journey.driver.navigate().refresh()
 })
+
+/** Waits until the page has looked whether what it shows is what is stored, which it does once. */
+async function untilCompared(driver: WebDriver): Promise<void> {
+  const asked = 'return performance.getEntriesByType("resource").some((one) => /api.claims/.test(one.name))'
+  await driver.wait(() => driver.executeScript<boolean>(asked), 40_000, 'The page never asked what is stored')
+}
 
 test('a change made just before leaving is on the docket', async () => {
   await type(journey.driver, 'Claimed value', '')
