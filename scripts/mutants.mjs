@@ -133,7 +133,7 @@ function copyFor(worker) {
 }
 
 /** Whether the tests of a copy pass; a test that never ends has noticed too. */
-function passes(folder, files) {
+function passes(folder, files, stdio = 'ignore') {
   if (files.length === 0) return Promise.resolve(true)
   return new Promise((resolve) => {
     const args = [
@@ -145,7 +145,7 @@ function passes(folder, files) {
     ]
     const child = spawn(process.execPath, ['--experimental-vm-modules', ...args, ...files], {
       cwd: folder,
-      stdio: 'ignore',
+      stdio,
     })
     const timer = setTimeout(() => child.kill('SIGKILL'), LIMIT_MS)
     child.on('exit', (status) => {
@@ -183,8 +183,8 @@ const sample = pool
 console.log(`${sample.length} of ${pool.length} changes in ${sources.length} files, seed ${options.seed}`)
 
 const unharmed = copyFor(0)
-if (!(await passes(unharmed, tests))) {
-  console.error('The tests fail before anything is changed: see `npm run unit`.')
+if (!(await passes(unharmed, tests, 'inherit'))) {
+  console.error('The tests fail before anything is changed.')
   process.exit(1)
 }
 

@@ -46,7 +46,7 @@ const problem = (path: string, message: string): Outcome<never> =>
  * Unpacks a ZIP file into memory.
  *
  * @param isAllowed - whether a path may stand in it at all
- * @param most - bytes, unpacked
+ * @param max - bytes, unpacked
  */
 export function unzipped(
   bytes: Uint8Array,

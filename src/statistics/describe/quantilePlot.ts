@@ -8,7 +8,7 @@ export type QuantilePoint = Readonly<{ place: number; z: number; value: number }
  *
  * @param values - in one unit, in any order
  * @param sorted - the same, ascending
- * @param most - so many points at most; the ends are kept whole and the middle is thinned out evenly
+ * @param max - so many points at most; the ends are kept whole and the middle is thinned out evenly
  * @see G. Blom (1958), Statistical Estimates and Transformed Beta-Variables, for the positions
  * @example
  * quantilePlot([3, 1, 2], Float64Array.of(1, 2, 3), 100)

@@ -21,8 +21,8 @@ const ROUNDING = 1e-14
  *   probability: 0.05,
  *   tail: 'lower',
  *   tails: (k) => binomial({ trials: 20, probability: 0.5 }).tails(k),
- *   least: 0,
- *   most: 20,
+ *   min: 0,
+ *   max: 20,
  * })
  * // 6
  */

@@ -20,8 +20,8 @@ export type CountRule = Readonly<{
  * @example
  * tailRule({
  *   alternative: 'less',
- *   least: 0,
- *   most: 10,
+ *   min: 0,
+ *   max: 10,
  *   atMost: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count).logLower),
  *   atLeast: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count - 1).logUpper),
  * }).pValueOf(2).pValue
@@ -67,8 +67,8 @@ export function tailRule(
  * countTest({
  *   count: 1,
  *   rule: {
- *     least: 0,
- *     most: 10,
+ *     min: 0,
+ *     max: 10,
  *     centre: 10,
  *     pValueOf: (count) => fromLog(binomial({ trials: 10, probability: 0.5 }).tails(count).logLower),
  *   },
