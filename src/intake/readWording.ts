@@ -2,122 +2,154 @@ import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { RELATION_SENTENCES } from '@/words/en/relations'
 import { type Parameter, PARAMETERS } from '@/claims/terms/names'
-import type { Relation } from '@/claims/terms/relations'
+import { type Relation, RELATIONS } from '@/claims/terms/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
+import { stated } from './reading/fieldReader'
 import { readNumber } from './reading/number'
 
-/** What a wording seems to claim: a first guess, never more. */
+/** What a wording seems to claim: a first guess, of nothing that its words do not carry. */
 export type Guess = Readonly<{
   words: Partial<
     Pick<ClaimDraft, 'parameter' | 'relation' | 'claimedValue' | 'toleranceBelow' | 'toleranceAbove' | 'unit'>
   >
   /** The words that it was guessed from. */
   seen: readonly string[]
+  /** What a claim needs and these words do not say, or say in a way that can be read differently. */
+  unseen: readonly Unseen[]
 }>
 
-type Phrase<T> = readonly [RegExp, T]
+export type Unseen = 'parameter' | 'relation' | 'value'
 
-/** Longer phrases first: "no less than" holds "less than", and "not more than" holds "more than". */
-const RELATION_PHRASES: readonly Phrase<Relation>[] = (Object.keys(RELATION_SENTENCES) as Relation[]).flatMap(
-  (name) => RELATION_SENTENCES[name].phrases.map((phrase) => [phrase, name] as const),
-)
-const PARAMETER_PHRASES: readonly Phrase<Parameter>[] = (Object.keys(PARAMETER_WORDS) as Parameter[]).map(
-  (name) => [PARAMETER_WORDS[name].phrases, name],
-)
-/** A share in words is one of what is counted. */
-const COUNTED_PARAMETER = PARAMETERS.find((name) => parameterOf(name).sample === 'counted')!
-const NUMBER = '[+-]?\\d+(?:[.,]\\d+)?'
+/** Digits and marks as they stand, also where they are grouped, so that no part of a number is taken for the whole. */
+const NUMBER = "(?<![\\w.,:/])[+-]?\\d+(?: \\d{3}(?!\\d))*(?:[.,’']\\d+)*(?![\\d:/’']|[.,]\\d|-[a-z])"
 const UNIT = '(?:%|°[CF]|[µ°]?[A-Za-z]+(?:/[A-Za-z]+)?[²³]?)'
 /** Words that follow a number without being its unit. */
-const NO_UNITS = new Set([
-  'of',
-  'out',
-  'in',
-  'to',
-  'and',
-  'or',
-  'net',
-  'per',
-  'on',
-  'than',
-  'times',
-  'percent',
-  'from',
-])
-const COUNTED = new RegExp(
-  `(${NUMBER}) (?:out of|in every|of every|of|in) (?:every )?(${NUMBER})(?![\\d.,]*\\s*%)`,
+const NO_UNITS = new Set(
+  (
+    'a above after all always an and are as at before below better but by can do does during each either equal every exactly ' +
+    'fewer for from has have if in is it its less longer may minimum maximum more most must net no not of on only or ' +
+    'out over per percent plus should since so than that the then these they this those times to under up was were when where ' +
+    'while will with within without'
+  ).split(' '),
 )
-const PERCENT_OF = new RegExp(`(${NUMBER}) ?(?:%|per ?cent) of\\b`)
-const PLUS_MINUS = new RegExp(
-  `(${NUMBER}) ?(${UNIT})? ?(?:±|\\+/-|\\+-|plus or minus) ?(${NUMBER}) ?(${UNIT})?`,
-)
-const RANGE = new RegExp(
-  `(?:between |from )?(${NUMBER}) ?(${UNIT})? ?(?:to|and|–|-) ?(${NUMBER}) ?(${UNIT})?`,
-)
-const VALUE = new RegExp(`(${NUMBER}) ?(${UNIT})?`)
+/** What may stand between a relation and its number. */
+const FILLERS =
+  '(?: ?(?:an?|the|its|their|our|of|is|are|as|to|be|by|about|stated|claimed|declared|nominal|average|mean|median|total|value|level)(?![a-z]))*[ :]*'
+const NEGATION = /\b(?:not|never|no|nor|neither|hardly|without)\b/
+const DIRECT_NEGATION = /\b(?:not|never)(?: (?:be|ever|been|have been|to be))?\s*$/
+const OF = `(?<!within )(${NUMBER}) (?:out of|in every|of every|of|in) (?:every )?(${NUMBER})(?! ?%)`
+const PERCENT_OF = `(${NUMBER}) ?(?:%|per ?cent) of\\b(?! [\\d+-])`
+const PLUS_MINUS = `(${NUMBER}) ?(${UNIT})?,? ?(?:±|\\+/-|\\+-|plus or minus) ?(${NUMBER}) ?(${UNIT})?`
+const WITHIN_OF = `within (${NUMBER}) ?(${UNIT})? of (${NUMBER}) ?(${UNIT})?`
+const RANGE = `(?:between (${NUMBER}) ?(${UNIT})? and|(?:from |within )?(${NUMBER}) ?(${UNIT})? ?(?:to|–|-)) ?(${NUMBER}) ?(${UNIT})?`
 
 /**
  * Guesses what a claim's own wording says, from phrases such as "no less than", "on average", "95 out of 100" or "± 0.5".
  *
- * A share in words becomes a percentage. Whoever checks the claim decides whether the guess is right.
+ * Nothing is guessed that is not said: two relations, a relation that is denied in a roundabout way, or several numbers of
+ * which none stands beside the relation, are left to whoever checks the claim. A share in words becomes a percentage.
  *
  * @param mark - how numbers in it are written
+ * @param assumed - the parameter on whose scale the value is written, where the words name none
  * @returns the guess; undefined where nothing of the kind is said
+ * @example
+ * readWording('no less than 500 ml on average', 'point')
+ * // { words: { parameter: 'mean', relation: 'at-least', claimedValue: '500', unit: 'ml' }, seen: […], unseen: [] }
  */
-export function readWording(wording: string, mark: DecimalMark): Guess | undefined {
+export function readWording(wording: string, mark: DecimalMark, assumed?: Parameter): Guess | undefined {
   const text = plainWords(wording)
-  const number = (found: string | undefined) => readIn(found, mark)
-  const relation = firstOf(RELATION_PHRASES, text)
-  const parameter = firstOf(PARAMETER_PHRASES, text)
-  const share = shareIn(text, number)
-  if (share) {
-    return {
-      words: {
-        parameter: COUNTED_PARAMETER,
-        relation: relation?.meaning ?? 'at-least',
-        claimedValue: share.value,
-      },
-      seen: [share.seen, ...(relation ? [relation.seen] : [])],
-    }
+  const number: ReadNumber = (found) => readIn(found, mark)
+  const parameter = parameterIn(text)
+  const relation = relationIn(text)
+  const isEven = parameter && parameterOf(parameter.is).sample === 'two'
+  const value = isEven
+    ? // What is as even as another is claimed without a number.
+      NEGATION.test(text)
+      ? undefined
+      : { words: { relation: 'equal-to', claimedValue: '1' } as const, seen: parameter.seen }
+    : (shareIn(text, number) ?? toleranceIn(text, number, relation) ?? valueIn(text, number, relation))
+  const said = {
+    ...(parameter ? { parameter: parameter.is } : {}),
+    ...(relation.is ? { relation: relation.is } : {}),
+    ...value?.words,
   }
-  // What is as even as another is claimed without a number.
-  if (parameter && parameterOf(parameter.meaning).sample === 'two') {
-    return {
-      words: { parameter: parameter.meaning, relation: 'equal-to', claimedValue: '1' },
-      seen: [parameter.seen],
-    }
-  }
-  const value = toleranceIn(text, number) ?? valueIn(text, number, relation?.meaning)
-  if (!value && !relation && !parameter) return undefined
-  return {
-    words: {
-      parameter: parameter?.meaning ?? PARAMETERS[0],
-      ...value?.words,
-      ...(relation && !value?.isRange ? { relation: relation.meaning } : {}),
-    },
-    seen: [value?.seen, relation && !value?.isRange ? relation.seen : undefined, parameter?.seen].filter(
-      (one) => one !== undefined,
-    ),
-  }
+  const words = onScale(said, said.parameter ?? assumed)
+  const seen = [...new Set([value?.seen, relation.is && relation.seen, parameter?.seen])]
+  if (Object.keys(words).length === 0) return undefined
+  const unseen = (['parameter', 'relation', 'value'] as const).filter(
+    (one) => words[one === 'value' ? 'claimedValue' : one] === undefined,
+  )
+  return { words, seen: seen.filter((one) => one !== undefined), unseen }
 }
 
 function plainWords(wording: string): string {
   return wording
     .replace(/[\u00a0\u2009\u202f\s]+/g, ' ')
     .replace(/\u2212/g, '-')
+    .replace(/\bcan(?:not|['’]t)\b/gi, 'can not')
+    .replace(/n['’]t\b/gi, ' not')
     .trim()
     .replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())
 }
 
-function firstOf<T>(phrases: readonly Phrase<T>[], text: string) {
+type Part<T> = Readonly<{ is: T; seen: string }>
+
+/** The parameter that is named; none where two are. */
+function parameterIn(text: string): Part<Parameter> | undefined {
   const lower = text.toLowerCase()
-  for (const [pattern, meaning] of phrases) {
-    const found = pattern.exec(lower)
-    if (found) return { meaning, seen: found[0] }
-  }
-  return undefined
+  const found = PARAMETERS.flatMap((is) => {
+    const seen = PARAMETER_WORDS[is].phrases.exec(lower)?.[0]
+    return seen === undefined ? [] : [{ is, seen }]
+  })
+  return found.length === 1 ? found[0] : undefined
+}
+
+type Found = Readonly<{ is: Relation; seen: string; at: number; end: number; side: Side }>
+type Side = 'before' | 'after' | 'anywhere'
+
+/** The relation that is said, undefined where there is none, or it is not sure; `isBlurred` where something was said. */
+type RelationSeen = Readonly<{ is?: Relation; seen?: string; found?: Found; isBlurred: boolean }>
+
+const word = (pattern: string) => `(?<![a-z])(?:${pattern})(?![a-z])`
+const SHAPES: { readonly [Name in Side]: (pattern: string) => string } = {
+  before: (pattern) => `${word(pattern)}${FILLERS}(?=[£$€]?${NUMBER})`,
+  after: (pattern) => `(?<=\\d ?(?:${UNIT})?,? ?)${word(pattern)}`,
+  anywhere: word,
+}
+const PHRASES = RELATIONS.flatMap((is) =>
+  (Object.entries(RELATION_SENTENCES[is].phrases) as [Side, string][]).map(
+    ([side, pattern]) => [new RegExp(SHAPES[side](pattern), 'gi'), is, side] as const,
+  ),
+)
+
+function relationIn(text: string): RelationSeen {
+  const all = PHRASES.flatMap(([pattern, is, side]) =>
+    [...text.matchAll(pattern)].map(({ 0: seen, index: at }): Found => {
+      return { is, seen: seen.trim(), at, end: at + seen.length, side }
+    }),
+  )
+  const isWithin = (one: Found, other: Found) =>
+    one !== other && one.at >= other.at && one.end <= other.end && one.end - one.at < other.end - other.at
+  // "Less than" is a part of "no less than".
+  const whole = all.filter((one) => !all.some((other) => isWithin(one, other)))
+  const [found] = whole
+  if (!found) return { isBlurred: false }
+  if (whole.some(({ is }) => is !== found.is)) return { isBlurred: true }
+  const [before, after] = clauseAround(text, found)
+  const isDenied = DIRECT_NEGATION.test(before)
+  const isElsewhere = NEGATION.test(before.replace(DIRECT_NEGATION, '')) || NEGATION.test(after)
+  const is = isDenied ? RELATION_SENTENCES[found.is].denied : found.is
+  if (isElsewhere || !is) return { isBlurred: true }
+  const seen = isDenied ? `${DIRECT_NEGATION.exec(before)![0].trim()} ${found.seen}` : found.seen
+  return { is, seen, found, isBlurred: false }
+}
+
+/** What stands before and behind a phrase, up to the next comma or full stop. */
+function clauseAround(text: string, { at, end }: Pick<Found, 'at' | 'end'>): readonly [string, string] {
+  const ends = /[,;.:!?](?= |$)/
+  return [text.slice(0, at).split(ends).at(-1)!.toLowerCase(), text.slice(end).split(ends)[0]!.toLowerCase()]
 }
 
 type ReadNumber = (found: string | undefined) => number | undefined
@@ -129,57 +161,104 @@ function readIn(found: string | undefined, mark: DecimalMark): number | undefine
   return reading.ok ? reading.value : undefined
 }
 
-function shareIn(text: string, number: ReadNumber) {
-  const percent = PERCENT_OF.exec(text)
-  if (percent && number(percent[1]) !== undefined) return { value: `${percent[1]!} %`, seen: percent[0] }
-  const counted = COUNTED.exec(text)
+type Value = Readonly<{ words: Guess['words']; seen: string }>
+
+/** A share in words is one of what is counted. */
+const COUNTED_PARAMETER = PARAMETERS.find((name) => parameterOf(name).sample === 'counted')!
+
+function shareIn(text: string, number: ReadNumber): Value | undefined {
+  const percent = new RegExp(PERCENT_OF).exec(text)
+  if (percent && number(percent[1]) !== undefined)
+    return { words: { parameter: COUNTED_PARAMETER, claimedValue: `${percent[1]!} %` }, seen: percent[0] }
+  const counted = new RegExp(OF).exec(text)
   const [part, whole] = [number(counted?.[1]), number(counted?.[2])]
   if (!counted || part === undefined || whole === undefined || part < 0 || part > whole || whole < 2)
     return undefined
   const share = Number(((100 * part) / whole).toPrecision(15))
   // Two thirds are no exact number of percent.
-  if (Number(share.toFixed(4)) !== share) return undefined
-  return { value: `${share} %`, seen: counted[0] }
+  if (Number(share.toFixed(4)) !== share) return { words: { parameter: COUNTED_PARAMETER }, seen: counted[0] }
+  return { words: { parameter: COUNTED_PARAMETER, claimedValue: `${share} %` }, seen: counted[0] }
 }
 
-type Value = Readonly<{ words: Guess['words']; seen: string; isRange: boolean }>
-
-function toleranceIn(text: string, number: ReadNumber): Value | undefined {
-  const about = PLUS_MINUS.exec(text)
-  if (about && number(about[1]) !== undefined && number(about[3]) !== undefined) {
-    const tolerance = { toleranceBelow: about[3]!, toleranceAbove: about[3]! }
-    const words = {
-      relation: 'within',
-      claimedValue: about[1]!,
-      ...tolerance,
-      ...unitIn(about[4] ?? about[2]),
-    } as const
-    return { words, seen: about[0].trim(), isRange: true }
+/** Two limits, or a value with how far off it may be: said of no other relation, and denied by none. */
+function toleranceIn(text: string, number: ReadNumber, relation: RelationSeen): Value | undefined {
+  if (relation.is || relation.isBlurred) return undefined
+  const match = (pattern: string) => {
+    const found = new RegExp(pattern, 'i').exec(text)
+    if (!found) return undefined
+    const around = clauseAround(text, { at: found.index, end: found.index + found[0].length })
+    return around.some((one) => NEGATION.test(one)) ? undefined : found
   }
-  const range = RANGE.exec(text)
-  const [from, to] = [number(range?.[1]), number(range?.[3])]
-  if (!range || from === undefined || to === undefined || !(from < to)) return undefined
+  const about = match(PLUS_MINUS)
+  if (about) return within(about[0], [about[1], about[2]], [about[3], about[4]], number)
+  const off = match(WITHIN_OF)
+  if (off) return within(off[0], [off[3], off[4]], [off[1], off[2]], number)
+  const range = match(RANGE)
+  if (!range) return undefined
+  const [first, unit] = range[1] === undefined ? [range[3], range[4]] : [range[1], range[2]]
+  const [from, to] = [number(first), number(range[5])]
+  if (from === undefined || to === undefined || !(from < to)) return undefined
   const decimals =
-    Math.max(...[range[1]!, range[3]!].map((one) => (/[.,](\d+)/.exec(one)?.[1] ?? '').length)) + 1
+    Math.max(...[first!, range[5]!].map((one) => (/[.,](\d+)/.exec(one)?.[1] ?? '').length)) + 1
   const written = (value: number) => String(Number(formatNumber(value, decimals).replace('\u2212', '-')))
   const half = written((to - from) / 2)
-  const words = {
-    relation: 'within',
-    claimedValue: written((from + to) / 2),
-    toleranceBelow: half,
-    toleranceAbove: half,
-    ...unitIn(range[4] ?? range[2]),
-  } as const
-  return { words, seen: range[0].trim(), isRange: true }
+  return {
+    words: {
+      relation: 'within',
+      claimedValue: written((from + to) / 2),
+      toleranceBelow: half,
+      toleranceAbove: half,
+      ...unitIn(range[6] ?? unit),
+    },
+    seen: range[0].trim(),
+  }
 }
 
-function valueIn(text: string, number: ReadNumber, relation: Relation | undefined): Value | undefined {
-  const found = VALUE.exec(text)
-  if (!found || number(found[1]) === undefined) return undefined
-  const words = { relation: relation ?? 'at-least', claimedValue: found[1]!, ...unitIn(found[2]) } as const
-  return { words, seen: found[0].trim(), isRange: false }
+type Written = readonly [number: string | undefined, unit: string | undefined]
+
+/** A value with how far off it may be, which is a part of it only where it is in the same unit. */
+function within(seen: string, [value, unit]: Written, [tolerance, other]: Written, number: ReadNumber) {
+  const isRelative = unit !== undefined && other !== undefined && unit !== other
+  if (isRelative || number(value) === undefined || number(tolerance) === undefined) return undefined
+  const limits = { toleranceBelow: tolerance!, toleranceAbove: tolerance! }
+  return {
+    words: { relation: 'within', claimedValue: value!, ...limits, ...unitIn(other ?? unit) } as const,
+    seen: seen.trim(),
+  }
+}
+
+/** The number beside the relation; where there is no relation, the only one. */
+function valueIn(text: string, number: ReadNumber, { found, isBlurred }: RelationSeen): Value | undefined {
+  if (isBlurred) return undefined
+  const pattern = new RegExp(`(${NUMBER})(?: ?(${UNIT}))?`, 'g')
+  const all = [...text.matchAll(pattern)]
+  const beside = found && all.filter(({ index, 0: seen }) => isBeside(found, index, index + seen.length))
+  const [one, ...more] = beside?.length ? beside : all
+  if (!one || more.length > 0 || number(one[1]) === undefined) return undefined
+  const { unit } = unitIn(one[2])
+  return { words: { claimedValue: one[1]!, ...stated({ unit }) }, seen: unit ? one[0] : one[1]! }
+}
+
+function isBeside({ side, at, end: till }: Found, start: number, end: number): boolean {
+  if (side === 'before') return start >= till - 1 && start <= till + 1
+  return side === 'after' && end <= at && end >= at - 2
 }
 
 function unitIn(unit: string | undefined): Readonly<{ unit?: string }> {
   return unit === undefined || NO_UNITS.has(unit.toLowerCase()) ? {} : { unit }
+}
+
+/** A share has no unit: its percent sign stands with its value. */
+function onScale(words: Guess['words'], parameter: Parameter | undefined): Guess['words'] {
+  const { unit, ...rest } = words
+  if (parameter !== COUNTED_PARAMETER || unit !== '%' || rest.claimedValue === undefined) return words
+  const percent = (value: string | undefined) => (value === undefined ? undefined : `${value} %`)
+  return {
+    ...rest,
+    ...stated({
+      claimedValue: percent(rest.claimedValue),
+      toleranceBelow: percent(rest.toleranceBelow),
+      toleranceAbove: percent(rest.toleranceAbove),
+    }),
+  }
 }

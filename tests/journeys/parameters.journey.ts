@@ -88,7 +88,7 @@ async function signAndVerify(outcome: string) {
 
 test('a mean', async () => {
   const row = caseOf<MeanCase>('mean_tests.json', 'cases', 't_raw_4')
-  await claim(`no less than ${row.input.mu0} g`, `mean at least ${row.input.mu0} g`)
+  await claim(`no less than ${row.input.mu0} g on average`, `mean at least ${row.input.mu0} g`)
   await paste(journey.driver, 'Readings', row.input.data.join('\n'))
   await isTested('Test statistic t', row.statistic)
   await isTested('p-value', row.p_less)

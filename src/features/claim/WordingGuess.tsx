@@ -4,14 +4,24 @@ import { Box, Flex } from '@chakra-ui/react'
 import type { Relation } from '@/claims/terms/relations'
 import { PARAMETER_NOUNS } from '@/words/en/parameters'
 import { RELATION_WORDS } from '@/words/en/relations'
-import { type Guess, readWording } from '@/intake/readWording'
+import { type Guess, readWording, type Unseen } from '@/intake/readWording'
 import { QuietButton } from '@/ui/Button'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
-/** What the claim's own wording seems to say, where the sentence says something else. It is applied only when asked for. */
+/** What a claim needs, as what a wording leaves open. */
+const LEFT_OPEN: { readonly [Name in Unseen]: string } = {
+  parameter: 'which figure is meant, such as a mean or a share',
+  relation: 'how it compares, such as at least or at most',
+  value: 'which value, or how its number is to be read',
+}
+
+/**
+ * What the claim's own wording seems to say, where the sentence says something else, and what it leaves open. It is applied only
+ * when asked for.
+ */
 export function WordingGuess() {
   const { draft, setFields } = useWorkbench()
-  const guess = readWording(draft.wording, draft.decimalMark)
+  const guess = readWording(draft.wording, draft.decimalMark, draft.parameter)
   const words = guess?.words ?? {}
   const isSaid = (Object.keys(words) as (keyof Guess['words'])[]).every(
     (field) => draft[field] === words[field],
@@ -28,11 +38,16 @@ export function WordingGuess() {
     >
       <Box color="quiet">
         Its wording may mean: <b>{inWords(words)}</b>, from {guess.seen.map((one) => `“${one}”`).join(', ')}.
+        {guess.unseen.length > 0 &&
+          ` It leaves open ${guess.unseen.map((one) => LEFT_OPEN[one]).join('; ')}: say that in the sentence.`}
       </Box>
       <QuietButton
         type="button"
         onClick={() =>
-          setFields({ ...words, ...(words.parameter === draft.parameter ? {} : { method: 'auto' }) })
+          setFields({
+            ...words,
+            ...((words.parameter ?? draft.parameter) === draft.parameter ? {} : { method: 'auto' }),
+          })
         }
       >
         Use this reading
@@ -42,9 +57,13 @@ export function WordingGuess() {
 }
 
 function inWords(words: Guess['words']): string {
-  const { parameter = 'mean', relation, claimedValue = '', toleranceBelow, toleranceAbove, unit = '' } = words
+  const { parameter, relation, claimedValue = '', toleranceBelow, toleranceAbove, unit = '' } = words
   const value = [claimedValue, unit].filter(Boolean).join('\u202f')
-  return [PARAMETER_NOUNS[parameter], relationWords(relation, toleranceBelow, toleranceAbove), value]
+  return [
+    parameter && PARAMETER_NOUNS[parameter],
+    relationWords(relation, toleranceBelow, toleranceAbove),
+    value,
+  ]
     .filter(Boolean)
     .join(' ')
 }

@@ -26,7 +26,7 @@ const aboveZero = (noun: string) => (seen: number) =>
   `A ${noun} is above 0; the value here is ${seen}. State one above 0.`
 const anywhere = () => 'State a number within the range of a double.'
 
-/** The catalogue of parameters: a missing one is refused by the compiler. Their phrases are looked for in this order. */
+/** The catalogue of parameters: a missing one is refused by the compiler. */
 export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } = {
   'variance-ratio': {
     noun: 'ratio of variances',
@@ -77,7 +77,7 @@ export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } =
     outside: anywhere,
     notFromSummary: 'A median cannot be told from a mean and a spread. Give the readings.',
     notFromCount: 'A median cannot be told from a count. Give the readings.',
-    phrases: /\bmedian\b|\bhalf of\b/,
+    phrases: /\bmedian\b/,
     names: ['median'],
   },
   mean: {
@@ -89,7 +89,7 @@ export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } =
     evidenceNeeded: 'Give readings, or a summary of n, mean and standard deviation.',
     outside: anywhere,
     notFromCount: 'A mean cannot be told from a count. Give the readings, or their summary figures.',
-    phrases: /\bon average\b|\baverage\b|\bmean\b|\btypical(?:ly)?\b/,
+    phrases: /\bon average\b|\baverage\b|\baverages\b|\bmean\b(?! (?:to|that)\b)/,
     names: ['mean', 'average'],
   },
   proportion: {
@@ -102,7 +102,7 @@ export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } =
     outside: (seen) =>
       `A share lies between 0 and 1; the value here is ${seen}. ${seen > 1 && seen <= 100 ? `If ${seen} % is meant, state ${Number((seen / 100).toPrecision(15))}.` : 'State one between 0 and 1.'}`,
     notFromSummary: 'A share cannot be told from a mean and a spread. Give a count, or the readings.',
-    phrases: /(?!)/,
+    phrases: /\b(?:share|proportion|percentage|fraction)\b/,
     names: ['share', 'proportion'],
   },
 }

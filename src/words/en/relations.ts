@@ -25,8 +25,10 @@ type Sentences = Readonly<{
   ) => string
   /** What is wrong where a tolerance is asked for and not stated. */
   toleranceNeeded: string
-  /** Phrases in a claim's own wording that say it. */
-  phrases: readonly RegExp[]
+  /** Phrases in a claim's own wording that say it, as patterns: before a number, after a number with its unit, or anywhere. */
+  phrases: Readonly<{ before?: string; after?: string; anywhere?: string }>
+  /** What it says with “not” before it; absent where that leaves open what is claimed. */
+  denied?: Relation
 }>
 
 const NO_TOLERANCE =
@@ -49,33 +51,42 @@ export const RELATION_SENTENCES: { readonly [Name in Relation]: Sentences } = {
   'at-least': {
     reason: includes('shortfall'),
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [
-      /\b(?:no|not) (?:less|fewer|lower|under) than\b|\bnot (?:under|below)\b|\bnever (?:less than|under|below)\b/,
-      /\bat least\b|\bor more\b|\bmin(?:imum|\.)?(?= |$)|\band up\b/,
-    ],
+    phrases: {
+      before:
+        '(?:no|not|never) (?:less|fewer|lower|lighter|shorter|smaller|thinner) than|(?:not|never) (?:to )?(?:be )?(?:under|below)|(?:not|never) (?:fall|falls|falling|drop|drops|go|goes) (?:below|under)|at (?:the )?least|min(?:imum|\\.)?(?: of)?|≥|>=',
+      after:
+        'or (?:more|over|above|longer|greater|higher|heavier)|and (?:up|upwards?|above|over|more)|at (?:the )?least|min(?:imum|\\.)',
+    },
+    denied: 'less-than',
   },
   'at-most': {
     reason: includes('surplus'),
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [
-      /\b(?:no|not) (?:more|greater|higher|longer|over) than\b|\bnot (?:over|above|exceed(?:ing)?)\b/,
-      /\bnever (?:more than|over|above|exceeds?)\b|\bdoes not exceed\b|\bnot to exceed\b/,
-      /\bat most\b|\bup to\b|\bor less\b|\bmax(?:imum|\.)?(?= |$)/,
-    ],
+    phrases: {
+      before:
+        '(?:no|not|never) (?:more|greater|higher|longer|heavier|larger|bigger|louder|thicker|warmer) than|(?:not|never) (?:to )?(?:be )?(?:over|above)|(?:not|never) (?:to )?(?:exceed|exceeds|exceeding)|at (?:the )?most|up to|max(?:imum|\\.)?(?: of)?|≤|<=',
+      after:
+        'or (?:less|fewer|under|below|lower|shorter|lighter|smaller)|and (?:under|below|less)|at (?:the )?most|max(?:imum|\\.)',
+    },
+    denied: 'more-than',
   },
   'less-than': {
     reason: leavesOut,
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [
-      /\b(?:less|fewer|lower|quieter|lighter|shorter|faster|smaller|cooler) than\b|\b(?:under|below)\b/,
-    ],
+    phrases: {
+      before:
+        '(?:less|fewer|lower|quieter|lighter|shorter|smaller|thinner|cooler|cheaper) than|under|below|<(?![=>])',
+    },
+    denied: 'at-least',
   },
   'more-than': {
     reason: leavesOut,
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [
-      /\b(?:more|greater|higher|longer|louder|heavier|larger|better|warmer) than\b|\b(?:over|above|exceeds)\b/,
-    ],
+    phrases: {
+      before:
+        '(?:more|greater|higher|longer|louder|heavier|larger|bigger|thicker|taller|warmer) than|over|above|exceed(?:s|ing)?|in excess of|(?<![<])>(?!=)',
+    },
+    denied: 'at-most',
   },
   'equal-to': {
     reason: ({ burden }, { word }) =>
@@ -83,13 +94,23 @@ export const RELATION_SENTENCES: { readonly [Name in Relation]: Sentences } = {
         ? `${word} is equality itself, so the claim is the null hypothesis and a gap either way can contradict it.`
         : 'Equality within a tolerance must be shown, so the claim is the alternative hypothesis.',
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [/\bexactly\b|\bequal to\b|\bequals\b/],
+    phrases: {
+      before:
+        'exactly|equal(?:s|led)?(?: to)?|the same as|identical (?:to|with)|unchanged (?:at|from)|(?:no|not) different (?:from|to|than)|not (?:differ|changed?) from|=',
+      anywhere: '\\bunchanged\\b|\\b(?:has|have) not changed\\b',
+    },
+    denied: 'different-from',
   },
   'different-from': {
     reason: (_, { word, value }) =>
       `${word} leaves out ${value} itself, so the claim is the alternative hypothesis and has to be shown.`,
     toleranceNeeded: NO_TOLERANCE,
-    phrases: [],
+    phrases: {
+      before:
+        'not (?:equal(?: to)?|the same as|identical (?:to|with))|unequal to|different (?:from|to|than)|differ(?:s|ed|ing)? from|other than|changed from|≠|!=|<>',
+      anywhere: '\\b(?:has|have) changed\\b',
+    },
+    denied: 'equal-to',
   },
   within: {
     reason: ({ burden }) =>
@@ -97,6 +118,6 @@ export const RELATION_SENTENCES: { readonly [Name in Relation]: Sentences } = {
         ? 'The claim stands unless contradicted, so being inside the tolerance is the null hypothesis.'
         : 'Being inside the tolerance must be shown, so the claim is the alternative hypothesis.',
     toleranceNeeded: 'The claim says “within”, so it needs a tolerance below and above the claimed value.',
-    phrases: [],
+    phrases: {},
   },
 }
