@@ -16,6 +16,14 @@ test('a sample has four hundred columns at most, and a hundred thousand rows set
   expect(isSample({ setAside: [{ row: -1, reason: '', by: '' }] })).toBe(false)
 })
 
+test('a list of conditions holds one at least, and fifty at most', () => {
+  const conditions = (count: number) =>
+    Array.from({ length: count }, () => ({ column: 'line', relation: 'is', value: '2', upTo: '' }))
+  const isKept = (...counts: number[]) => isClaim({ kept: counts.map(conditions) })
+  expect([isKept(1), isKept(2), isKept(50), isKept(1, 2)]).toEqual([true, true, true, true])
+  expect([isKept(0), isKept(51), isKept(1, 0)]).toEqual([false, false, false])
+})
+
 test('words have room for five hundred characters, remarks for twenty thousand', () => {
   expect(isClaim({ unit: 'x'.repeat(500) })).toBe(true)
   expect(isClaim({ unit: 'x'.repeat(501) })).toBe(false)

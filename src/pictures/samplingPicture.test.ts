@@ -82,6 +82,7 @@ test('the axis reads in the claim’s unit: the critical values are the critical
   for (const document of [
     mean('at-least'),
     spread,
+    { ...spread, claim: { parameter: 'variance', relation: 'at-most', value: 0.0025 } } as const,
     share('at-least', 33),
     { ...share('at-least', 33), test: { method: 'score-z' } } as const,
   ]) {

@@ -17,6 +17,14 @@ test('equal readings are taken in the order in which they stand', () => {
   expect(points.map(({ place }) => place)).toEqual([1, 3, 0, 2, 4])
 })
 
+test('those between the ends are taken evenly, from the first on', () => {
+  const sorted = Float64Array.from({ length: 300 }, (_, i) => i)
+  const points = quantilePlot([...sorted], sorted, 200)
+  // 260 ranks between the ends for 160 points: each 1.625 ranks on, counted down.
+  expect(points.slice(20, 25).map(({ value }) => value)).toEqual([20, 21, 23, 24, 26])
+  expect(points.slice(178, 182).map(({ value }) => value)).toEqual([276, 278, 280, 281])
+})
+
 test('many readings are thinned out, their ends kept', () => {
   fc.assert(
     fc.property(fc.integer({ min: 300, max: 3000 }), (n) => {

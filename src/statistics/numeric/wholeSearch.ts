@@ -22,5 +22,6 @@ export function firstWhole(isReached: (whole: number) => boolean, low: number, h
  * lastWhole((whole) => whole * whole <= 50, 0, 100) // 7
  */
 export function lastWhole(holds: (whole: number) => boolean, low: number, high: number): number {
-  return -firstWhole((negated) => holds(-negated), -high, -low)
+  // Subtracted, since the negative of 0 is another zero.
+  return 0 - firstWhole((negated) => holds(0 - negated), -high, -low)
 }

@@ -1,6 +1,6 @@
 import { parameterOf } from '@/claims/all'
 import type { Claim } from '@/claims/terms/claim'
-import { relationOf } from '@/claims/terms/relations'
+import { needsTolerance } from '@/claims/terms/relations'
 import { formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_WORDS } from './relations'
@@ -35,8 +35,7 @@ function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string 
 /** The claim as part of a sentence: "the mean net mass is at least 15 kg". */
 export function claimClause(claim: Claim): string {
   const value = fullValue(claim, claim.value)
-  const takesTolerance = relationOf(claim.relation).toleranceFor.length > 0
-  if (!claim.tolerance || !takesTolerance) {
+  if (!claim.tolerance || !needsTolerance(claim)) {
     return `the ${subjectOf(claim)} is ${RELATION_WORDS[claim.relation]} ${value}`
   }
   const { below, above } = claim.tolerance

@@ -1,0 +1,72 @@
+import { check } from '@/answers/check'
+import type { CheckDocument } from '@/claims/terms/request'
+import { samplingPicture } from './samplingPicture'
+import { areaUnder, outlineOf, samplingShape, withArrow } from './samplingShape'
+
+function pictureOf(document: CheckDocument) {
+  const result = check(document)
+  if (!result.ok) throw new Error(result.error.message)
+  return samplingPicture(result, 0)!
+}
+
+const share = (relation: 'at-least' | 'at-most' | 'equal-to'): CheckDocument => ({
+  claim: { parameter: 'proportion', relation, value: 0.5 },
+  evidence: { kind: 'count', n: 20, successes: 4 },
+  test: { method: 'exact-binomial', twoSidedRule: 'doubled' },
+})
+const mean = (value: number): CheckDocument => ({
+  claim: { parameter: 'mean', relation: 'at-least', value },
+  evidence: { kind: 'readings', values: [14.93, 15.02, 14.88, 14.91, 14.97] },
+})
+
+// Twenty tosses at one half: P(X ≤ 5) = 0.0207 and P(X ≤ 6) = 0.0577, summed from 2⁻²⁰ times the binomial coefficients.
+test('a bar reaches half a unit to each side of its count', () => {
+  const picture = pictureOf(share('at-least'))
+  const { min, max } = picture
+  expect(samplingShape(picture)).toMatchObject({
+    x: { min: min - 0.5, max: max + 0.5 },
+    rejected: [[min - 0.5, 5.5]],
+    counted: [[min - 0.5, 4.5]],
+    statistic: { at: 4, beyond: undefined, isLeft: true },
+    limits: [{ x: 5, end: 'lower', row: 1 }],
+  })
+  expect(samplingShape(pictureOf(share('at-most')))).toMatchObject({
+    rejected: [[14.5, max + 0.5]],
+    limits: [{ x: 15, end: 'upper', row: 1 }],
+  })
+  expect(samplingShape(pictureOf(share('equal-to')))).toMatchObject({
+    rejected: [
+      [min - 0.5, 5.5],
+      [14.5, max + 0.5],
+    ],
+    limits: [
+      { x: 5, end: 'lower', row: 1 },
+      { x: 15, end: 'upper', row: 2 },
+    ],
+  })
+  expect(outlineOf(picture, [3.5, 4.5]).map(({ x }) => x)).toEqual([3.5, 3.5, 4.5, 4.5])
+  expect(samplingShape(picture).top).toBe(picture.heightAt(10))
+})
+
+test('a curve ends where it is cut, and a statistic beyond it stands at its end', () => {
+  const picture = pictureOf(mean(15))
+  const { rejected, x, statistic } = samplingShape(picture)
+  expect(x).toEqual({ min: picture.min, max: picture.max })
+  expect(rejected).toEqual([[picture.min, picture.rejected.lower]])
+  expect(statistic).toEqual({ at: picture.statistic, beyond: undefined, isLeft: true })
+  const under = areaUnder(picture, rejected[0]!)
+  expect([under[0], under.at(-1)]).toEqual([
+    { x: picture.min, y: 0 },
+    { x: picture.rejected.lower, y: 0 },
+  ])
+  expect(under.at(-2)).toEqual({ x: picture.rejected.lower, y: picture.heightAt(picture.rejected.lower!) })
+  const far = pictureOf(mean(99))
+  expect(samplingShape(far).statistic).toEqual({ at: far.min, beyond: 'left', isLeft: true })
+  expect(samplingShape(pictureOf(mean(-99))).statistic).toMatchObject({ beyond: 'right', isLeft: false })
+})
+
+test('an arrow points to where the statistic lies', () => {
+  expect(withArrow('t', undefined)).toBe('t')
+  expect(withArrow('t', 'left')).toBe('← t')
+  expect(withArrow('t', 'right')).toBe('t →')
+})
