@@ -48,9 +48,9 @@ function described(figures: Description): readonly string[] {
 }
 
 function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): string {
-  const tail = (pValue: number | undefined, logPValue = -Infinity) =>
-    formatFullPValue({ logPValue, ...(pValue === undefined ? {} : { pValue }) })
-  return `P(X ≤ x) = ${tail(lower, logLower)} and P(X > x) = ${tail(upper, logUpper)} at x = ${formatFull(x)}`
+  const below = formatFullPValue({ pValue: lower, logPValue: logLower })
+  const above = formatFullPValue({ pValue: upper, logPValue: logUpper })
+  return `P(X ≤ x) = ${below} and P(X > x) = ${above} at x = ${formatFull(x)}`
 }
 
 function linesOf(result: CheckResult): readonly string[] {

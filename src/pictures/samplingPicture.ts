@@ -114,9 +114,7 @@ function pointsBetween(
   const count = Math.max(1, Math.round((max - min) / step))
   return Array.from({ length: count + 1 }, (_, i) => {
     const x = min + ((max - min) * i) / count
-    const y = heightAt(x)
-    // A density may be infinite at the end of its range.
-    return { x, y: Number.isFinite(y) ? y : heightAt(x + step / 2) }
+    return { x, y: heightAt(x) }
   })
 }
 

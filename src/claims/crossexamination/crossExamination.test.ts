@@ -343,3 +343,16 @@ test('a single reading set aside is asked about once, several one by one and tog
   expect(many(twenty)).toBe(21)
   expect(many([...twenty, 20])).toBe(1)
 })
+
+test('of very many resampled readings only as many are left out as there is time for', () => {
+  const values = Array.from({ length: 20_000 }, (_, i) => 15 + Math.sin(i) / 10 + i / 1e6)
+  const { answers } = examine({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'readings', values },
+    test: { method: 'bootstrap', resamples: 99 },
+  })
+  // 5,000,000 looks, of which one reading left out takes 20,000 and 99 fiftieths of that again.
+  const tried = Math.floor(5_000_000 / (20_000 * (1 + 99 / 50)))
+  const { note } = answers.find(({ key }) => key === 'leave one out')!
+  expect(note).toMatchObject({ remark: 'left-out', untried: 20_000 - 2 * Math.floor(tried / 2) })
+})

@@ -18,3 +18,27 @@ test('the count at an end of what can be drawn may be the only one that is rejec
   expect(all.test.criticalValues).toEqual([14])
   expect(all.test.pValue).toBeCloseTo(0.02031443207913796, 12)
 })
+
+// A share of none or of all leaves one outcome that can be.
+test.each([
+  ['equal-to', 0, 0, 1],
+  ['equal-to', 0, 1, 0],
+  ['equal-to', 1, 5, 1],
+  ['equal-to', 1, 4, 0],
+  ['at-most', 0, 0, 1],
+  ['at-most', 0, 1, 0],
+  ['at-least', 1, 5, 1],
+  ['at-least', 1, 4, 0],
+] as const)(
+  'a share %s %d holds for certain or not at all: %d of 5',
+  (relation, value, successes, expected) => {
+    for (const twoSidedRule of ['minimum-likelihood', 'doubled'] as const) {
+      const { test: tested } = resultOf({
+        claim: { parameter: 'proportion', relation, value },
+        evidence: { kind: 'count', n: 5, successes },
+        test: { method: 'exact-binomial', twoSidedRule },
+      })
+      expect(tested.pValue).toBe(expected)
+    }
+  },
+)
