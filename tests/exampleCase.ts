@@ -22,6 +22,7 @@ export const SACKS: Example = {
     instrument: 'bench scale 3',
   },
   claim: {
+    source: 'label',
     wording: '15 kg net, since 1.1.2026',
     quantity: 'net mass',
     claimedValue: '15',

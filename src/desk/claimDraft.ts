@@ -76,7 +76,7 @@ export type ClaimWords = Pick<
 export type ClaimWithoutSample = Omit<ClaimDraft, 'sampleId'>
 
 export const EMPTY_CLAIM: ClaimWithoutSample = {
-  source: 'label',
+  source: '',
   wording: '',
   parameter: 'mean',
   quantity: '',

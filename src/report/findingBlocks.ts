@@ -13,17 +13,10 @@ type Checked = NonNullable<ClaimStudy['checked']>
 /** The finding in its words, what it does not say, what is in doubt, and who signed it. */
 export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
   const { draft } = study.claim
-  const stands = draft.source.trim() === '' ? '' : ` It stands in: ${draft.source}.`
-  const quote: readonly Block[] =
-    draft.wording.trim() === '' && stands === ''
-      ? []
-      : [
-          {
-            is: 'paragraph',
-            text: `${draft.wording ? `“${draft.wording}”` : ''}${stands}`.trim(),
-            look: 'quote',
-          },
-        ]
+  const wording = draft.wording.trim() === '' ? 'Its wording is not stated.' : `“${draft.wording}”`
+  const stands =
+    draft.source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${draft.source}.`
+  const quote: readonly Block[] = [{ is: 'paragraph', text: `${wording} ${stands}`, look: 'quote' }]
   const { checked } = study
   if (!checked) return [...quote, ...openBlocks(study, write)]
   const { document, result } = checked

@@ -38,6 +38,7 @@ test('a report says everything that a finding rests on', async () => {
     content.head.hash,
   ])
     expect(text).toContain(words)
+  expect(text).toContain('“95 of 100 arrive in time” Where it stands is not stated.')
   expect(text).toContain('There is no finding yet:')
   expect(text).toContain('State the claimed value.')
 })

@@ -25,6 +25,8 @@ const config = defineConfig({
       borderRadius: '2px',
     },
     '::selection': { bg: 'selection' },
+    // An example in a field is no statement: on paper the field is empty.
+    '::placeholder': { _print: { color: 'transparent' } },
   },
   theme: {
     breakpoints: { sm: '480px', md: '900px', lg: '1180px' },
