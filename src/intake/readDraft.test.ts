@@ -52,6 +52,47 @@ test('says what was seen in a field that is no number, and computes nothing', ()
   expect(problems[0]).toMatchObject({ field: 'claimedValue', message: expect.stringContaining('“15 kg”') })
 })
 
+const share: ClaimDraft = { ...draft, parameter: 'proportion', unit: '' }
+
+test.each<[keyof ClaimDraft, string, ClaimDraft, readonly string[], string]>([
+  ['claimedValue', '40,000', draft, ['40000', '40.000'], 'Write 40000 or 40.000, whichever is meant.'],
+  ['claimedValue', '1,234.5', draft, ['1234.5'], 'its thousands are set apart. Write 1234.5.'],
+  ['claimedValue', '1 234', draft, ['1234'], 'Write 1234.'],
+  [
+    'claimedValue',
+    '40.000',
+    { ...draft, decimalMark: 'comma' },
+    ['40000', '40,000'],
+    'Write 40000 or 40,000',
+  ],
+  ['significanceLevel', '5', draft, ['5 %'], 'between 0 and 1, written such as 0.05 or 5 %.'],
+  ['confidenceLevel', '99', draft, ['99 %'], 'between 0 and 1'],
+  ['claimedValue', '95', share, ['95 %'], 'a share lies between 0 and 1'],
+  ['claimedValue', '1,234.5 %', share, ['1234.5 %'], 'Write 1234.5 %.'],
+])('%s “%s” is asked about: what would do is offered', (field, text, claim, wouldDo, said) => {
+  const { document, problems } = readDraft({ ...claim, [field]: text })
+  expect(document).toBeUndefined()
+  expect(problems).toEqual([{ field, wouldDo, message: expect.stringContaining(said) }])
+})
+
+test.each<[keyof ClaimDraft, string, ClaimDraft]>([
+  ['claimedValue', '15 kg', draft],
+  ['significanceLevel', '0', draft],
+  ['significanceLevel', '100', draft],
+  ['significanceLevel', '-5', draft],
+  ['significanceLevel', '500 %', draft],
+  ['claimedValue', '950', share],
+  ['knownStandardDeviation', '-5', draft],
+])('%s “%s” is refused with nothing to offer', (field, text, claim) => {
+  const { problems } = readDraft({ ...claim, [field]: text })
+  expect(problems).toEqual([{ field, message: expect.stringContaining(`“${text}”`) }])
+})
+
+test('a level in words is read', () => {
+  const { document } = readDraft({ ...draft, significanceLevel: '5 per cent', confidenceLevel: '99 percent' })
+  expect(document?.test).toEqual({ significanceLevel: 0.05, confidenceLevel: 0.99 })
+})
+
 test('takes levels as shares and as percentages, with either decimal mark', () => {
   const { document } = readDraft({ ...draft, significanceLevel: '0,01', confidenceLevel: '97.5 %' })
   expect(document?.test).toEqual({ significanceLevel: 0.01, confidenceLevel: 0.975 })

@@ -1,12 +1,17 @@
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { type NumberReading, readTypedNumber } from './number'
+import { type NumberReading, plainSpellings, readTypedNumber } from './number'
 
 export type Field = keyof ClaimDraft | keyof SampleDraft
 
 /** A field whose text can't be used or is still needed: what was seen and what would do. */
-export type FieldProblem = Readonly<{ field: Field; message: string }>
+export type FieldProblem = Readonly<{
+  field: Field
+  message: string
+  /** Texts that would do in its place, of which somebody has to say that one is meant. */
+  wouldDo?: readonly string[]
+}>
 
 export type Range = Readonly<{ holds: (value: number) => boolean; needed: string }>
 
@@ -53,20 +58,45 @@ export class FieldReader<F extends Field> {
   /** A share from 0 to 1, also written as a percentage: 0.625 or 62.5 %. */
   share(field: F, name: string, range: Range = SHARE): number | undefined {
     const text = this.text(field)
-    // A power of ten in the text, because dividing by 100 can miss the nearest double.
-    const share = text.endsWith('%') ? `${text.slice(0, -1).trim()}e-2` : text
-    return this.read({ field, name, range, text: share })
+    const [, percent] = PERCENT.exec(text) ?? []
+    return this.read({ field, name, range, text: percent ?? text, isPercent: percent !== undefined })
   }
 
-  private read(input: Readonly<{ field: F; name: string; range: Range; text: string }>): number | undefined {
-    const { field, name, range, text } = input
+  private read(
+    input: Readonly<{ field: F; name: string; range: Range; text: string; isPercent?: boolean }>,
+  ): number | undefined {
+    const { field, name, range, text, isPercent = false } = input
     if (text === '') return undefined
-    const reading = readTypedNumber(text, this.decimalMark)
+    // A power of ten in the text, because dividing by 100 can miss the nearest double.
+    const reading = readTypedNumber(isPercent ? `${text}e-2` : text, this.decimalMark)
     if (reading.ok && range.holds(reading.value)) return reading.value
-    const wanted = reading.ok ? range.needed : needed(reading.reason, this.decimalMark)
-    this.problems.push({ field, message: `The ${name} is “${String(this.texts[field])}”; ${wanted}.` })
+    const percent = (one: string) => `${one} %`
+    const spellings = reading.ok
+      ? isAsked(range, reading.value) && !isPercent
+        ? [percent(text)]
+        : []
+      : plainSpellings(text, this.decimalMark).map((one) => (isPercent ? percent(one) : one))
+    const wanted = reading.ok
+      ? range.needed
+      : spellings.length > 0
+        ? spelled(spellings)
+        : needed(reading.reason, this.decimalMark)
+    const message = `The ${name} is “${String(this.texts[field])}”; ${wanted}.`
+    this.problems.push({ field, message, ...(spellings.length > 0 ? { wouldDo: spellings } : {}) })
     return undefined
   }
+}
+
+const PERCENT = /^(.*?)\s*(?:%|per ?cent)$/i
+
+/** Whether a number that is no share may be meant as a percentage. */
+const isAsked = (range: Range, value: number) =>
+  (range === LEVEL || range === SHARE) && range.holds(value / 100)
+
+function spelled([first, second]: readonly string[]): string {
+  return second === undefined
+    ? `its thousands are set apart. Write ${first}`
+    : `the three digits behind the mark may be thousands or decimals. Write ${first} or ${second}, whichever is meant`
 }
 
 /** What would do in place of a text that is no number. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { readNumber, readTypedNumber } from './number'
+import { plainSpellings, readNumber, readTypedNumber } from './number'
 
 test('reads every finite double exactly as the language itself does', () => {
   fc.assert(
@@ -42,4 +42,31 @@ test('a number typed by itself may have either mark, unless it might be thousand
   expect(readTypedNumber('0,05', 'point')).toEqual({ ok: true, value: 0.05 })
   expect(readTypedNumber('0.05', 'comma')).toEqual({ ok: true, value: 0.05 })
   expect(readTypedNumber('1,234', 'point')).toEqual({ ok: false, reason: 'other-decimal-mark' })
+})
+
+test.each([
+  ['40,000', ['40000', '40.000']],
+  ['40.000', ['40000', '40.000']],
+  ['-40,000', ['-40000', '-40.000']],
+  ['\u22121,234', ['-1234', '-1.234']],
+  ['1,234.5', ['1234.5']],
+  ['1.234,5', ['1234.5']],
+  ['1 234,5', ['1234.5']],
+  ['1\u00a0234', ['1234']],
+  ['1\u202f234.25', ['1234.25']],
+  ["1'234", ['1234']],
+  ['1,234,567', ['1234567']],
+  ['1.234.567,8', ['1234567.8']],
+  ['1,234,5', []],
+  ['1,2345', []],
+  ['0,125', []],
+  ['1,23', []],
+  ['1234', []],
+  ['1 234 5', []],
+  ['1,234 567', []],
+  ['kg', []],
+])('%j with its thousands set apart is written %j', (text, spellings) => {
+  expect(plainSpellings(text, 'point')).toEqual(spellings)
+  expect(plainSpellings(text, 'comma')).toEqual(spellings.map((one) => one.replace('.', ',')))
+  for (const one of spellings) expect(readNumber(one, 'point').ok).toBe(true)
 })

@@ -36,3 +36,26 @@ export function readTypedNumber(text: string, decimalMark: DecimalMark): NumberR
     return reading
   return readNumber(text, decimalMark === 'point' ? 'comma' : 'point')
 }
+
+/** Thousands set apart by one mark or space throughout, and decimals behind another mark. */
+const GROUPED = /^([+-]?)([1-9]\d{0,2})(?:([,.'\u2019 \u00a0\u2009\u202f])\d{3})(?:\3\d{3})*(?:([.,])(\d+))?$/
+
+/**
+ * How a number with its thousands set apart is written so that it can be read in one way only.
+ *
+ * @returns nothing for any other text; two spellings where three digits may be thousands or decimals
+ * @example
+ * plainSpellings('1,234.5', 'point') // ['1234.5']
+ * plainSpellings('40,000', 'point') // ['40000', '40.000']
+ */
+export function plainSpellings(text: string, decimalMark: DecimalMark): readonly string[] {
+  const signed = text.trim().replace(/^[\u2212\u2013]/, '-')
+  const [, sign, , apart, mark, decimals] = GROUPED.exec(signed) ?? []
+  if (apart === undefined || apart === mark) return []
+  const own = decimalMark === 'comma' ? ',' : '.'
+  const groups = signed.slice(sign!.length, mark ? signed.lastIndexOf(mark) : undefined).split(apart)
+  const whole = `${sign}${groups.join('')}`
+  if (decimals !== undefined) return [`${whole}${own}${decimals}`]
+  const isOneMark = groups.length === 2 && /[.,]/.test(apart)
+  return isOneMark ? [whole, `${sign}${groups.join(own)}`] : [whole]
+}
