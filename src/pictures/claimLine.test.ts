@@ -9,6 +9,14 @@ test('equal readings stand above one another, in as many rows as there are', () 
   expect(rows).toBe(3)
 })
 
+test('readings stand side by side where their dots have room, and above one another where they have not', () => {
+  // The line is 11 wide for 100, so that a dot of radius 5 takes 1.1.
+  const rowsOf = (value: number) =>
+    claimLineShape({ values: [0, value, 10], claimed: [5] }, dot).dots.map(({ y }) => y)
+  expect(rowsOf(1.11)).toEqual([0, 0, 0])
+  expect(rowsOf(1.09)).toEqual([0, 1, 0])
+})
+
 test('a line without readings has no rows, and reaches a twentieth beyond what is on it', () => {
   const shape = claimLineShape({ values: [], claimed: [10], estimate: 12, lower: 11 }, dot)
   expect(shape).toEqual({ x: { min: 9.9, max: 12.1 }, dots: [], each: 1, rows: 0, ends: [11] })
