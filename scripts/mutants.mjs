@@ -24,7 +24,8 @@ const LEFT_OUT = /\.long\.test/
 const NOT_SEEING = `/node_modules/|${LEFT_OUT.source}|src/(?!${[...ROOMS, ...SEEING].join('|')})`
 const KNOWN = path.join(ROOT, 'docs/MUTANTS.md')
 const COPIES = path.join(ROOT, 'build/mutants')
-const LIMIT_MS = 900_000
+/** What takes so many times as long as all the tests before any change never ends. */
+const PATIENCE = 3
 
 ensureInstalled()
 const { default: ts } = await import('typescript')
@@ -133,6 +134,8 @@ function copyFor(worker) {
   return folder
 }
 
+let limit
+
 /** Whether the tests of a copy that are asked for pass; a test that never ends has noticed too. */
 function passes(folder, asked, stdio = 'ignore') {
   return new Promise((resolve) => {
@@ -142,7 +145,7 @@ function passes(folder, asked, stdio = 'ignore') {
       cwd: folder,
       stdio,
     })
-    const timer = setTimeout(() => child.kill('SIGKILL'), LIMIT_MS)
+    const timer = limit && setTimeout(() => child.kill('SIGKILL'), limit)
     child.on('exit', (status) => {
       clearTimeout(timer)
       resolve(status === 0)
@@ -175,10 +178,13 @@ const sample = pool
 console.log(`${sample.length} of ${pool.length} changes in ${sources.length} files, seed ${options.seed}`)
 
 const unharmed = copyFor(0)
+const started = Date.now()
 if (!(await passes(unharmed, ['--runTestsByPath', ...tests], 'inherit'))) {
   console.error('The tests fail before anything is changed.')
   process.exit(1)
 }
+
+limit = PATIENCE * (Date.now() - started)
 
 const survivors = []
 let [next, done] = [0, 0]
