@@ -247,6 +247,27 @@ test('the choices of a test are stated only where they are not the usual ones, a
   })
 })
 
+test('a known standard deviation asks for none of the sample’s', () => {
+  const figures: SampleDraft = { ...EMPTY_SAMPLE, kind: 'summary', sampleSize: '20', mean: '14.9' }
+  expect(readDraft(draft, figures).missing).toMatchObject([{ field: 'spread' }])
+  const known = { ...draft, knownStandardDeviation: '0.1' }
+  const { document } = readDraft(known, figures)
+  expect(document).toMatchObject({
+    evidence: { kind: 'summary', n: 20, mean: 14.9 },
+    test: { knownStandardDeviation: 0.1 },
+  })
+  expect(check(document)).toMatchObject({ ok: true, test: { method: 'z' } })
+  // One that is typed all the same is read, or the test waits for it.
+  expect(readDraft(known, { ...figures, spread: '0.2' }).document?.evidence).toMatchObject({
+    standardDeviation: 0.2,
+  })
+  expect(readDraft(known, { ...figures, spread: 'x' })).toMatchObject({
+    problems: [{ field: 'spread' }],
+  })
+  const spread = { ...known, parameter: 'standard-deviation' } as const
+  expect(readDraft(spread, figures).missing).toMatchObject([{ field: 'spread' }])
+})
+
 test('a spread needs no mean, and a mean does', () => {
   const figures: SampleDraft = { ...EMPTY_SAMPLE, kind: 'summary', sampleSize: '20', spread: '0.3' }
   const spread = { ...draft, parameter: 'standard-deviation' } as const

@@ -32,7 +32,7 @@ type Question = Readonly<{
   /** What is taken of the sample's sheet; absent while it is being read, and for a sample without one. */
   taken: Outcome<Taken> | undefined
   /** The claim that it is taken for. */
-  draft: Pick<ClaimDraft, 'parameter' | 'unit' | 'column' | 'counted'>
+  draft: Pick<ClaimDraft, 'parameter' | 'unit' | 'column' | 'counted' | 'knownStandardDeviation'>
 }>
 
 const MIN_READINGS = 2
@@ -51,7 +51,7 @@ export function readEvidence(question: Question): EvidenceReading {
     sample.kind === 'typed' || sample.kind === 'file'
       ? fromSheet(question, conversion)
       : sample.kind === 'summary'
-        ? fromSummary(fields, draft.parameter, conversion)
+        ? fromSummary(fields, draft, conversion)
         : fromCount(sample, draft.parameter)
   const { evidence, withSetAside } = made
   const drawn = sample.drawnAtRandom === 'unknown' ? undefined : sample.drawnAtRandom
@@ -120,10 +120,10 @@ function fromRows({ n, successes, withSetAside }: TakenCount): Made {
 
 function fromSummary(
   fields: FieldReader<keyof SampleDraft>,
-  parameter: Parameter,
+  { parameter, knownStandardDeviation }: Question['draft'],
   conversion: Conversion | undefined,
 ): Made {
-  const { summary } = parameterOf(parameter)
+  const { summary, takesKnownSpread } = parameterOf(parameter)
   if (!summary) return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromSummary! }] }
   const needsMean = summary.includes('mean')
   const missing: FieldProblem[] = []
@@ -135,14 +135,20 @@ function fromSummary(
   }
   need('sampleSize', 'State how many readings there were.')
   if (needsMean) need('mean', 'State their mean.')
-  if (fields.text('spread') === '')
+  // A test with a known standard deviation asks for none of the sample's.
+  const needsSpread = !(takesKnownSpread && knownStandardDeviation.trim() !== '')
+  if (needsSpread && fields.text('spread') === '')
     missing.push({ field: 'spread', message: 'State their standard deviation or variance.' })
-  if (n === undefined || (needsMean && mean === undefined) || spread === undefined) return { missing }
+  const isStated = spread !== undefined || (!needsSpread && fields.text('spread') === '')
+  if (n === undefined || (needsMean && mean === undefined) || !isStated) return { missing }
   const distance = (value: number) => conversion?.distance(value) ?? value
   const isVariance = fields.text('spreadIs') === 'variance'
-  const spreadFigure = isVariance
-    ? { variance: distance(distance(spread)) }
-    : { standardDeviation: distance(spread) }
+  const spreadFigure =
+    spread === undefined
+      ? {}
+      : isVariance
+        ? { variance: distance(distance(spread)) }
+        : { standardDeviation: distance(spread) }
   return {
     missing,
     evidence: {

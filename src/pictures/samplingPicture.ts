@@ -137,8 +137,12 @@ function countedBy(
   const tail = Math.min(0.5, isLow ? atMost : atLeast)
   if (tail <= 0 || tail >= 0.5) return isLow ? { lower: statistic } : { upper: statistic }
   const other = known.quantile(tail, isLow ? 'upper' : 'lower')
-  if (isLow) return { lower: statistic, upper: isDiscrete ? other + 1 : other }
-  return { lower: isDiscrete ? other - 1 : other, upper: statistic }
+  if (!isDiscrete) return isLow ? { lower: statistic, upper: other } : { lower: other, upper: statistic }
+  // The outcome at the quantile itself may be as far out, or a little less.
+  const isAsFar = (probability: number) => probability <= tail * (1 + LIKELIHOOD_SLACK)
+  return isLow
+    ? { lower: statistic, upper: isAsFar(known.tails(other - 1).upper) ? other : other + 1 }
+    : { lower: isAsFar(known.tails(other).lower) ? other : other - 1, upper: statistic }
 }
 
 /** Of an exact test that adds up every outcome no more probable than the one seen: where those begin on the other side. */

@@ -48,6 +48,25 @@ test('a bar reaches half a unit to each side of its count', () => {
   expect(samplingShape(picture).top).toBe(picture.heightAt(10))
 })
 
+// At one half the outcomes as far out at the other end are the mirror image: 16 of 20 for 4 of 20.
+test.each([4, 16])('a doubled test counts both ends: %d of 20', (successes) => {
+  const document = share('equal-to')
+  const picture = pictureOf({ ...document, evidence: { kind: 'count', n: 20, successes } })
+  expect(picture.counted).toEqual({ lower: 4, upper: 16 })
+})
+
+// At three tenths of 20: P(X ≤ 1) = 0.0076, P(X ≤ 2) = 0.0355, P(X ≥ 10) = 0.0480, P(X ≥ 11) = 0.0171, by Python's math.comb.
+test.each([
+  [1, { lower: 1, upper: 12 }],
+  [2, { lower: 2, upper: 11 }],
+  [10, { lower: 2, upper: 10 }],
+  [11, { lower: 1, upper: 11 }],
+])('what is counted at the other end is no more probable: %d of 20', (successes, counted) => {
+  const { claim, test: options } = share('equal-to')
+  const evidence = { kind: 'count', n: 20, successes } as const
+  expect(pictureOf({ claim: { ...claim, value: 0.3 }, evidence, test: options }).counted).toEqual(counted)
+})
+
 test('a curve ends where it is cut, and a statistic beyond it stands at its end', () => {
   const picture = pictureOf(mean(15))
   const { rejected, x, statistic } = samplingShape(picture)

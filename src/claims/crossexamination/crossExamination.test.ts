@@ -356,3 +356,18 @@ test('of very many resampled readings only as many are left out as there is time
   const { note } = answers.find(({ key }) => key === 'leave one out')!
   expect(note).toMatchObject({ remark: 'left-out', untried: 20_000 - 2 * Math.floor(tried / 2) })
 })
+
+// P(X ≥ 15) of 20 at one half is 0.0207; 14 of 19: 0.0318, 13 of 19: 0.0835; 15 of 19: 0.0096, by Python's math.comb.
+test('of a count one with the property is left out, or one without, and no more', () => {
+  const leftOut = (successes: number) => {
+    const { answers } = examine({
+      claim: { parameter: 'proportion', relation: 'at-most', value: 0.5 },
+      evidence: { kind: 'count', n: 20, successes },
+      test: { method: 'exact-binomial' },
+    })
+    return answers.find(({ key }) => key === 'leave one out')!
+  }
+  expect(leftOut(15).note).toMatchObject({ remark: 'left-out', tried: 20, turning: 0, untried: 0 })
+  // Of 14 the finding turns where one of the six others is left out: 14 of 19 contradicts, 14 of 20 does not.
+  expect(leftOut(14).note).toMatchObject({ remark: 'left-out', tried: 20, turning: 6 })
+})

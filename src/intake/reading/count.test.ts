@@ -10,6 +10,15 @@ test.each([
   ['0 of 12', 12, 0],
   ['100 % of 3', 3, 3],
   ['12.5 % of 16', 16, 2],
+  ['45 per cent of 40', 40, 18],
+  ['216 of 1,200', 1200, 216],
+  ['216/1200', 1200, 216],
+  ['216 1200', 1200, 216],
+  ['18 40', 40, 18],
+  ['1,216 out of 2,400', 2400, 1216],
+  ['1 216 of 2 400', 2400, 1216],
+  ['216 of 1.200', 1200, 216],
+  ['12.5 % of 1,600', 1600, 200],
 ])('“%s”', (text, n, successes) => {
   expect(readCount(text, 'point')).toEqual({ ok: true, value: { n, successes } })
 })
@@ -24,10 +33,20 @@ test('a share of no whole count is asked about, with the counts that are near', 
   })
 })
 
-test.each(['', '18', 'of 40', '41 of 40', '101 % of 40', '1.5 of 4', '-1 of 4', '3 of 0', '3 of 4.5'])(
-  '“%s” is refused',
-  (text) => expect(readCount(text, 'point').ok).toBe(false),
-)
+test.each([
+  '',
+  '18',
+  'of 40',
+  '41 of 40',
+  '101 % of 40',
+  '1.5 of 4',
+  '-1 of 4',
+  '3 of 0',
+  '3 of 4.5',
+  '216 200',
+  '1 200 400',
+  '1.216,5 of 2400',
+])('“%s” is refused', (text) => expect(readCount(text, 'point').ok).toBe(false))
 
 test('every count is read back from its share', () => {
   fc.assert(

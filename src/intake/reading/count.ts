@@ -1,19 +1,21 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { DecimalMark } from '@/desk/typed'
-import { readNumber } from './number'
+import { plainSpellings, readNumber } from './number'
 
 export type Count = Readonly<{ n: number; successes: number }>
 
-const COUNT = /^(.+?)\s*(%)?\s*(?:of|out of|in|\/)\s*(.+)$/i
+const COUNT = /^(.+?)\s*(%|per ?cent)?\s*(?:of|out of|in|\/)\s*(.+)$/i
+/** Two numbers with nothing but a space between them, neither with its thousands set apart by one. */
+const PAIR = /^(\d+) (\d{4,}|\d{1,2})$/
 
 /**
- * Reads a count such as "18 of 40" or "45 % of 40".
+ * Reads a count such as "18 of 40", "216/1,200", "18 40" or "45 % of 40".
  *
  * @returns the count, or the problem `count-not-read`, or `count-not-whole` where a share is of no whole count
  */
 export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
-  const [, part, percent, whole] = COUNT.exec(text.trim()) ?? []
-  const [first, total] = [number(part, mark), number(whole, mark)]
+  const [, part, percent, whole] = COUNT.exec(text.trim()) ?? withoutWord(text)
+  const [first, total] = [percent ? number(part, mark) : counted(part, mark), counted(whole, mark)]
   if (first === undefined || total === undefined || !Number.isInteger(total) || total < 1 || first < 0)
     return failure(
       problem('count-not-read', `“${text}” is no count. Write it such as 18 of 40, or 45 % of 40.`),
@@ -35,6 +37,20 @@ function notWhole(text: string, successes: number, total: number): string {
   })
   const seen = Number(successes.toPrecision(6))
   return `“${text}” is ${seen}, which is no whole count: ${near.join(', ')}. Which count was it? Write it as such.`
+}
+
+const withoutWord = (text: string) => {
+  const [, part, whole] = PAIR.exec(text.trim()) ?? []
+  return [text, part, undefined, whole]
+}
+
+/** A count has no decimals, so that three digits behind a mark are thousands. */
+function counted(text: string | undefined, mark: DecimalMark): number | undefined {
+  const plain = number(text, mark)
+  if (text === undefined || (plain !== undefined && Number.isInteger(plain) && /^\d+$/.test(text.trim())))
+    return plain
+  const [whole] = plainSpellings(text, mark)
+  return whole === undefined ? plain : number(whole, mark)
 }
 
 function number(text: string | undefined, mark: DecimalMark): number | undefined {
