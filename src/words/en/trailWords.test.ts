@@ -1,5 +1,6 @@
+import { CORE_VERSION } from '@/claims/terms/version'
 import { TRAIL_ACTIONS } from '@/desk/trail/chain'
-import { ACTION_WORDS, changeLines, instantWords, spanWords, verdictWords } from './trailWords'
+import { ACTION_WORDS, anewWords, changeLines, instantWords, spanWords, verdictWords } from './trailWords'
 
 test('every action has words, and no two the same', () => {
   const words = TRAIL_ACTIONS.map((action) => ACTION_WORDS[action])
@@ -37,4 +38,16 @@ test('a change is told field by field, a long text by the stretch that changed',
   expect(changeLines({ before: '', after: '' })).toEqual([])
   const altered = { before: '{"a":1', after: '[1]' }
   expect(changeLines(altered)).toEqual([{ field: 'text', before: '{"a":1', after: '[1]' }])
+})
+
+test('what another core had made is told to be the same, or twenty of what differs', () => {
+  const told = (count: number) =>
+    anewWords({ coreVersion: '0.1.0', differences: Array.from({ length: count }, (_, at) => `claim ${at}`) })
+  expect(anewWords({ coreVersion: CORE_VERSION, differences: [] })).toBe('')
+  expect(told(0)).toBe(
+    `Its results were made with core 0.1.0 and computed anew with core ${CORE_VERSION}: every figure is the same.`,
+  )
+  expect(told(2)).toMatch(/; these differ: claim 0, claim 1\.$/)
+  expect(told(20)).toMatch(/claim 18, claim 19\.$/)
+  expect(told(21)).toMatch(/claim 18, claim 19 and 1 more\.$/)
 })
