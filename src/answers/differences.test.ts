@@ -1,0 +1,32 @@
+import type { CheckAnswer } from '@/claims/result'
+import { check } from './check'
+import { differencesIn } from './differences'
+
+const answer = check({
+  claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+  evidence: { kind: 'readings', values: [14.93, 15.02, 14.88, 14.91] },
+})
+if (!answer.ok) throw new Error(answer.error.message)
+const changed = (change: object) => ({ ...structuredClone(answer), ...change }) as CheckAnswer
+
+test('the same result differs in nothing, whoever made it and however its working is worded', () => {
+  expect(differencesIn(answer, structuredClone(answer))).toEqual([])
+  expect(differencesIn(answer, changed({ coreVersion: '0.1.0', working: [], kind: undefined }))).toEqual([])
+  const withoutCodes = answer.conditions.map(({ code: _, ...condition }) => condition)
+  expect(differencesIn(changed({ conditions: withoutCodes }), answer)).toEqual([])
+  const { figures: _, ...test } = answer.test
+  expect(differencesIn(changed({ test }), answer)).toEqual([])
+})
+
+test('every figure that differs is named by its path, also one that is there on one side only', () => {
+  const estimate = { ...answer.estimate, value: 15 }
+  expect(differencesIn(answer, changed({ estimate }))).toEqual(['estimate.value'])
+  expect(differencesIn(answer, changed({ estimate, warnings: undefined }))).toEqual([
+    'estimate.value',
+    'warnings',
+  ])
+  const { pValue: _, ...test } = answer.test
+  expect(differencesIn(changed({ test }), answer)).toEqual(['test.pValue'])
+  const refused = { ok: false, error: { code: 'x', path: '', message: '' } } as CheckAnswer
+  expect(differencesIn(answer, refused)).toContain('ok')
+})
