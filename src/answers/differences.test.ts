@@ -14,7 +14,7 @@ test('the same result differs in nothing, whoever made it and however its workin
   expect(differencesIn(answer, changed({ coreVersion: '0.1.0', working: [], kind: undefined }))).toEqual([])
   const withoutCodes = answer.conditions.map(({ code: _, ...condition }) => condition)
   expect(differencesIn(changed({ conditions: withoutCodes }), answer)).toEqual([])
-  const { figures: _, ...test } = answer.test
+  const { figures: _, ...test } = answer.test as Readonly<{ figures?: unknown }>
   expect(differencesIn(changed({ test }), answer)).toEqual([])
 })
 
