@@ -48,6 +48,43 @@ test.each([
   expect(third).toBe(interval)
 })
 
+function statisticOf(document: CheckDocument, statistic: string): string {
+  const answer = check(document)
+  if (!answer.ok) throw new Error(answer.error.message)
+  const formats = {
+    statistic,
+    display: { scale: 1, unit: undefined, decimals: 3 },
+    plainDecimals: 3,
+  } as const
+  return wayWords(
+    answer.test.ways.find(({ way }) => way === 'statistic')!,
+    answer.hypotheses,
+    formats,
+  )
+}
+
+// Chi-square on 9 degrees of freedom: 2.700 and 19.023 in the tables (0.025 at each end).
+test.each([
+  [0.05, 'χ² 2.250 ≤ 2.700'],
+  [0.1, 'χ² 9.000 > 2.700 and χ² 9.000 < 19.023'],
+  [0.2, 'χ² 36.000 ≥ 19.023'],
+])('limits that are no mirror images are each compared: s = %d', (standardDeviation, words) => {
+  const claim = { parameter: 'standard-deviation', relation: 'equal-to', value: 0.1 } as const
+  const evidence = { kind: 'summary', n: 10, standardDeviation } as const
+  expect(statisticOf({ claim, evidence }, 'χ²')).toBe(words)
+})
+
+// At one tenth of 20: P(0) = 0.1216, so that no count is few enough; P(X ≥ 6) = 0.0113 and P(X ≥ 5) = 0.0432.
+test.each([
+  [0, 'x 0 < 6'],
+  [7, 'x 7 ≥ 6'],
+])('a count with a limit at one end only is held against that: %d', (successes, words) => {
+  const claim = { parameter: 'proportion', relation: 'equal-to', value: 0.1 } as const
+  const evidence = { kind: 'count', n: 20, successes } as const
+  const test = { method: 'exact-binomial', twoSidedRule: 'doubled' } as const
+  expect(statisticOf({ claim, evidence, test }, 'x')).toBe(words)
+})
+
 test('the summary for a terminal says the finding, its figures and what it does not say', () => {
   const text = summary(resultOf({ unit: 'kg' }, 14.95)).replaceAll('\u202f', ' ')
   expect(text).toContain('Contradicted. At the 5 % significance level the sample contradicts the claim')
