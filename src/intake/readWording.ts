@@ -1,13 +1,20 @@
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
-import { RELATION_SENTENCES } from '@/words/en/relations'
 import { type Parameter, PARAMETERS } from '@/claims/terms/names'
-import { type Relation, RELATIONS } from '@/claims/terms/relations'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
 import { stated } from './reading/fieldReader'
 import { readNumber } from './reading/number'
+import {
+  clauseAround,
+  type Found,
+  NEGATION,
+  NUMBER,
+  relationIn,
+  type RelationSeen,
+  UNIT,
+} from './wordingRelation'
 
 /** What a wording seems to claim: a first guess, of nothing that its words do not carry. */
 export type Guess = Readonly<{
@@ -22,9 +29,6 @@ export type Guess = Readonly<{
 
 export type Unseen = 'parameter' | 'relation' | 'value'
 
-/** Digits and marks as they stand, also where they are grouped, so that no part of a number is taken for the whole. */
-const NUMBER = "(?<![\\w.,:/])[+-]?\\d+(?: \\d{3}(?!\\d))*(?:[.,’']\\d+)*(?![\\d:/’']|[.,]\\d|-[a-z])"
-const UNIT = '(?:%|°[CF]|[µ°]?[A-Za-z]+(?:/[A-Za-z]+)?[²³]?)'
 /** Words that follow a number without being its unit. */
 const NO_UNITS = new Set(
   (
@@ -34,11 +38,6 @@ const NO_UNITS = new Set(
     'while will with within without'
   ).split(' '),
 )
-/** What may stand between a relation and its number. */
-const FILLERS =
-  '(?: ?(?:an?|the|its|their|our|of|is|are|as|to|be|by|about|stated|claimed|declared|nominal|average|mean|median|total|value|level)(?![a-z]))*[ :]*'
-const NEGATION = /\b(?:not|never|no|nor|neither|hardly|without)\b/
-const DIRECT_NEGATION = /\b(?:not|never)(?: (?:be|ever|been|have been|to be))?\s*$/
 const OF = `(?<!within )(${NUMBER}) (?:out of|in every|of every|of|in) (?:every )?(${NUMBER})(?! ?%)`
 const PERCENT_OF = `(${NUMBER}) ?(?:%|per ?cent) of\\b(?! [\\d+-])`
 const PLUS_MINUS = `(${NUMBER}) ?(${UNIT})?,? ?(?:±|\\+/-|\\+-|plus or minus) ?(${NUMBER}) ?(${UNIT})?`
@@ -69,7 +68,9 @@ export function readWording(wording: string, mark: DecimalMark, assumed?: Parame
       NEGATION.test(text)
       ? undefined
       : { words: { relation: 'equal-to', claimedValue: '1' } as const, seen: parameter.seen }
-    : (shareIn(text, number) ?? toleranceIn(text, number, relation) ?? valueIn(text, number, relation))
+    : (shareIn(text, number, relation) ??
+      toleranceIn(text, number, relation) ??
+      valueIn(text, number, relation))
   const said = {
     ...(parameter ? { parameter: parameter.is } : {}),
     ...(relation.is ? { relation: relation.is } : {}),
@@ -106,52 +107,6 @@ function parameterIn(text: string): Part<Parameter> | undefined {
   return found.length === 1 ? found[0] : undefined
 }
 
-type Found = Readonly<{ is: Relation; seen: string; at: number; end: number; side: Side }>
-type Side = 'before' | 'after' | 'anywhere'
-
-/** The relation that is said, undefined where there is none, or it is not sure; `isBlurred` where something was said. */
-type RelationSeen = Readonly<{ is?: Relation; seen?: string; found?: Found; isBlurred: boolean }>
-
-const word = (pattern: string) => `(?<![a-z])(?:${pattern})(?![a-z])`
-const SHAPES: { readonly [Name in Side]: (pattern: string) => string } = {
-  before: (pattern) => `${word(pattern)}${FILLERS}(?=[£$€]?${NUMBER})`,
-  after: (pattern) => `(?<=\\d ?(?:${UNIT})?,? ?)${word(pattern)}`,
-  anywhere: word,
-}
-const PHRASES = RELATIONS.flatMap((is) =>
-  (Object.entries(RELATION_SENTENCES[is].phrases) as [Side, string][]).map(
-    ([side, pattern]) => [new RegExp(SHAPES[side](pattern), 'gi'), is, side] as const,
-  ),
-)
-
-function relationIn(text: string): RelationSeen {
-  const all = PHRASES.flatMap(([pattern, is, side]) =>
-    [...text.matchAll(pattern)].map(({ 0: seen, index: at }): Found => {
-      return { is, seen: seen.trim(), at, end: at + seen.length, side }
-    }),
-  )
-  const isWithin = (one: Found, other: Found) =>
-    one !== other && one.at >= other.at && one.end <= other.end && one.end - one.at < other.end - other.at
-  // "Less than" is a part of "no less than".
-  const whole = all.filter((one) => !all.some((other) => isWithin(one, other)))
-  const [found] = whole
-  if (!found) return { isBlurred: false }
-  if (whole.some(({ is }) => is !== found.is)) return { isBlurred: true }
-  const [before, after] = clauseAround(text, found)
-  const isDenied = DIRECT_NEGATION.test(before)
-  const isElsewhere = NEGATION.test(before.replace(DIRECT_NEGATION, '')) || NEGATION.test(after)
-  const is = isDenied ? RELATION_SENTENCES[found.is].denied : found.is
-  if (isElsewhere || !is) return { isBlurred: true }
-  const seen = isDenied ? `${DIRECT_NEGATION.exec(before)![0].trim()} ${found.seen}` : found.seen
-  return { is, seen, found, isBlurred: false }
-}
-
-/** What stands before and behind a phrase, up to the next comma or full stop. */
-function clauseAround(text: string, { at, end }: Pick<Found, 'at' | 'end'>): readonly [string, string] {
-  const ends = /[,;.:!?](?= |$)/
-  return [text.slice(0, at).split(ends).at(-1)!.toLowerCase(), text.slice(end).split(ends)[0]!.toLowerCase()]
-}
-
 type ReadNumber = (found: string | undefined) => number | undefined
 
 function readIn(found: string | undefined, mark: DecimalMark): number | undefined {
@@ -166,17 +121,21 @@ type Value = Readonly<{ words: Guess['words']; seen: string }>
 /** A share in words is one of what is counted. */
 const COUNTED_PARAMETER = PARAMETERS.find((name) => parameterOf(name).sample === 'counted')!
 
-function shareIn(text: string, number: ReadNumber): Value | undefined {
-  const percent = new RegExp(PERCENT_OF).exec(text)
+/** A share; without its value where it is not sure which one is claimed. */
+function shareIn(text: string, number: ReadNumber, { isBlurred }: RelationSeen): Value | undefined {
+  const [percent, ...percents] = [...text.matchAll(new RegExp(PERCENT_OF, 'g'))]
+  const isOpen = isBlurred || percents.length > 0
+  if (percent && isOpen) return { words: { parameter: COUNTED_PARAMETER }, seen: percent[0] }
   if (percent && number(percent[1]) !== undefined)
     return { words: { parameter: COUNTED_PARAMETER, claimedValue: `${percent[1]!} %` }, seen: percent[0] }
-  const counted = new RegExp(OF).exec(text)
+  const [counted, ...others] = [...text.matchAll(new RegExp(OF, 'g'))]
   const [part, whole] = [number(counted?.[1]), number(counted?.[2])]
   if (!counted || part === undefined || whole === undefined || part < 0 || part > whole || whole < 2)
     return undefined
   const share = Number(((100 * part) / whole).toPrecision(15))
   // Two thirds are no exact number of percent.
-  if (Number(share.toFixed(4)) !== share) return { words: { parameter: COUNTED_PARAMETER }, seen: counted[0] }
+  if (isBlurred || others.length > 0 || Number(share.toFixed(4)) !== share)
+    return { words: { parameter: COUNTED_PARAMETER }, seen: counted[0] }
   return { words: { parameter: COUNTED_PARAMETER, claimedValue: `${share} %` }, seen: counted[0] }
 }
 

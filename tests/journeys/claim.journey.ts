@@ -105,6 +105,25 @@ test('the words of a claim are changed in place, and the finding follows', async
     await type(journey.driver, 'Unit', 'kilograms')
     await see(journey.driver, '14.929 kilograms', 'aside')
   })
+  await step('what can be read in two ways is asked about, and answered with one click', async () => {
+    await type(journey.driver, 'Claimed value', '40,000')
+    await see(journey.driver, 'may be thousands or decimals. Write 40000 or 40.000', 'main')
+    await press(journey.driver, 'Write 40000')
+    expect(await attribute(journey.driver, 'Claimed value')).toBe('40000')
+    await type(journey.driver, 'Significance level', '5')
+    await press(journey.driver, 'Write 5 %')
+    expect(await attribute(journey.driver, 'Significance level')).toBe('5 %')
+    await type(journey.driver, 'Significance level', '0.9')
+    await type(journey.driver, 'Claimed value', '14.9')
+    await type(journey.driver, 'Wording of the claim', 'not over 1,234 kg')
+    const guess = '[aria-label="Read from the wording"]'
+    await see(
+      journey.driver,
+      'may mean: at most, from “not over”. It leaves open which figure is meant',
+      guess,
+    )
+    await type(journey.driver, 'Wording of the claim', '15 kg net')
+  })
   await step('Escape puts back what stood there before', async () => {
     const field = await control(journey.driver, 'Claimed value')
     await field.click()

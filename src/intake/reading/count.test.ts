@@ -18,6 +18,7 @@ test.each([
   ['1,216 out of 2,400', 2400, 1216],
   ['1 216 of 2 400', 2400, 1216],
   ['216 of 1.200', 1200, 216],
+  ['216 of 40,000', 40_000, 216],
   ['12.5 % of 1,600', 1600, 200],
 ])('“%s”', (text, n, successes) => {
   expect(readCount(text, 'point')).toEqual({ ok: true, value: { n, successes } })
@@ -46,6 +47,7 @@ test.each([
   '216 200',
   '1 200 400',
   '1.216,5 of 2400',
+  '18 of 40.000',
 ])('“%s” is refused', (text) => expect(readCount(text, 'point').ok).toBe(false))
 
 test('every count is read back from its share', () => {

@@ -18,7 +18,10 @@ export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
   const [first, total] = [percent ? number(part, mark) : counted(part, mark), counted(whole, mark)]
   if (first === undefined || total === undefined || !Number.isInteger(total) || total < 1 || first < 0)
     return failure(
-      problem('count-not-read', `“${text}” is no count. Write it such as 18 of 40, or 45 % of 40.`),
+      problem(
+        'count-not-read',
+        `“${text}” is no count. Write it with digits only, such as 18 of 40, or 45 % of 40.`,
+      ),
     )
   const max = percent ? 100 : total
   if (first > max) return failure(problem('count-not-read', `“${text}” is more than all of them. ${MORE}`))
@@ -44,11 +47,11 @@ const withoutWord = (text: string) => {
   return [text, part, undefined, whole]
 }
 
-/** A count has no decimals, so that three digits behind a mark are thousands. */
+/** A count has no decimals, so that three digits behind a mark are thousands, unless they are three noughts: 40.000 may be 40. */
 function counted(text: string | undefined, mark: DecimalMark): number | undefined {
   const plain = number(text, mark)
-  if (text === undefined || (plain !== undefined && Number.isInteger(plain) && /^\d+$/.test(text.trim())))
-    return plain
+  if (text === undefined || (plain !== undefined && Number.isInteger(plain)))
+    return /[.,]\d/.test(text ?? '') ? undefined : plain
   const [whole] = plainSpellings(text, mark)
   return whole === undefined ? plain : number(whole, mark)
 }
