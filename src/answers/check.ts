@@ -3,6 +3,7 @@ import type { CheckRequest } from '@/claims/terms/request'
 import type { CheckAnswer, CheckResult } from '@/claims/result'
 import { conditionSentence } from '@/words/en/conditionSentences'
 import { findingLimits, findingSentence } from '@/words/en/findingWords'
+import { basisWords } from '@/words/en/entryWords'
 import { problemWords } from '@/words/en/problems'
 import { warningWords } from '@/words/en/warnings'
 import { workingSteps } from '@/words/en/working/working'
@@ -23,9 +24,10 @@ export function check(document: unknown): CheckAnswer {
 }
 
 /** The result of a check: what was computed, and what is to be said of it. */
-function inWords({ claim, test }: CheckRequest, computed: ComputedCheck): CheckResult {
+function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedCheck): CheckResult {
   const { conditions, outcome, warnings, coreVersion, kind, hypotheses, ...figures } = computed
   const { significanceLevel } = test
+  const basis = basisWords(evidence)
   return {
     ok: true,
     coreVersion,
@@ -40,6 +42,7 @@ function inWords({ claim, test }: CheckRequest, computed: ComputedCheck): CheckR
       outcome,
       sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
       limits: findingLimits(outcome, significanceLevel),
+      ...(basis === '' ? {} : { basis }),
     },
     working: workingSteps(computed),
     warnings: warnings.map(warningWords),

@@ -72,6 +72,7 @@ function linesOf(result: CheckResult): readonly string[] {
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
     ),
     finding.limits,
+    ...(finding.basis ? [finding.basis] : []),
     ...warnings.map(({ message }) => `Note: ${message}`),
   ]
 }

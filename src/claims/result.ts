@@ -159,7 +159,13 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
       effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
     }),
     conditions: z.array(conditionSchema),
-    finding: z.strictObject({ outcome: z.enum(OUTCOMES), sentence: z.string(), limits: z.string() }),
+    finding: z.strictObject({
+      outcome: z.enum(OUTCOMES),
+      sentence: z.string(),
+      limits: z.string(),
+      /** What became of the entries that the figures were taken from, where it is not nothing. */
+      basis: z.string().optional(),
+    }),
     /** The formulas with the sample's numbers put in, step by step. */
     working: z.array(stepSchema),
     warnings: z.array(warningSchema),

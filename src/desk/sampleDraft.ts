@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { READ_RULES } from '@/claims/terms/entries'
 import { DECIMAL_MARKS, storedText } from './typed'
 
 const words = storedText(500)
@@ -8,6 +9,7 @@ const READINGS_LENGTH = 16_000_000
 const CODES_LENGTH = 200_000
 const MAX_COLUMNS = 400
 const MAX_SET_ASIDE = 100_000
+const MAX_READ_RULES = 40
 
 /** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, or a count. */
 export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count'] as const
@@ -20,6 +22,9 @@ export const SPREADS = ['standard-deviation', 'variance'] as const
 export const RANDOMNESS = ['unknown', 'random', 'not-random'] as const
 export const INDEPENDENCE = ['unknown', 'independent', 'not-independent'] as const
 
+/** How entries are read that can be read in several ways, or only with a sign taken off. */
+export const readRuleSchema = z.strictObject({ rule: z.enum(READ_RULES), text: words })
+
 /** What a column of a sheet is: texts as a person typed them. */
 export const columnWordsSchema = z.strictObject({
   name: words,
@@ -28,6 +33,7 @@ export const columnWordsSchema = z.strictObject({
   kind: z.enum(COLUMN_KINDS),
   /** What each code means, one a line: "7 = North quay depot". */
   codes: storedText(CODES_LENGTH),
+  readAs: z.array(readRuleSchema).max(MAX_READ_RULES).optional(),
 })
 
 /** A reading that is kept out of every test of this sample: it stays visible and can be brought back. */
@@ -71,6 +77,7 @@ export const sampleDraftSchema = z.strictObject({
 })
 
 export type SampleDraft = z.infer<typeof sampleDraftSchema>
+export type ReadRule = Readonly<z.infer<typeof readRuleSchema>>
 export type ColumnWords = Readonly<z.infer<typeof columnWordsSchema>>
 export type SetAside = Readonly<z.infer<typeof setAsideSchema>>
 

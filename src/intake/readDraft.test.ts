@@ -139,7 +139,10 @@ test.each(['1.5', '-1', '13', 'two'])('refuses %p decimals', (decimals) => {
 
 test('readings in another unit are converted, units of different kinds refused', () => {
   const weighed = { ...sample, readings: '14930 15020', columns: [grams] }
-  expect(readDraft(draft, weighed).document?.evidence).toEqual({ kind: 'readings', values: [14.93, 15.02] })
+  expect(readDraft(draft, weighed).document?.evidence).toEqual({
+    ...{ kind: 'readings', values: [14.93, 15.02] },
+    entries: [{ converted: '1000 g = 1 kg' }],
+  })
   const { document, problems } = readDraft({ ...draft, unit: 'l' }, weighed)
   expect(document).toBeUndefined()
   expect(problems[0]?.message).toContain('in g, mass, and the claim in l, volume')
@@ -147,8 +150,11 @@ test('readings in another unit are converted, units of different kinds refused',
 
 test('a reading that is set aside stays in the sample and out of the test', () => {
   const setAside = [{ row: 1, reason: 'the scale was knocked', by: 'A. Officer' }]
-  const { document } = readDraft(draft, { ...sample, readings: 'odd 14.93 15.02 14.88', setAside })
-  expect(document?.evidence).toEqual({ kind: 'readings', values: [14.93, 15.02, 14.88], setAside: [0] })
+  const { document } = readDraft(draft, { ...sample, readings: '14.90 14.93 15.02 14.88', setAside })
+  expect(document?.evidence).toEqual({
+    ...{ kind: 'readings', values: [14.9, 14.93, 15.02, 14.88] },
+    setAside: [1],
+  })
 })
 
 test('rows are kept by conditions on the other columns of a typed sheet', () => {
@@ -173,6 +179,7 @@ test('summary figures make evidence, a variance as well as a standard deviation'
   const figures: SampleDraft = { ...sample, kind: 'summary', sampleSize: '12', mean: '14930', spread: '400' }
   const columns = [grams]
   expect(readDraft(draft, { ...figures, columns, lotSize: '4000' }).document?.evidence).toEqual({
+    entries: [{ converted: '1000 g = 1 kg' }],
     kind: 'summary',
     n: 12,
     mean: 14.93,

@@ -5,7 +5,11 @@ import { type Outcome, success } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
+import type { Entries } from '@/claims/terms/entries'
+import { formatCount } from '@/words/figures'
+import { convertedBy, entriesOf } from './entriesOf'
 import { readCount } from './reading/count'
+import type { UnreadEntry } from './reading/readings'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
 import type { TakenCount } from './sheet/takeCount'
 import { columnFor, type Taken } from './takenFrom'
@@ -23,6 +27,8 @@ export type EvidenceReading = Readonly<{
   /** The same with what is set aside put back, where that is no list of readings and so cannot be told from it. */
   withSetAside?: CheckDocument['evidence']
   conversion?: Conversion
+  /** Entries that are neither read nor set aside: while there are any, nothing is computed. */
+  unread: readonly UnreadEntry[]
   problems: readonly FieldProblem[]
   missing: readonly FieldProblem[]
 }>
@@ -36,7 +42,7 @@ type Question = Readonly<{
 }>
 
 const MIN_READINGS = 2
-const NOTHING = { values: [], rows: [], setAside: [] } as const
+const NOTHING = { values: [], rows: [], setAside: [], unread: [] } as const
 
 /** Makes evidence of a sample, in the claim's unit, or says what is missing or can't be used. */
 export function readEvidence(question: Question): EvidenceReading {
@@ -88,10 +94,14 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
     }
   if (!taken) return { missing: [{ field: 'readings', message: 'The readings are being read.' }] }
   if (!taken.ok) return { problems: [{ field: 'readings', message: taken.problem.message }] }
-  if (taken.value.count) return fromRows(taken.value.count)
-  const { rows } = taken.value
-  const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
   const left = new Set(sample.setAside.map(({ row }) => row))
+  const unread = taken.value.unread.filter(({ row }) => !left.has(row))
+  if (unread.length > 0) return { unread, problems: [{ field: 'readings', message: notReadWords(unread) }] }
+  const column = columnFor(draft, sample)
+  const entries = entriesOf({ sample, taken: taken.value, aside: taken.value.unread, conversion, column })
+  const { rows, count } = taken.value
+  if (count) return fromRows(count, entries)
+  const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
   const setAside = left.size === 0 ? [] : rows.flatMap((row, index) => (left.has(row) ? [index] : []))
   const reading = { values, rows, setAside }
   const tested = values.length - setAside.length
@@ -105,16 +115,31 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
       kind: 'readings',
       values: [...values],
       ...(setAside.length > 0 ? { setAside: [...setAside] } : {}),
+      ...listed(entries),
     },
   }
 }
 
+const listed = (entries: Entries | undefined) => (entries ? { entries: [entries] } : {})
+
+/** Named in one sentence; the rest is counted. */
+const MAX_NAMED = 3
+
+function notReadWords(unread: readonly UnreadEntry[]): string {
+  const named = unread.slice(0, MAX_NAMED).map(({ text, row }) => `“${text.slice(0, 40)}” in row ${row + 1}`)
+  const more = unread.length > named.length ? ` and ${formatCount(unread.length - named.length)} more` : ''
+  const entries = unread.length === 1 ? '1 entry is' : `${formatCount(unread.length)} entries are`
+  return `${entries} not read: ${named.join(', ')}${more}. Say how to read them, correct them, or set them aside.`
+}
+
 /** For a share: how many of the rows have the property. */
-function fromRows({ n, successes, withSetAside }: TakenCount): Made {
+function fromRows({ n, successes, withSetAside }: TakenCount, entries: Entries | undefined): Made {
   if (n === 0) return { missing: [{ field: 'readings', message: 'There is no row to count yet.' }] }
+  const { setAside: _, ...others } = entries ?? {}
+  const whole = Object.keys(others).length > 0 ? others : undefined
   return {
-    evidence: { kind: 'count', n, successes },
-    ...(withSetAside.n > n ? { withSetAside: { kind: 'count', ...withSetAside } } : {}),
+    evidence: { kind: 'count', n, successes, ...listed(entries) },
+    ...(withSetAside.n > n ? { withSetAside: { kind: 'count', ...withSetAside, ...listed(whole) } } : {}),
   }
 }
 
@@ -156,6 +181,7 @@ function fromSummary(
       n,
       ...(mean === undefined ? {} : { mean: conversion?.reading(mean) ?? mean }),
       ...spreadFigure,
+      ...(conversion ? { entries: [convertedBy(conversion)] } : {}),
     },
   }
 }

@@ -1,13 +1,24 @@
 import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import { type Outcome, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import type { ConditionRelation, RowCondition } from '@/desk/rowCondition'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
-import { type TakenReadings, takeReadings } from './sheet/takeReadings'
-import type { TypedSheet } from './sheet/typedSheet'
+import { readNumber } from './reading/number'
+import type { UnreadEntry } from './reading/readings'
+import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
+import type { Column } from './sheet/columns'
+import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
+import type { Writing } from './reading/entry'
+import { type TypedSheet, writingOf } from './sheet/typedSheet'
 
 /** What a claim takes from a sheet: readings, or for a share a count of rows. */
-export type Taken = TakenReadings & Readonly<{ count?: TakenCount }>
+export type Taken = TakenReadings &
+  Readonly<{
+    count?: TakenCount
+    /** The first line of a typed list, where it names the column. */
+    header?: string
+  }>
 
 /** What of a claim says where its evidence comes from. */
 export type Wanted = Pick<ClaimDraft, 'parameter' | 'column' | 'kept' | 'counted' | 'decimalMark'>
@@ -31,22 +42,41 @@ export function columnFor(draft: Pick<ClaimDraft, 'column'>, sample: Pick<Sample
 
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */
 export function columnsWanted(draft: Wanted, sample: Pick<SampleDraft, 'columns'>): readonly string[] {
-  const { kept, counted, parameter } = draft
-  const isCounted = parameterOf(parameter).sample === 'counted'
-  const conditions = isCounted ? [...kept, ...counted] : kept
-  const own = isCounted ? [] : [columnFor(draft, sample)]
-  return [...own, ...conditions.flat().map(({ column }) => column)]
+  return namesWanted({ ...draft, column: columnFor(draft, sample) })
+}
+
+function namesWanted(wanted: Wanted): readonly string[] {
+  const own = parameterOf(wanted.parameter).sample === 'counted' ? [] : [wanted.column]
+  return [...own, ...conditionsOf(wanted).map(({ column }) => column)]
+}
+
+function conditionsOf({ kept, counted, parameter }: Wanted): readonly RowCondition[] {
+  return (parameterOf(parameter).sample === 'counted' ? [...kept, ...counted] : kept).flat()
 }
 
 /** What a claim takes from a sheet. */
 export function takenFrom(
-  sheet: Pick<TypedSheet, 'columns' | 'rowCount'>,
+  sheet: TakenSheet,
   draft: Wanted,
-  sample: Pick<SampleDraft, 'columns' | 'setAside'>,
+  sample: Pick<SampleDraft, 'columns' | 'setAside' | 'decimalMark'>,
 ): Outcome<Taken> {
   const setAside = sample.setAside.map(({ row }) => row)
-  return takeWanted(sheet, { ...draft, column: columnFor(draft, sample) }, setAside)
+  return takeWanted(sheet, wantedOf(draft, sample), setAside)
 }
+
+/** What is wanted of a sheet, once its column and how that is written are settled. */
+export type SettledWanted = Wanted & Readonly<{ written: Pick<SampleDraft, 'columns' | 'decimalMark'> }>
+
+export function wantedOf(draft: Wanted, sample: Pick<SampleDraft, 'columns' | 'decimalMark'>): SettledWanted {
+  const { parameter, kept, counted, decimalMark } = draft
+  const { columns, decimalMark: mark } = sample
+  const written = { columns: columns.filter(({ readAs = [] }) => readAs.length > 0), decimalMark: mark }
+  return { parameter, kept, counted, decimalMark, column: columnFor(draft, sample), written }
+}
+
+/** A sheet that was typed, with what could not be read of it, or columns of a file. */
+export type TakenSheet = Pick<TypedSheet, 'columns' | 'rowCount'> &
+  Partial<Pick<TypedSheet, 'unread' | 'said' | 'header'>>
 
 /**
  * What a claim takes from a sheet.
@@ -55,14 +85,65 @@ export function takenFrom(
  * @param setAside - rows; they matter only where rows are counted
  */
 export function takeWanted(
-  sheet: Pick<TypedSheet, 'columns' | 'rowCount'>,
-  wanted: Wanted,
+  sheet: TakenSheet,
+  wanted: SettledWanted,
   setAside: readonly number[],
 ): Outcome<Taken> {
   const { parameter, column, kept, counted, decimalMark: mark } = wanted
-  if (parameterOf(parameter).sample !== 'counted') return takeReadings(sheet, { column, kept, mark })
-  const count = takeCount(sheet, { kept, counted, mark, setAside })
+  const compared = withCompared(sheet, wanted)
+  if (!compared.ok) return compared
+  const { columns, unread } = compared.value
+  const { header, rowCount, said } = sheet
+  const named = header === undefined ? {} : { header }
+  if (parameterOf(parameter).sample !== 'counted') {
+    const writing = writingFor(wanted, column)
+    const taken = takeReadings({ columns, rowCount }, { column, kept, mark, writing })
+    if (!taken.ok) return taken
+    return success({
+      said: said?.[column],
+      ...taken.value,
+      keptCount: taken.value.keptCount - (header === undefined ? 0 : 1),
+      unread: [...unread, ...taken.value.unread],
+      ...named,
+    })
+  }
+  // The name of the column is no row.
+  const left = header === undefined ? setAside : [...setAside, 0]
+  const count = takeCount({ columns, rowCount }, { kept, counted, mark, setAside: left })
   if (!count.ok) return count
   const { withSetAside, missing } = count.value
-  return success({ values: [], rows: [], keptCount: withSetAside.n + missing, count: count.value })
+  const keptCount = withSetAside.n + missing
+  return success({ values: [], rows: [], keptCount, unread, count: count.value, ...named })
+}
+
+const writingFor = ({ written }: SettledWanted, name: string): Writing =>
+  writingOf(
+    written.decimalMark,
+    written.columns.find((one) => one.name === name),
+  )
+
+const ORDERED: readonly ConditionRelation[] = ['above', 'at-least', 'below', 'at-most', 'between']
+
+/**
+ * The columns with those of texts read as numbers that a condition compares with a number: a text that is none would not be
+ * above or below it, and nobody would see. What can't be read of all columns that are wanted is told of.
+ */
+function withCompared(
+  { columns, unread: typed = [] }: TakenSheet,
+  wanted: SettledWanted,
+): Outcome<Readonly<{ columns: readonly Column[]; unread: readonly UnreadEntry[] }>> {
+  const names = namesWanted(wanted)
+  const unread = typed.filter((entry) => names.includes(entry.column))
+  const made = [...columns]
+  for (const { column: name, relation, value } of conditionsOf(wanted)) {
+    const at = made.findIndex((column) => column.name === name)
+    const found = made[at]
+    if (!found || !isOfTexts(found) || !ORDERED.includes(relation)) continue
+    if (!hasDigits(found) || !readNumber(value, wanted.decimalMark).ok)
+      return failure(notNumbers(found, 'Only numbers and dates lie above, below or between.'))
+    const read = asNumbers(found, writingFor(wanted, name))
+    made[at] = read.column
+    unread.push(...read.unread)
+  }
+  return success({ columns: made, unread })
 }

@@ -70,7 +70,10 @@ function originOf(first: OneSource, second: OneSource) {
     first.lotSize === undefined || second.lotSize === undefined ? undefined : first.lotSize + second.lotSize
   const of = <T extends string>(one: T | undefined, other: T | undefined, worse: T) =>
     one === worse || other === worse ? worse : one === other ? one : undefined
+  const [[one = {}] = [], [other = {}] = []] = [first.entries, second.entries]
+  const isNothing = Object.keys({ ...one, ...other }).length === 0
   return stated({
+    entries: isNothing ? undefined : [one, other],
     lotSize,
     drawn: of(first.drawn, second.drawn, 'not-random'),
     independence: of(first.independence, second.independence, 'not-independent'),

@@ -80,6 +80,12 @@ export function conversionBetween(from: string, to: string): Outcome<Conversion 
   return success(conversion(source, target, factorBetween(known!.toBase, wanted!.toBase)))
 }
 
+/** Signs at a number that say what it is of, though nothing is converted by them. */
+const SIGNS = /^(%|‰|\p{Sc}|EUR|USD|GBP|CHF|JPY|CNY|SEK|NOK|DKK|PLN|CZK|CAD|AUD)$/u
+
+/** Whether a text is a unit or a sign that is known to stand at a number. */
+export const isKnownUnit = (text: string): boolean => SIGNS.test(text) || knownUnit(text) !== undefined
+
 type Step = Readonly<{ times: number; over: number; from: number; to: number }>
 
 function conversion(source: string, target: string, step: Step): Conversion | undefined {

@@ -41,6 +41,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
     { is: 'paragraph', text: write(sentence), look: 'finding' },
     { is: 'paragraph', text: write(effectWords(shared, display)) },
     { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
+    ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
     ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),
     ...(questions.length > 0
       ? [{ is: 'paragraph', text: `Not answered: ${questions.join(' ')}` } as const]

@@ -11,7 +11,7 @@ import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
-import { type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
+import { type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
 import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
 
 const BEGINNING = 64 * 1024
@@ -45,7 +45,7 @@ type TakeQuestion = Readonly<{
   sampleId: string
   rowCount: number
   /** With the column of the readings named. */
-  wanted: Wanted
+  wanted: SettledWanted
   /** Rows that are set aside. */
   setAside: readonly number[]
 }>

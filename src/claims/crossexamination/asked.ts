@@ -16,6 +16,14 @@ export type NamedReading = Readonly<{
 export type Asked =
   | Readonly<{ ask: 'one-back'; reading: NamedReading }>
   | Readonly<{ ask: 'all-back' }>
+  /** Entries that could not be read and are set aside, taken for what they could be. */
+  | Readonly<{
+      ask: 'unreadable'
+      values: readonly number[]
+      count: number
+      of: NamedReading['of']
+      claim: NamedReading['claim']
+    }>
   | Readonly<{ ask: 'without'; by: 'test' | 'fences'; readings: readonly NamedReading[] }>
   | Readonly<{ ask: 'each-left-out'; unit: 'reading' | 'unit' }>
   | Readonly<{ ask: 'burden'; burden: Burden }>

@@ -1,3 +1,4 @@
+import type { Entries } from '../terms/entries'
 import type { CheckDocument, Evidence } from '../terms/request'
 
 /** One list of readings of the evidence. */
@@ -7,6 +8,10 @@ export type List = Readonly<{
   of?: 'first' | 'second'
   /** The evidence with another list of what is set aside. */
   with: (setAside: readonly number[]) => Evidence
+  /** The evidence with more readings in the list. */
+  withMore: (more: readonly number[]) => Evidence
+  /** What became of the entries that it was taken from. */
+  entries: Entries | undefined
 }>
 
 /** The lists of readings that evidence has: one, two, or none. */
@@ -18,6 +23,8 @@ export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
         values: evidence.values,
         setAside: evidence.setAside ?? [],
         with: (setAside) => (setAside.length === 0 ? rest : { ...rest, setAside: [...setAside] }),
+        withMore: (more) => ({ ...evidence, values: [...evidence.values, ...more] }),
+        entries: evidence.entries?.[0],
       },
     ]
   }
@@ -27,6 +34,8 @@ export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
     setAside: evidence[`${of}SetAside`] ?? [],
     of,
     with: (setAside) => ({ ...evidence, [`${of}SetAside`]: [...setAside] }),
+    withMore: (more) => ({ ...evidence, [of]: [...evidence[of], ...more] }),
+    entries: evidence.entries?.[of === 'first' ? 0 : 1],
   }))
 }
 

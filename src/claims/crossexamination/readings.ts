@@ -13,7 +13,7 @@ const MIN_FENCED = 4
 
 /** Would the finding stand with other readings? */
 export function readingQuestions(examined: Examination): readonly Question[] {
-  return [...putBack(examined), ...suspicious(examined), leaveOneOut(examined)]
+  return [...putBack(examined), ...unreadable(examined), ...suspicious(examined), leaveOneOut(examined)]
 }
 
 function putBack({ document, result, withSetAside }: Examination): readonly Question[] {
@@ -39,6 +39,21 @@ function putBack({ document, result, withSetAside }: Examination): readonly Ques
   )
   if (singly.length === 1) return singly
   return singly.length > MAX_SINGLY ? [all] : [all, ...singly]
+}
+
+/** Entries that could not be read, where what they could be can be told. */
+function unreadable({ document, result }: Examination): readonly Question[] {
+  return listsOf(document.evidence).flatMap(({ entries, of, withMore }) => {
+    const { couldBe: values = [], count = 0 } = entries?.unreadable ?? {}
+    if (values.length === 0) return []
+    const { claim } = document
+    return variation({
+      key: `unreadable ${of ?? ''}`,
+      asked: { ask: 'unreadable', values, count, of, claim },
+      document: { ...document, evidence: withMore(values) },
+      outcome: result.finding.outcome,
+    })
+  })
 }
 
 /** Readings that stand out: by the test for outliers, and by the fences where those point to others. */

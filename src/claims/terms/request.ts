@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import { entriesSchema } from './entries'
 import { METHODS, PARAMETERS } from './names'
 import { BURDENS, RELATIONS } from './relations'
 import { DRAWN, INDEPENDENT } from './sample'
@@ -21,6 +22,8 @@ const origin = {
   lotSize: size.optional(),
   drawn: z.enum(DRAWN).optional(),
   independence: z.enum(INDEPENDENT).optional(),
+  /** One for each source, in their order. */
+  entries: z.array(entriesSchema).max(2).optional(),
 }
 const spread = {
   standardDeviation: z.number().nonnegative().optional(),

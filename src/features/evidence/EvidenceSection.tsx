@@ -3,7 +3,12 @@
 import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
+import type { ReadRule } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
+import { changeOfReadings } from '@/intake/sheet/typedEdit'
+import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
+import { QuietButton } from '@/ui/Button'
+import { ruleWords } from '@/words/en/entryWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { Section } from '@/ui/Section'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
@@ -106,15 +111,16 @@ function Given() {
 function TypedList() {
   const { setField: setClaimField } = useWorkbench()
   const { draft, evidence } = useSource()
-  const { draft: sample, setField, typed } = useSample()
+  const { draft: sample, setField, setFields, typed } = useSample()
   const label = useLabel()
   const field = useRef<HTMLTextAreaElement>(null)
-  const { unread } = typed
+  const { header } = typed
+  const { unread } = evidence
   const unit = sample.columns[0]?.unit || draft.unit
   return (
     <>
       <Counted aria-live="polite">
-        {countOf(typed.rowCount - unread.length)}
+        {countOf(typed.rowCount - typed.unread.length - (header === undefined ? 0 : 1))}
         {unit && ` in ${unit}`}, written with a{' '}
         <InlineChoice
           label={label('Decimal mark')}
@@ -128,7 +134,7 @@ function TypedList() {
         {unread.length > 0 && (
           <Box as="span" color="finding.contradicted">
             {' '}
-            · {unread.length === 1 ? '1 entry is' : `${unread.length} entries are`} no number and not counted
+            · {unread.length === 1 ? '1 entry is' : `${unread.length} entries are`} not read
           </Box>
         )}
         {evidence.conversion && <> Converted to the claim’s unit: {evidence.conversion.words}.</>}
@@ -136,11 +142,50 @@ function TypedList() {
       <ReadingsField
         ref={field}
         value={sample.readings}
-        onChange={(readings) => setField('readings', readings)}
+        onChange={(readings) => setFields(changeOfReadings(sample, readings))}
         sheet={typed}
       />
-      <UnreadList unread={unread} decimalMark={sample.decimalMark} field={field} />
+      <ReadAs />
+      <UnreadList field={field} />
     </>
+  )
+}
+
+/** What was said of how the entries are read, and what was taken for the column's name; each can be taken back. */
+function ReadAs() {
+  const { draft: sample, typed, setFields } = useSample()
+  const [column = READINGS_COLUMN] = sample.columns
+  const rules = column.readAs ?? []
+  const say = (readAs: readonly ReadRule[]) => setFields({ columns: [{ ...column, readAs: [...readAs] }] })
+  return (
+    <>
+      {typed.header !== undefined && (
+        <Said
+          words={`The first line, “${typed.header}”, names the column.`}
+          undo="It is an entry"
+          onUndo={() => say([...rules, { rule: 'entry', text: '' }])}
+        />
+      )}
+      {rules.map((rule) => (
+        <Said
+          key={`${rule.rule} ${rule.text}`}
+          words={`Read with ${ruleWords(rule)}.`}
+          undo="Not so"
+          onUndo={() => say(rules.filter((one) => one !== rule))}
+        />
+      ))}
+    </>
+  )
+}
+
+function Said({ words, undo, onUndo }: Readonly<{ words: string; undo: string; onUndo: () => void }>) {
+  return (
+    <Box marginTop="4px" color="quiet">
+      {words}{' '}
+      <QuietButton type="button" onClick={onUndo}>
+        {undo}
+      </QuietButton>
+    </Box>
   )
 }
 

@@ -9,6 +9,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { UnreadList } from './UnreadList'
 import { KeptRowsEditor } from './KeptRowsEditor'
 
 const Sentence = chakra('div', { base: { lineHeight: '1.9' } })
@@ -44,6 +45,7 @@ export function FromSheet() {
         )}
         {evidence.conversion && <> Converted to the claim’s unit: {evidence.conversion.words}.</>}
       </Box>
+      {columns.length > 1 && <UnreadList />}
     </Sentence>
   )
 }

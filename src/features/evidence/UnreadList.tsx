@@ -1,11 +1,17 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import type { RefObject } from 'react'
-import type { DecimalMark } from '@/desk/typed'
+import { type RefObject, useState } from 'react'
 import { needed } from '@/intake/reading/fieldReader'
 import type { UnreadEntry } from '@/intake/reading/readings'
-import { useLabel } from '@/ui/sample/SampleProvider'
+import { QuietButton } from '@/ui/Button'
+import { InlineText } from '@/ui/inline/InlineText'
+import { useOfficer } from '@/ui/officer'
+import { useLabel, useSample } from '@/ui/sample/SampleProvider'
+import { TextBox } from '@/ui/TextBox'
+import { useSource } from '@/ui/workbench/SourceContext'
+import { UnreadQuestion } from '@/ui/workbench/UnreadQuestion'
+import { formatCount } from '@/words/figures'
 
 /** The id of the list, which no other list on the page has. */
 export const useUnreadId = (): string => useLabel()('unread-readings').replaceAll(' ', '-')
@@ -24,32 +30,91 @@ const LineButton = chakra('button', {
   },
 })
 
-/** Entries that are no numbers, each with the line that it stands on; choosing the line marks the entry there. */
-export function UnreadList({
-  unread,
-  decimalMark,
-  field,
-}: Readonly<{
-  unread: readonly UnreadEntry[]
-  decimalMark: DecimalMark
-  field: RefObject<HTMLTextAreaElement | null>
-}>) {
+/**
+ * Entries that are not read: how they can be, which they are, and a way to set them aside. While there are any, nothing is
+ * computed.
+ *
+ * @param field - where they are typed; choosing one marks it there
+ */
+export function UnreadList({ field }: Readonly<{ field?: RefObject<HTMLTextAreaElement | null> }>) {
   const id = useUnreadId()
+  const source = useSource()
+  const { draft } = useSample()
+  const { unread } = source.evidence
   if (unread.length === 0) return null
   const more = unread.length - MAX_LISTED
   return (
-    <Box id={id} role="alert" marginTop="8px">
-      <ul>
-        {unread.slice(0, MAX_LISTED).map((entry) => (
-          <li key={entry.start}>
-            <LineButton type="button" onClick={() => select(field.current, entry)}>
-              Line {entry.line}
-            </LineButton>
-            : “{entry.text.slice(0, 40)}” is no number; {needed(entry.reason, decimalMark)}.
-          </li>
-        ))}
-        {more > 0 && <li>and {more} more like these.</li>}
-      </ul>
+    <Box id={id} marginTop="8px">
+      <UnreadQuestion source={source} />
+      <Box role="alert" marginTop="6px">
+        <ul>
+          {unread.slice(0, MAX_LISTED).map((entry) => (
+            <li key={`${entry.row} ${entry.column}`}>
+              {field ? (
+                <LineButton type="button" onClick={() => select(field.current, entry)}>
+                  Line {entry.line}
+                </LineButton>
+              ) : (
+                <>
+                  Row {entry.row + 1}, {entry.column}
+                </>
+              )}
+              : “{entry.text.slice(0, 40)}” is not read; {needed(entry.reason, draft.decimalMark)}.
+            </li>
+          ))}
+          {more > 0 && <li>and {formatCount(more)} more like these.</li>}
+        </ul>
+      </Box>
+      <SetAllAside unread={unread} />
+    </Box>
+  )
+}
+
+/** Sets every one of them aside, with a reason: they are then counted in the finding. */
+function SetAllAside({ unread }: Readonly<{ unread: readonly UnreadEntry[] }>) {
+  const { setAside } = useSample()
+  const label = useLabel()
+  const [officer, setOfficer] = useOfficer()
+  const [reason, setReason] = useState('')
+  const isWhole = reason.trim() !== '' && officer.trim() !== ''
+  return (
+    <Box
+      as="form"
+      display="flex"
+      gap="10px"
+      alignItems="center"
+      flexWrap="wrap"
+      marginTop="6px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!isWhole) return
+        setAside(
+          unread.map(({ row }) => row),
+          reason.trim(),
+        )
+      }}
+    >
+      <TextBox
+        flex="1 1 220px"
+        maxWidth="360px"
+        aria-label={label('Why the entries are set aside')}
+        placeholder="why they are set aside"
+        maxLength={2000}
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+      <Box>
+        by{' '}
+        <InlineText
+          label={label('Your name')}
+          value={officer}
+          placeholder="your name"
+          onChange={setOfficer}
+        />
+      </Box>
+      <QuietButton type="submit" disabled={!isWhole}>
+        Set {unread.length === 1 ? 'this entry' : `these ${formatCount(unread.length)} entries`} aside
+      </QuietButton>
     </Box>
   )
 }

@@ -33,6 +33,7 @@ export function FindingSection({
             <Words />
             <Ways result={result} arrangement="beside" />
             <Note>{result.finding.limits}</Note>
+            {result.finding.basis && <Note>{result.finding.basis}</Note>}
             <InDoubt result={result} />
             <BothResults />
             <ul>

@@ -66,6 +66,11 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       <Box as="p" marginTop="8px" color="quiet">
         {result.finding.limits}
       </Box>
+      {result.finding.basis && (
+        <Box as="p" marginTop="8px">
+          {result.finding.basis}
+        </Box>
+      )}
       {claim.draft.remarks && (
         <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
           {claim.draft.remarks}

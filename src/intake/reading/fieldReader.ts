@@ -1,7 +1,8 @@
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { type NumberReading, plainSpellings, readTypedNumber } from './number'
+import { plainSpellings, readTypedNumber } from './number'
+import type { UnreadReason } from './readings'
 
 export type Field = keyof ClaimDraft | keyof SampleDraft
 
@@ -100,10 +101,7 @@ function spelled([first, second]: readonly string[]): string {
 }
 
 /** What would do in place of a text that is no number. */
-export function needed(
-  reason: Extract<NumberReading, { ok: false }>['reason'] | 'not-a-date',
-  decimalMark: DecimalMark,
-): string {
+export function needed(reason: UnreadReason, decimalMark: DecimalMark): string {
   switch (reason) {
     case 'other-decimal-mark':
       return decimalMark === 'point'
@@ -111,6 +109,8 @@ export function needed(
         : 'the decimal mark is set to the comma. Write a comma, or set it to the point'
     case 'too-large':
       return 'it is beyond the range of a double, about 1.8e308'
+    case 'several-columns':
+      return 'its line has several entries, as that of a sheet has'
     case 'not-a-date':
       return 'write the day such as 2026-01-14 or 14/01/2026'
     case 'not-a-number':

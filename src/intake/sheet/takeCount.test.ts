@@ -62,8 +62,14 @@ test('a share is counted from the rows of a sheet, and asks what counts until th
   const held = { ...sample, setAside: [{ row: 0, reason: 'twice', by: 'A.' }] }
   const draft = { ...claim, counted: where('hours', 'at-most', '48').map((list) => [...list]) }
   const reading = readEvidence({ sample: held, taken: takenFrom(sheet, draft, held), draft })
-  expect(reading.evidence).toEqual({ kind: 'count', n: 4, successes: 2 })
-  expect(reading.withSetAside).toEqual({ kind: 'count', n: 5, successes: 3 })
+  expect(reading.evidence).toEqual({
+    ...{ kind: 'count', n: 4, successes: 2 },
+    entries: [{ setAside: 1, blank: 1 }],
+  })
+  expect(reading.withSetAside).toEqual({
+    ...{ kind: 'count', n: 5, successes: 3 },
+    entries: [{ blank: 1 }],
+  })
   expect(readEvidence({ sample: held, taken: undefined, draft: claim }).missing).toMatchObject([
     { field: 'counted' },
   ])

@@ -10,7 +10,7 @@ export type TakenCount = Count &
   Readonly<{
     /** The same with the rows that are set aside. */
     withSetAside: Count
-    /** Rows kept that have no entry to tell by, and so are not counted. */
+    /** Rows kept that have no entry to tell by, and so are not counted; those that are set aside are not among them. */
     missing: number
   }>
 
@@ -48,7 +48,7 @@ export function takeCount(
   for (let row = 0; row < sheet.rowCount; row += 1) {
     if (inQuestion.value[row] === 0) continue
     if (told.value.some((column) => cellText(column, row) === '')) {
-      missing += 1
+      if (!left.has(row)) missing += 1
       continue
     }
     for (const count of left.has(row) ? [all] : [all, tested]) {

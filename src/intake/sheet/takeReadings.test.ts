@@ -22,7 +22,14 @@ const LOG = `depot,mass,shift,late,day
 
 async function taken(column: string, where: string) {
   const kept = readRowConditions(where)
-  return kept.ok ? takeReadings(await sheetOf(LOG), { column, kept: kept.value, mark: 'point' }) : kept
+  return kept.ok
+    ? takeReadings(await sheetOf(LOG), {
+        column,
+        kept: kept.value,
+        mark: 'point',
+        writing: { mark: 'point', rules: [] },
+      })
+    : kept
 }
 
 test.each([
@@ -51,7 +58,7 @@ test.each([
 test('what is taken is known by its rows, and rows without a number are counted', async () => {
   expect(await taken('mass', 'depot is 7')).toEqual({
     ok: true,
-    value: { values: [14.93], rows: [0], keptCount: 2 },
+    value: { values: [14.93], rows: [0], keptCount: 2, unread: [] },
   })
 })
 

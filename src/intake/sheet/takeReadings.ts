@@ -1,6 +1,9 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
+import type { ReadAsSaid, Writing } from '../reading/entry'
+import type { UnreadEntry } from '../reading/readings'
+import { asNumbers, hasDigits, isOfTexts } from './asNumbers'
 import { cellText, type Column } from './columns'
 import { columnNotFound, keptNumbers, keptRows } from './keepRows'
 import type { Sheet } from './readSheet'
@@ -35,26 +38,36 @@ export type TakenReadings = Readonly<{
   rows: readonly number[]
   /** Rows that meet the conditions, those without a number too. */
   keptCount: number
+  /** Entries that are not read, where one is needed. */
+  unread: readonly UnreadEntry[]
+  /** What of the readings is read as somebody said. */
+  said?: ReadAsSaid | undefined
 }>
 
 /**
  * The numbers of one column, of the rows that meet the conditions.
  *
  * @param sheet - must hold the column and every column that a condition names
+ * @param question.writing - how the numbers of a column of texts are to be read
  * @returns the numbers without the missing ones, or the problem `condition-not-read`, `column-not-found` or `not-numbers`
  */
 export function takeReadings(
   sheet: Pick<Sheet, 'columns' | 'rowCount'>,
-  question: Readonly<{ column: string; kept: KeptRows; mark: DecimalMark }>,
+  question: Readonly<{ column: string; kept: KeptRows; mark: DecimalMark; writing: Writing }>,
 ): Outcome<TakenReadings> {
-  const column = sheet.columns.find(({ name }) => name === question.column)
-  if (!column) return failure(columnNotFound(question.column, sheet.columns))
-  if (column.kind !== 'number') return failure(notNumbers(column))
+  const found = sheet.columns.find(({ name }) => name === question.column)
+  if (!found) return failure(columnNotFound(question.column, sheet.columns))
+  const isRead = isOfTexts(found) && hasDigits(found)
+  const { column, unread, said } = isRead
+    ? asNumbers(found, question.writing)
+    : { column: found, unread: [], said: undefined }
+  if (column.kind !== 'number') return failure(notNumbers(column, 'Name a column of numbers.'))
   const kept = keptRows(sheet, question.kept, question.mark)
   if (!kept.ok) return kept
   let keptCount = 0
   for (const one of kept.value) keptCount += one
-  return success({ ...keptNumbers(column, kept.value), keptCount })
+  const wanted = unread.filter(({ row }) => kept.value[row] === 1)
+  return success({ ...keptNumbers(column, kept.value), keptCount, unread: wanted, said })
 }
 
 const KIND_WORDS: Readonly<Record<Column['kind'], string>> = {
@@ -64,12 +77,13 @@ const KIND_WORDS: Readonly<Record<Column['kind'], string>> = {
   date: 'dates',
 }
 
-function notNumbers(column: Column): Problem {
+/** A column whose cells are not what is wanted of them, with one of them. */
+export function notNumbers(column: Column, advice: string): Problem {
   const row =
     Array.from({ length: column.length }, (_, at) => at).find((at) => cellText(column, at) !== '') ?? 0
   return {
     code: 'not-numbers',
     path: 'column',
-    message: `“${column.name}” is a column of ${KIND_WORDS[column.kind]}, such as “${cellText(column, row)}” in row ${row + 1}. Name a column of numbers.`,
+    message: `“${column.name}” is a column of ${KIND_WORDS[column.kind]}, such as “${cellText(column, row)}” in row ${row + 1}. ${advice}`,
   }
 }

@@ -21,7 +21,7 @@ export function withoutThousands(text: string, thousands: Thousands, mark: numbe
   const [whole = '', ...decimals] = plain.split(decimal)
   const [first = '', ...groups] = whole.split(thousands)
   const isGrouped =
-    /^[+-]?\d{1,3}$/.test(first) && groups.length > 0 && groups.every((group) => /^\d{3}$/.test(group))
+    /^[+-]?[1-9]\d{0,2}$/.test(first) && groups.length > 0 && groups.every((group) => /^\d{3}$/.test(group))
   if (!isGrouped || decimals.length > 1) return undefined
   const digits = [`${first}${groups.join('')}`, ...decimals].join('.')
   return DIGITS.test(digits) ? Number(digits) : undefined

@@ -59,7 +59,9 @@ test('what is set aside stays with its reading', () => {
 test('an entry that cannot be read is pointed at by its place in the text', () => {
   const readings = 'A\t14.9\nB\theavy\nC\t15.0'
   const { unread, columns } = readTypedSheet(sheet({ readings, columns: TWO }))
-  expect(unread).toEqual([{ line: 2, start: 9, text: 'heavy', reason: 'not-a-number' }])
+  expect(unread).toEqual([
+    { line: 2, start: 9, row: 1, column: 'mass', text: 'heavy', reason: 'not-a-number' },
+  ])
   expect(readings.slice(9, 14)).toBe('heavy')
   expect(columns[1]).toMatchObject({ missing: 1 })
 })

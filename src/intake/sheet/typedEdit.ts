@@ -1,7 +1,9 @@
 import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/desk/sampleDraft'
 import { readDate } from '../reading/date'
 import { readNumber } from '../reading/number'
-import { READINGS_COLUMN, typedCells } from './typedSheet'
+import { readReadings } from '../reading/readings'
+import { MAX_COLUMNS } from './readSheet'
+import { READINGS_COLUMN, readTypedSheet, typedCells, writingOf } from './typedSheet'
 
 export type Cells = readonly (readonly string[])[]
 type Typed = Pick<SampleDraft, 'readings' | 'decimalMark' | 'columns' | 'setAside'>
@@ -32,6 +34,48 @@ export function putBlock(
   )
   return { ...withCells(sample, columns, cells), columns: [...columns] }
 }
+
+/**
+ * A list as the sheet that its lines make: cells that tabs part, else the entries of each line where all lines have as many.
+ *
+ * @returns undefined where the lines make no sheet
+ */
+export function asSheet(sample: Typed): TypedChange | undefined {
+  const text = sample.readings.trim()
+  const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
+  const block = text.includes('\t') ? cellsOfBlock(text) : lines.map((line) => entriesOfLine(line, sample))
+  const width = Math.max(...block.map((row) => row.length))
+  const isEven = text.includes('\t') || block.every((row) => row.length === width)
+  if (width < 2 || width > MAX_COLUMNS || !isEven) return undefined
+  const [column] = sample.columns
+  const empty = { ...sample, readings: '', columns: column ? [{ ...column, readAs: [] }] : [], setAside: [] }
+  return { ...putBlock(empty, { row: 0, column: 0 }, block), setAside: [] }
+}
+
+const entriesOfLine = (line: string, { decimalMark, columns }: Typed): readonly string[] =>
+  readReadings(line, writingOf(decimalMark, columns[0])).entries
+
+/**
+ * What changes where the text of a list is typed or pasted: lines that tabs part into columns become a sheet at once, and the
+ * first line names the column where it does.
+ */
+export function changeOfReadings(sample: Typed, readings: string): Partial<TypedChange> {
+  const changed = { ...sample, readings }
+  const wasSheet = sample.readings.includes('\t')
+  const sheet = !wasSheet && /\t[^]*[\r\n]+[^]*\t/.test(readings) ? asSheet(changed) : undefined
+  if (sheet) return sheet
+  const before = headerOf(sample) ?? READINGS_COLUMN.name
+  const header = headerOf(changed)
+  const [column = READINGS_COLUMN] = sample.columns
+  const isNamed = header !== undefined && header !== column.name && column.name === before
+  return isNamed ? { readings, columns: [{ ...column, name: header.slice(0, 100) }] } : { readings }
+}
+
+/** So many characters of a list tell whether its first line names the column. */
+const HEAD_LENGTH = 2000
+
+const headerOf = (sample: Typed): string | undefined =>
+  readTypedSheet({ ...sample, readings: sample.readings.slice(0, HEAD_LENGTH) }).header
 
 /** Puts one text into one cell. */
 export function putCell(

@@ -31,8 +31,8 @@ export type Sample = Readonly<{
   file: StoredFile | null
   /** What was typed, as columns; empty for a sample that was not typed. */
   typed: TypedSheet
-  /** Keeps a row out of every test. */
-  setAside: (row: number, reason: string) => void
+  /** Keeps rows out of every test. */
+  setAside: (rows: readonly number[], reason: string) => void
   bringBack: (row: number) => void
   saving: Saving
 }>
@@ -40,7 +40,7 @@ export type Sample = Readonly<{
 const Current = createContext<Sample | null>(null)
 const Second = createContext<Sample | null>(null)
 const Suffix = createContext('')
-const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], lineCount: 0 }
+const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], said: {}, lineCount: 0 }
 
 /** One sample as it is being worked on; what is typed is stored at once. */
 export function SampleProvider({ sample, children }: Readonly<{ sample: SampleState; children: ReactNode }>) {
@@ -99,14 +99,13 @@ function useSampleState(sample: SampleState): Sample {
     [setFields],
   )
   const setAside = useCallback(
-    (row: number, reason: string) =>
-      change(`set aside ${row}`, (known) => ({
-        ...known,
-        setAside: [
-          ...known.setAside.filter((one) => one.row !== row),
-          { row, reason, by: officerHere() },
-        ].sort((a, b) => a.row - b.row),
-      })),
+    (rows: readonly number[], reason: string) =>
+      change(`set aside ${rows.join()}`, (known) => {
+        const added = new Set(rows)
+        const kept = known.setAside.filter(({ row }) => !added.has(row))
+        const put = Array.from(added, (row) => ({ row, reason, by: officerHere() }))
+        return { ...known, setAside: [...kept, ...put].sort((a, b) => a.row - b.row) }
+      }),
     [change],
   )
   const bringBack = useCallback(
@@ -134,9 +133,10 @@ function keyOf(fields: Partial<SampleDraft>): string {
   return others.length === 0 ? (name ?? '') : ''
 }
 
-/** What is set aside moves with its readings, however they are typed. */
+/** What is set aside moves with its readings, however they are typed and however what is typed is read. */
 function moved(known: SampleDraft, change: Partial<SampleDraft>): Pick<SampleDraft, 'setAside'> | undefined {
-  if (change.readings === undefined || change.setAside || known.setAside.length === 0) return undefined
+  const isRead = [change.readings, change.columns, change.decimalMark].some((one) => one !== undefined)
+  if (!isRead || change.setAside || known.kind !== 'typed' || known.setAside.length === 0) return undefined
   return { setAside: moveSetAside(known.setAside, typedCells(known), typedCells({ ...known, ...change })) }
 }
 

@@ -3,7 +3,7 @@
 import { parameterOf } from '@/claims/all'
 import { useEffect, useMemo, useState } from 'react'
 import { failure, type Outcome } from '@/claims/terms/outcome'
-import { columnFor, type Taken, takeWanted, type Wanted } from '@/intake/takenFrom'
+import { type Taken, takeWanted, type Wanted, wantedOf } from '@/intake/takenFrom'
 import { sheets } from '@/workers/sheets'
 import type { Sample } from './SampleProvider'
 
@@ -16,17 +16,17 @@ export function useTaken(
   { id, draft: sample, file, typed }: Pick<Sample, 'id' | 'draft' | 'file' | 'typed'>,
 ): Outcome<Taken> | undefined {
   const { parameter, kept, counted, decimalMark } = draft ?? NOTHING
-  const column = columnFor(draft ?? NOTHING, sample)
+  const { column } = draft ?? NOTHING
   const isWanted = draft !== null
   // Where readings are taken, what is set aside stays among them.
-  const { setAside } = sample
+  const { setAside, columns, decimalMark: mark } = sample
   const excluded = useMemo(
     () => (parameterOf(parameter).sample === 'counted' ? setAside.map(({ row }) => row) : NO_ROWS),
     [parameter, setAside],
   )
   const wanted = useMemo(
-    () => ({ parameter, column, kept, counted, decimalMark }),
-    [parameter, column, kept, counted, decimalMark],
+    () => wantedOf({ parameter, column, kept, counted, decimalMark }, { columns, decimalMark: mark }),
+    [parameter, column, kept, counted, decimalMark, columns, mark],
   )
   const fromTyped = useMemo(
     () => (isWanted && sample.kind === 'typed' ? takeWanted(typed, wanted, excluded) : undefined),

@@ -61,6 +61,7 @@ const SWITCHING: EvidenceReading = {
   values: [],
   rows: [],
   setAside: [],
+  unread: [],
   problems: [],
   missing: [{ field: 'sampleId', message: 'The other sample is being read.' }],
 }

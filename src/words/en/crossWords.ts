@@ -26,6 +26,14 @@ export function askedWords(asked: Asked): string {
       return `${readingWords(asked.reading)}, which is set aside, were put back`
     case 'all-back':
       return 'everything that is set aside were put back'
+    case 'unreadable': {
+      const { values, count, of, claim } = asked
+      const shown = values.map((value) => withUnit(formatReading(value), claim.unit))
+      const what = values.length === 1 ? 'the reading' : 'the readings'
+      const some = values.length < count ? `${formatCount(values.length)} of the ` : 'the '
+      const entries = count === 1 ? 'entry' : 'entries'
+      return `${some}${entries} set aside as unreadable${sourceWords(of)} were ${what} ${listed(shown, shown.length)}`
+    }
     case 'without': {
       const { readings } = asked
       const how = asked.by === 'test' ? 'by the test for outliers' : 'beyond the fences'

@@ -38,7 +38,7 @@ export function RowToolbar({ row, shown }: Readonly<{ row: number; shown: string
       onSubmit={(event) => {
         event.preventDefault()
         if (!isWhole) return
-        setAside(row, reason.trim())
+        setAside([row], reason.trim())
         setReason('')
       }}
     >

@@ -4,7 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { needed } from '@/intake/reading/fieldReader'
 import { addColumn, cellsOfBlock, putBlock } from '@/intake/sheet/typedEdit'
-import { readCell, READINGS_COLUMN } from '@/intake/sheet/typedSheet'
+import { readCell, READINGS_COLUMN, writingOf } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -29,7 +29,9 @@ export function TypedGrid() {
     const { kind } = columns[column]!
     const text = cells[row]?.[column]?.trim() ?? ''
     return (
-      text !== '' && (kind === 'number' || kind === 'date') && !readCell(text, kind, draft.decimalMark).ok
+      text !== '' &&
+      (kind === 'number' || kind === 'date') &&
+      !readCell(text, kind, writingOf(draft.decimalMark, columns[column])).ok
     )
   }
   return (
@@ -96,7 +98,7 @@ function Unread() {
   return (
     <Box role="alert" color="finding.contradicted" marginTop="6px">
       {typed.unread.length === 1 ? '1 entry is' : `${typed.unread.length} entries are`} not what the column
-      holds and not counted, such as “{first!.text.slice(0, 40)}”; {needed(first!.reason, draft.decimalMark)}.
+      holds, such as “{first!.text.slice(0, 40)}”; {needed(first!.reason, draft.decimalMark)}.
     </Box>
   )
 }

@@ -1,0 +1,34 @@
+import { z } from 'zod'
+
+/**
+ * How entries are read that can be read in several ways, or only with a sign taken off: somebody said so, and the text stays as
+ * it was put in.
+ *
+ * `thousands`: the text stands between groups of three digits; `decimals`: it is a decimal mark beside the usual one; `unit`: it
+ * is taken off; `missing`: it stands for nothing measured; `apart`: entries of one line are readings each; `entry`: the first
+ * line is an entry and not the column's name.
+ */
+export const READ_RULES = ['thousands', 'decimals', 'unit', 'missing', 'apart', 'entry'] as const
+
+const count = z.int().positive()
+
+/** What became of the entries that the figures were taken from, where it is not nothing. */
+export const entriesSchema = z.strictObject({
+  header: z.string().optional(),
+  unreadable: z
+    .strictObject({ count, texts: z.array(z.string()), couldBe: z.array(z.number()).optional() })
+    .optional(),
+  setAside: count.optional(),
+  blank: count.optional(),
+  readAs: z
+    .strictObject({
+      rules: z.array(z.strictObject({ rule: z.enum(READ_RULES), text: z.string() })),
+      count: count.optional(),
+      example: z.string().optional(),
+      value: z.number().optional(),
+    })
+    .optional(),
+  converted: z.string().optional(),
+})
+
+export type Entries = z.infer<typeof entriesSchema>
