@@ -1,6 +1,6 @@
 import 'server-only'
 import { and, asc, eq, sql } from 'drizzle-orm'
-import type { SampleDraft } from '@/desk/sampleDraft'
+import type { ColumnWords, SampleDraft } from '@/desk/sampleDraft'
 import type { SampleFile } from '@/desk/sampleFile'
 import type { Connection } from './connection'
 import { samples } from './schema'
@@ -22,6 +22,7 @@ export type SampleLine = Readonly<{
   kind: SampleDraft['kind']
   fileName: string | null
   rowCount: number | null
+  columns: readonly ColumnWords[]
 }>
 
 export async function findSample(db: Connection, id: string): Promise<StoredSample | undefined> {
@@ -55,6 +56,7 @@ export function listSamples(db: Connection, caseId: string): Promise<readonly Sa
       kind: samples.kind,
       fileName: samples.fileName,
       rowCount: samples.rowCount,
+      columns: samples.columns,
     })
     .from(samples)
     .where(eq(samples.caseId, caseId))

@@ -4,7 +4,7 @@ import type { UnreadEntry } from './reading/readings'
 import { waysToRead } from './reading/ways'
 import { writingOf } from './sheet/typedSheet'
 import type { Taken } from './takenFrom'
-import type { Conversion } from './units'
+import type { Conversion } from './reading/units'
 
 /** So many texts that can't be read are named in a finding. */
 const MAX_NAMED = 20

@@ -161,7 +161,7 @@ test('rows are kept by conditions on the other columns of a typed sheet', () => 
   const columns = [columnNamed('line', 'category'), columnNamed('mass', 'number')]
   const typed = { ...sample, columns, readings: 'A\t14.93\nB\t15.02\nA\t14.88\n' }
   const kept = [[{ column: 'line', relation: 'is', value: 'A', upTo: '' }]] as const
-  const { document } = readDraft({ ...draft, kept: kept.map((list) => [...list]) }, typed)
+  const { document } = readDraft({ ...draft, column: 'mass', kept: kept.map((list) => [...list]) }, typed)
   expect(document?.evidence).toEqual({ kind: 'readings', values: [14.93, 14.88] })
 })
 

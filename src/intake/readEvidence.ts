@@ -13,7 +13,7 @@ import type { UnreadEntry } from './reading/readings'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
 import type { TakenCount } from './sheet/takeCount'
 import { columnFor, type Taken } from './takenFrom'
-import { type Conversion, conversionBetween } from './units'
+import { type Conversion, conversionBetween } from './reading/units'
 
 export type EvidenceReading = Readonly<{
   /** Present when the sample can be tested. */
@@ -91,6 +91,10 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
   if (parameterOf(draft.parameter).sample === 'counted' && draft.counted.length === 0)
     return {
       missing: [{ field: 'counted', message: 'Say which of the rows count, such as hours at most 48.' }],
+    }
+  if (parameterOf(draft.parameter).sample !== 'counted' && columnFor(draft, sample) === '')
+    return {
+      missing: [{ field: 'column', message: 'Say which column of the sample holds the readings.' }],
     }
   if (!taken) return { missing: [{ field: 'readings', message: 'The readings are being read.' }] }
   if (!taken.ok) return { problems: [{ field: 'readings', message: taken.problem.message }] }

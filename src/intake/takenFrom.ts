@@ -1,7 +1,7 @@
 import { parameterOf } from '@/claims/all'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import type { ConditionRelation, RowCondition } from '@/desk/rowCondition'
+import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { readNumber } from './reading/number'
@@ -10,7 +10,7 @@ import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
 import type { Column } from './sheet/columns'
 import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { Writing } from './reading/entry'
-import { type TypedSheet, writingOf } from './sheet/typedSheet'
+import { READINGS_COLUMN, type TypedSheet, writingOf } from './sheet/typedSheet'
 
 /** What a claim takes from a sheet: readings, or for a share a count of rows. */
 export type Taken = TakenReadings &
@@ -23,6 +23,10 @@ export type Taken = TakenReadings &
 /** What of a claim says where its evidence comes from. */
 export type Wanted = Pick<ClaimDraft, 'parameter' | 'column' | 'kept' | 'counted' | 'decimalMark'>
 
+/** Whether nobody has said yet what the second source of a claim is. */
+export const isSecondOpen = ({ secondSampleId, secondColumn, secondKept }: ClaimDraft): boolean =>
+  secondSampleId === null && secondColumn === '' && secondKept.length === 0
+
 /** A claim about two spreads, as its second source sees it: that one's column and rows stand in the first one's place. */
 export function ofSecond(draft: ClaimDraft): ClaimDraft {
   const { secondSampleId, secondColumn: column, secondKept: kept } = draft
@@ -30,14 +34,32 @@ export function ofSecond(draft: ClaimDraft): ClaimDraft {
 }
 
 /**
- * The column that a claim's readings come from: the only one; else the one that it names, also where there is none of that
- * name any more, since another one would be tested unseen; else the first of numbers that has a unit, or the first.
+ * The column that a claim's readings come from: the only one, or the one that it names, also where there is none of that name
+ * any more, since another one would be tested unseen. Empty where there are several and none is named.
  */
-export function columnFor(draft: Pick<ClaimDraft, 'column'>, sample: Pick<SampleDraft, 'columns'>): string {
-  const { columns } = sample
-  if (columns.length > 1 && draft.column !== '') return draft.column
-  const numbers = columns.filter(({ kind }) => kind === 'number')
-  return (numbers.find(({ unit }) => unit !== '') ?? numbers[0] ?? columns[0])?.name ?? 'readings'
+export function columnFor(
+  draft: Pick<ClaimDraft, 'column'>,
+  { columns }: Pick<SampleDraft, 'columns'>,
+): string {
+  return columns.length > 1 ? draft.column : (columns[0] ?? READINGS_COLUMN).name
+}
+
+/** The part of a sheet that a claim is held against: its column, its rows, and which of them count. */
+type Part = Pick<ClaimDraft, 'column' | 'kept' | 'counted'>
+
+/**
+ * What a claim takes of another sample: the column and the rows that it took of the one before, where they are there too.
+ *
+ * @param names - of the other sample's columns
+ * @param likely - the column that its readings most likely come from; empty where several could be meant
+ */
+export function keptPart(part: Part, names: readonly string[], likely = ''): Part {
+  const areThere = (rows: KeptRows) => rows.flat().every(({ column }) => names.includes(column))
+  return {
+    column: part.column !== '' && names.includes(part.column) ? part.column : likely,
+    kept: areThere(part.kept) ? part.kept : [],
+    counted: areThere(part.counted) ? part.counted : [],
+  }
 }
 
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */

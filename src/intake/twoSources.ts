@@ -3,6 +3,7 @@ import type { ClaimDraft } from '@/desk/claimDraft'
 import { moments } from '@/statistics/describe/moments'
 import { type FieldProblem, stated } from './reading/fieldReader'
 import type { EvidenceReading } from './readEvidence'
+import { isSecondOpen } from './takenFrom'
 
 type Evidence = CheckDocument['evidence']
 type OneSource = Extract<Evidence, { kind: 'readings' | 'summary' }>
@@ -18,10 +19,12 @@ export function joinSources(
   })
   const { evidence: one, ...shown } = first
   const { evidence: other } = second
+  // While nobody has said what the second source is, nothing is to be said of it.
+  const [problems, missing] = isSecondOpen(draft) ? [[], []] : [second.problems, second.missing]
   const joined: EvidenceReading = {
     ...shown,
-    problems: [...first.problems, ...second.problems.map(named)],
-    missing: [...sameSource(draft), ...first.missing, ...second.missing.map(named)],
+    problems: [...first.problems, ...problems.map(named)],
+    missing: [...sameSource(draft), ...first.missing, ...missing.map(named)],
   }
   if (!one || !other || !isOneSource(one) || !isOneSource(other)) return joined
   return { ...joined, evidence: { ...bothOf(one, other), ...originOf(one, other) } }

@@ -15,14 +15,16 @@ const WHATEVER = { parameter: 'mean' as const, kept: [], counted: [], knownStand
 export function ColumnLooks() {
   const held = useSample()
   const { draft: sample } = held
-  const [chosen, setChosen] = useState('')
+  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
+  const [looked, setLooked] = useState('')
+  // Nothing rests on it: the first will do.
+  const chosen = looked || (numeric[0]?.name ?? '')
   const question = useMemo(
     () => ({ ...WHATEVER, column: chosen, decimalMark: sample.decimalMark }),
     [chosen, sample.decimalMark],
   )
   const taken = useTaken(question, held)
   const column = columnFor(question, sample)
-  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
   const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''
   const evidence = useMemo(
     () => readEvidence({ sample, taken, draft: { ...question, unit } }),
@@ -37,7 +39,7 @@ export function ColumnLooks() {
             label="Column looked at"
             value={column}
             words={Object.fromEntries(numeric.map(({ name }) => [name, name]))}
-            onChange={setChosen}
+            onChange={setLooked}
           />
         </p>
       )}

@@ -56,9 +56,18 @@ const SourceTitle = chakra('h3', {
 })
 
 function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
-  const { holdAgainst, evidence, draft } = useSource()
+  const { holdAgainst, evidence, draft, isOpen } = useSource()
   const { id, draft: sample } = useSample()
   const problems = evidence.problems.filter(({ field }) => field !== 'readings' && field !== 'count')
+  if (isOpen)
+    return (
+      <>
+        <p>
+          Held against <SampleChoice caseId={caseId} samples={samples} />.
+        </p>
+        <BringIn caseId={caseId} onBrought={holdAgainst} />
+      </>
+    )
   return (
     <>
       <p>

@@ -3,7 +3,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { DateOrder } from '@/intake/reading/date'
 import type { Separator, SheetFormat } from '@/intake/sheet/format'
-import type { Thousands } from '@/intake/sheet/thousands'
+import type { Thousands } from '@/intake/reading/thousands'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 
 const Sentence = chakra('p', { base: { marginTop: '8px', lineHeight: '1.7' } })

@@ -20,23 +20,16 @@ export function FromSheet() {
   const { draft: sample, file, typed } = useSample()
   const columns = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
   const isShare = parameterOf(draft.parameter).sample === 'counted'
-  const numeric = columns.filter(({ kind }) => kind === 'number')
   const rowCount = file?.rowCount ?? typed.rowCount
-  const hasParts = columns.length > 1 && (isShare || numeric.length > 0)
+  const hasParts = columns.length > 1
   return (
     <Sentence>
       {isShare ? <Counted /> : hasParts && <ColumnChoice />}
       {hasParts && (
         <KeptRowsEditor kept={draft.kept} columns={columns} mark={draft.decimalMark} onChange={setKept} />
       )}
-      {numeric.length === 0 && !isShare && (
-        <Box role="alert" color="finding.contradicted">
-          No column of this sample holds numbers only. Bring the file in with another separator or decimal
-          mark.
-        </Box>
-      )}
       <Box aria-live="polite">
-        {!taken && 'Reading…'}
+        {!taken && (isShare || columnFor(draft, sample) !== '') && 'Reading…'}
         {taken?.ok && (columns.length > 1 || isShare) && <TakenWords rowCount={rowCount} />}
         {taken?.ok === false && (
           <Box role="alert" color="finding.contradicted">
@@ -56,10 +49,15 @@ function ColumnChoice() {
   const { draft: sample } = useSample()
   const label = useLabel()
   const column = columnFor(draft, sample)
-  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
+  // One that is not chosen yet, or is there no more, is shown as it is.
   const words = Object.fromEntries([
-    [column, column],
-    ...numeric.map(({ name, label }) => [name, label ? `${name} (${label})` : name]),
+    [column, column === '' ? 'a column to be chosen' : column],
+    ...sample.columns
+      .filter(({ kind }) => kind !== 'date')
+      .map(({ name, label, kind }) => [
+        name,
+        `${label ? `${name} (${label})` : name}${kind === 'number' ? '' : ', texts'}`,
+      ]),
   ])
   return (
     <>

@@ -8,7 +8,12 @@ import { useSource } from '@/ui/workbench/SourceContext'
 import { officerHere } from '@/ui/officer'
 import { beginSample } from './actions'
 
-export type SampleName = Readonly<{ id: string; name: string; fileName: string | null }>
+export type SampleName = Readonly<{
+  id: string
+  name: string
+  fileName: string | null
+  columnNames: readonly string[]
+}>
 
 const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
   typed: 'readings typed here',
@@ -16,29 +21,31 @@ const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
   count: 'a count',
 }
 
-const NEW = 'new'
+const [NEW, OPEN] = ['new', 'open']
 
 /** Which of the case's samples the claim is held against; a new one can be begun. */
 export function SampleChoice({
   caseId,
   samples,
 }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
-  const { draft, holdAgainst } = useSource()
+  const { draft, holdAgainst, isOpen } = useSource()
   const label = useLabel()
   const known = Object.fromEntries(
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
   )
   const choose = async (id: string) => {
     const added = id === NEW ? await beginSample(caseId, officerHere()) : id
-    if (added !== undefined) holdAgainst(added)
+    const names = samples.find((sample) => sample.id === id)?.columnNames
+    if (added !== undefined && id !== OPEN) holdAgainst(added, names)
   }
   return (
     <InlineChoice
       label={label('Sample')}
-      value={draft.sampleId}
+      value={isOpen ? OPEN : draft.sampleId}
       words={{
+        ...(isOpen ? { [OPEN]: 'a sample to be chosen' } : {}),
         ...known,
-        ...(draft.sampleId in known ? {} : { [draft.sampleId]: 'a new sample' }),
+        ...(isOpen || draft.sampleId in known ? {} : { [draft.sampleId]: 'a new sample' }),
         [NEW]: 'begin a new sample',
       }}
       onChange={(id) => void choose(id)}

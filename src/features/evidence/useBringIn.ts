@@ -15,14 +15,14 @@ export type BringInState =
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
   | Readonly<{ is: 'refused'; name: string; problem: Problem }>
 
-/** Is told of the new sample and of the column that most likely holds its readings. */
-export type OnBrought = (sampleId: string, column: string) => void
+/** Is told of the new sample, of its columns, and of the one that can hold its readings, where there is only one. */
+export type OnBrought = (sampleId: string, names: readonly string[], column: string) => void
 
 /** What was said of the file. */
 export type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
 type MissingWord = Readonly<{ column: string; word: string; count: number }>
 type Imported =
-  | Readonly<{ is: 'brought-in'; sampleId: string; column: string }>
+  | Readonly<{ is: 'brought-in'; sampleId: string; column: string; names: readonly string[] }>
   | Readonly<{ is: 'asked'; missingWords: readonly MissingWord[] }>
 type Line = Readonly<{ rows: number; share: number }> | Outcome<Imported>
 
@@ -72,7 +72,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
       if (outcome.value.is === 'asked')
         return setState({ is: 'asked', name, words: outcome.value.missingWords })
       close()
-      onBrought(outcome.value.sampleId, outcome.value.column)
+      onBrought(outcome.value.sampleId, outcome.value.names, outcome.value.column)
     },
     [caseId, close, onBrought],
   )

@@ -1,6 +1,6 @@
 import type { ReadRule } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { withoutThousands } from '../sheet/thousands'
+import { withoutThousands } from './thousands'
 import { type NumberReading, readNumber } from './number'
 
 /** How the numbers of a column are written, and what somebody said of those that are written otherwise. */

@@ -1,5 +1,5 @@
-import { isMissingWord } from '../sheet/columns'
-import { isKnownUnit } from '../units'
+import { isMissingWord } from './missingWords'
+import { isKnownUnit } from './units'
 import { unitAt, type Writing } from './entry'
 
 /** A word: no slip of the finger makes one of a number. */

@@ -1,8 +1,8 @@
 import type { ReadRule } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { isMissingWord } from '../sheet/columns'
-import { THOUSANDS } from '../sheet/thousands'
-import { isKnownUnit } from '../units'
+import { isMissingWord } from './missingWords'
+import { THOUSANDS } from './thousands'
+import { isKnownUnit } from './units'
 import { MARKS, readEntry, unitAt, unquoted, type Writing } from './entry'
 import { piecesApart } from './lists'
 

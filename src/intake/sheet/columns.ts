@@ -1,7 +1,7 @@
 import { ByteDictionary } from './byteDictionary'
 import { dateText } from '../reading/date'
 import { cellNumber } from './cellNumber'
-import { type Thousands, withoutThousands } from './thousands'
+import { type Thousands, withoutThousands } from '../reading/thousands'
 
 /** So many cells are kept together: a chunk. */
 export const CHUNK_LENGTH = 65_536
@@ -60,28 +60,6 @@ export type NumberWriting = Readonly<{
   /** The word is counted as missing where this is true; else the cell is no number. */
   isMissing: (word: string) => boolean
 }>
-
-/** Words that people write where nothing was measured. */
-const MISSING_WORDS = new Set([
-  'n/a',
-  'na',
-  'nan',
-  'null',
-  'none',
-  'nil',
-  '-',
-  '–',
-  '—',
-  '?',
-  '.',
-  '#n/a',
-  'missing',
-])
-
-/** Whether a text stands for a missing figure, as far as one can tell: to be asked about, not assumed. */
-export function isMissingWord(text: string): boolean {
-  return MISSING_WORDS.has(text.trim().toLowerCase())
-}
 
 /** A column of numbers. */
 export function numberBuilder(input: NumberWriting): ColumnBuilder {
@@ -182,13 +160,47 @@ export function textBuilder(input: Readonly<{ name: string; encoding: string }>)
   }
 }
 
-/** The first column of numbers that are not all whole, as measurements are and codes are not; else the first of numbers. */
+/** So many different whole numbers at most are codes, where each comes often. */
+const MAX_WHOLE_CODES = 50
+const TIMES_EACH = 4
+
+/**
+ * The only column that can hold readings: of numbers that neither rise from row to row as those of rows do nor are whole and
+ * come again as codes do.
+ *
+ * @returns its name; empty where there is none, and where several could be meant
+ */
 export function likelyColumn(columns: readonly Column[]): string {
-  const numbers = columns.filter((column) => column.kind === 'number')
-  const measured = numbers.find(({ chunks }) =>
-    chunks.some((chunk) => chunk.some((value) => !Number.isInteger(value) && !Number.isNaN(value))),
+  const likely = columns.filter(
+    (column) => column.kind === 'number' && !risesByWhole(column) && !isCoded(column),
   )
-  return (measured ?? numbers[0])?.name ?? ''
+  return likely.length === 1 ? likely[0]!.name : ''
+}
+
+const isWholeOrMissing = (value: number) => Number.isInteger(value) || Number.isNaN(value)
+
+function risesByWhole({ chunks, length }: NumberColumn): boolean {
+  let last = -Infinity
+  return (
+    length > 1 &&
+    chunks.every((chunk) =>
+      chunk.every((value) => {
+        const isNext = Number.isInteger(value) && value > last
+        last = value
+        return isNext
+      }),
+    )
+  )
+}
+
+function isCoded({ chunks, length }: NumberColumn): boolean {
+  const seen = new Set<number>()
+  return chunks.every((chunk) =>
+    chunk.every((value) => {
+      seen.add(value)
+      return isWholeOrMissing(value) && seen.size <= Math.min(MAX_WHOLE_CODES, length / TIMES_EACH)
+    }),
+  )
 }
 
 /** Cuts the last chunk to what it holds. */

@@ -1,6 +1,6 @@
 import type { DecimalMark } from '@/desk/typed'
 import { DATE_ORDERS, type DateOrder, readDate } from '../reading/date'
-import type { Thousands } from './thousands'
+import type { Thousands } from '../reading/thousands'
 
 export const SEPARATORS = [',', ';', '\t', '|'] as const
 export type Separator = (typeof SEPARATORS)[number]

@@ -1,6 +1,7 @@
 import type { ColumnKind } from '@/desk/sampleDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
-import { type Column, type ColumnBuilder, isMissingWord, numberBuilder, textBuilder } from './columns'
+import { isMissingWord } from '../reading/missingWords'
+import { type Column, type ColumnBuilder, numberBuilder, textBuilder } from './columns'
 import { asDates } from './dateColumn'
 import type { SheetFormat } from './format'
 import { RowReader } from './rowReader'

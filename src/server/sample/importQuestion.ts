@@ -4,7 +4,7 @@ import { failure, type Outcome } from '@/claims/terms/outcome'
 import { DECIMAL_MARKS } from '@/desk/typed'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { ENCODINGS, SEPARATORS } from '@/intake/sheet/format'
-import { THOUSANDS } from '@/intake/sheet/thousands'
+import { THOUSANDS } from '@/intake/reading/thousands'
 import type { SheetImport } from './importSheet'
 import { readInput } from '../input'
 

@@ -42,8 +42,10 @@ export type Imported =
       sampleId: string
       rowCount: number
       missingWords: Sheet['missingWords']
-      /** The column that most likely holds the readings; empty where none holds numbers. */
+      /** The only column that can hold readings; empty where several could be meant, and where there is none. */
       column: string
+      /** Of all columns. */
+      names: readonly string[]
     }>
   /** Words stand among numbers: whether they mean that nothing was measured has to be said first. */
   | Readonly<{ is: 'asked'; missingWords: Sheet['missingWords'] }>
@@ -74,7 +76,14 @@ export async function importSheet(
     const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
     signal?.throwIfAborted()
     const column = likelyColumn(columns)
-    return success({ is: 'brought-in', sampleId, rowCount, missingWords, column })
+    return success({
+      is: 'brought-in',
+      sampleId,
+      rowCount,
+      missingWords,
+      column,
+      names: columns.map(({ name }) => name),
+    })
   })
 }
 

@@ -29,12 +29,17 @@ export function useTaken(
     [parameter, column, kept, counted, decimalMark, columns, mark],
   )
   const fromTyped = useMemo(
-    () => (isWanted && sample.kind === 'typed' ? takeWanted(typed, wanted, excluded) : undefined),
+    () =>
+      isWanted && sample.kind === 'typed' && !isOpen(wanted)
+        ? takeWanted(typed, wanted, excluded)
+        : undefined,
     [isWanted, sample.kind, typed, wanted, excluded],
   )
   const question = useMemo(
     () =>
-      isWanted && file ? { sampleId: id, rowCount: file.rowCount, wanted, setAside: excluded } : undefined,
+      isWanted && file && !isOpen(wanted)
+        ? { sampleId: id, rowCount: file.rowCount, wanted, setAside: excluded }
+        : undefined,
     [isWanted, id, file, wanted, excluded],
   )
   const [answer, setAnswer] = useState<Readonly<{ to: unknown; taken: Outcome<Taken> }>>()
@@ -54,6 +59,9 @@ export function useTaken(
   if (fromTyped) return fromTyped
   return answer?.to === question ? answer?.taken : undefined
 }
+
+/** Whether there are readings to be taken and nobody has said of which column. */
+const isOpen = ({ parameter, column }: Wanted) => column === '' && parameterOf(parameter).sample !== 'counted'
 
 function notTaken(error: unknown) {
   const reason = error instanceof Error ? error.message : String(error)

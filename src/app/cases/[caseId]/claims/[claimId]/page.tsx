@@ -39,7 +39,11 @@ export default async function ClaimPage({ params }: Props) {
   const { caseId, claimId } = await params
   const found = await readClaim(caseId, claimId)
   if (!found) notFound()
-  const { claim, sample, second, samples, ownCase } = found
+  const { claim, sample, second, ownCase } = found
+  const samples = found.samples.map(({ id, name, fileName, columns }) => ({
+    ...{ id, name, fileName },
+    columnNames: columns.map((column) => column.name),
+  }))
   const place = ownCase.claims.findIndex(({ id }) => id === claimId) + 1
   const signed = await readFindingsOf(claimId)
   return (
