@@ -294,3 +294,76 @@ test('what a person said of the sample goes with the evidence; what nobody said 
   })
   expect(readDraft(draft).document?.evidence).not.toHaveProperty('independence')
 })
+
+const taken = (change: Partial<SampleDraft>) => readDraft(draft, { ...sample, ...change })
+const SMUDGED = '14.93\n1,021.2\n15.02\nabout 15\n14.88'
+
+test('while an entry is not read nothing is computed, and it is named', () => {
+  const { document, problems } = taken({ readings: SMUDGED })
+  expect(document).toBeUndefined()
+  expect(problems).toEqual([
+    {
+      field: 'readings',
+      message:
+        '2 entries are not read: “1,021.2” in row 2, “about 15” in row 4. Say how to read them, correct them, or set them aside.',
+    },
+  ])
+})
+
+test('what is set aside because it is not read is counted, with what it could be', () => {
+  const setAside = [1, 3].map((row) => ({ row, reason: 'smudged', by: 'A. Officer' }))
+  const { document } = taken({ readings: SMUDGED, setAside })
+  expect(document?.evidence).toEqual({
+    kind: 'readings',
+    values: [14.93, 15.02, 14.88],
+    entries: [{ unreadable: { count: 2, texts: ['1,021.2', 'about 15'], couldBe: [1021.2] } }],
+  })
+  const answer = check(document)
+  expect(answer.ok && answer.finding.basis).toBe(
+    '2 entries could not be read and are set aside: “1,021.2”, “about 15”.',
+  )
+})
+
+test('how entries were read is told, and the name of the column', () => {
+  const readAs = [{ rule: 'thousands' as const, text: ',' }]
+  const columns = [{ ...columnNamed('readings', 'number'), readAs }]
+  const { document } = taken({ readings: 'Net mass\n998.5\n1,021.2\n1,015.5', columns })
+  expect(document?.evidence).toEqual({
+    kind: 'readings',
+    values: [998.5, 1021.2, 1015.5],
+    entries: [{ header: 'Net mass', readAs: { rules: readAs, count: 2, example: '1,021.2', value: 1021.2 } }],
+  })
+})
+
+test('a column of texts is read as numbers where there are such, and asked about where not', () => {
+  const columns = [columnNamed('line', 'category'), columnNamed('mass', 'category')]
+  const held = { ...sample, columns, readings: 'A\t12.5 g\nB\t12.7 g\nC\t' }
+  const of = (column: string, change: Partial<SampleDraft> = {}) =>
+    readDraft({ ...draft, column, unit: 'g' }, { ...held, ...change })
+  expect(of('mass').problems[0]?.message).toContain('2 entries are not read: “12.5 g” in row 1')
+  const readAs = [{ rule: 'unit' as const, text: 'g' }]
+  expect(of('mass', { columns: [columns[0]!, { ...columns[1]!, readAs }] }).document?.evidence).toEqual({
+    kind: 'readings',
+    values: [12.5, 12.7],
+    entries: [{ blank: 1, readAs: { rules: readAs, count: 2, example: '12.5 g', value: 12.5 } }],
+  })
+  expect(of('line').problems[0]?.message).toContain('Name a column of numbers.')
+  expect(of('').missing).toEqual([
+    { field: 'column', message: 'Say which column of the sample holds the readings.' },
+  ])
+})
+
+test('a text is neither above nor below a number: it is asked about where rows are counted by it', () => {
+  const columns = [columnNamed('mass', 'category'), columnNamed('line', 'category')]
+  const counted = [[{ column: 'mass', relation: 'at-least' as const, value: '15', upTo: '' }]]
+  const claim = { ...share, claimedValue: '0.5', counted }
+  const of = (readings: string, change: Partial<SampleDraft> = {}) =>
+    readDraft(claim, { ...sample, columns, readings, ...change })
+  expect(of('14.9\tA\nabout 15\tB\n15.1\tC').problems[0]?.message).toContain('“about 15” in row 2')
+  const setAside = [{ row: 1, reason: 'smudged', by: '' }]
+  expect(of('14.9\tA\nabout 15\tB\n15.1\tC', { setAside }).document?.evidence).toEqual({
+    ...{ kind: 'count', n: 2, successes: 1 },
+    entries: [{ unreadable: { count: 1, texts: ['about 15'] } }],
+  })
+  expect(of('heavy\tA\nlight\tB').problems[0]?.message).toContain('Only numbers and dates lie above')
+})

@@ -132,8 +132,10 @@ const MAX_NAMED = 3
 function notReadWords(unread: readonly UnreadEntry[]): string {
   const named = unread.slice(0, MAX_NAMED).map(({ text, row }) => `“${text.slice(0, 40)}” in row ${row + 1}`)
   const more = unread.length > named.length ? ` and ${formatCount(unread.length - named.length)} more` : ''
-  const entries = unread.length === 1 ? '1 entry is' : `${formatCount(unread.length)} entries are`
-  return `${entries} not read: ${named.join(', ')}${more}. Say how to read them, correct them, or set them aside.`
+  const isOne = unread.length === 1
+  const entries = isOne ? '1 entry is' : `${formatCount(unread.length)} entries are`
+  const them = isOne ? 'it' : 'them'
+  return `${entries} not read: ${named.join(', ')}${more}. Say how to read ${them}, correct ${them}, or set ${them} aside.`
 }
 
 /** For a share: how many of the rows have the property. */

@@ -37,10 +37,10 @@ const hasDecimals = ({ columns }: TypedSheet): boolean =>
  * @param name - of the column
  */
 export function withSaid(
-  { columns, decimalMark }: Written,
+  { columns }: Pick<Written, 'columns'>,
   name: string,
   { mark, rules }: Said,
-): Partial<Pick<SampleDraft, 'columns' | 'decimalMark'>> {
+): Pick<SampleDraft, 'columns' | 'decimalMark'> {
   const known = columns.length === 0 ? [READINGS_COLUMN] : columns
   const changed = known.map((column, at) => {
     if (known.length > 1 ? column.name !== name : at > 0) return column
@@ -48,5 +48,5 @@ export function withSaid(
     const unit = rules.find(({ rule }) => rule === 'unit' && !before.some((one) => one.rule === 'unit'))
     return { ...column, readAs: [...rules], ...(unit ? { unit: unit.text } : {}) }
   })
-  return { columns: changed, ...(mark === decimalMark ? {} : { decimalMark: mark }) }
+  return { columns: changed, decimalMark: mark }
 }

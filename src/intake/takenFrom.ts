@@ -122,8 +122,8 @@ export function takeWanted(
     const taken = takeReadings({ columns, rowCount }, { column, kept, mark, writing })
     if (!taken.ok) return taken
     return success({
-      said: said?.[column],
       ...taken.value,
+      said: taken.value.said ?? said?.[column],
       keptCount: taken.value.keptCount - (header === undefined ? 0 : 1),
       unread: [...unread, ...taken.value.unread],
       ...named,

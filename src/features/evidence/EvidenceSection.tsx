@@ -5,6 +5,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
 import type { ReadRule } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
+import { withSaid } from '@/intake/sayings'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'
@@ -165,7 +166,8 @@ function ReadAs() {
   const { draft: sample, typed, setFields } = useSample()
   const [column = READINGS_COLUMN] = sample.columns
   const rules = column.readAs ?? []
-  const say = (readAs: readonly ReadRule[]) => setFields({ columns: [{ ...column, readAs: [...readAs] }] })
+  const say = (rules: readonly ReadRule[]) =>
+    setFields(withSaid(sample, column.name, { mark: sample.decimalMark, rules }))
   return (
     <>
       {typed.header !== undefined && (

@@ -162,7 +162,7 @@ export function textBuilder(input: Readonly<{ name: string; encoding: string }>)
 
 /** So many different whole numbers at most are codes, where each comes often. */
 const MAX_WHOLE_CODES = 50
-const TIMES_EACH = 4
+const TIMES_EACH = 2
 
 /**
  * The only column that can hold readings: of numbers that neither rise from row to row as those of rows do nor are whole and
