@@ -91,7 +91,13 @@ function evidenceOf(
   const { values } = keptNumbers(column, kept.value)
   return values.length === 0
     ? failure(noRows(column.name, sheet.rowCount))
-    : success({ kind: 'readings', values: [...values], ...lotSize })
+    : success({ kind: 'readings', values: [...values], ...blankOf(kept.value, values.length), ...lotSize })
+}
+
+/** Rows kept that have no entry, where there are any. */
+function blankOf(kept: Uint8Array, taken: number): Pick<CheckDocument['evidence'], 'entries'> {
+  const blank = kept.reduce((count, one) => count + one, 0) - taken
+  return blank > 0 ? { entries: [{ blank }] } : {}
 }
 
 function countOf(
@@ -111,7 +117,7 @@ function countOf(
   }
   return n === 0
     ? failure(noRows(column.name, kept.length))
-    : success({ kind: 'count', n, successes, ...lotSize })
+    : success({ kind: 'count', n, successes, ...blankOf(kept, n), ...lotSize })
 }
 
 function notANumber(column: Column, kept: Uint8Array) {

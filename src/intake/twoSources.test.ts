@@ -87,3 +87,19 @@ test('both are random only where both are said to be, and what the second lacks 
   expect(worse.document?.evidence).toMatchObject({ independence: 'not-independent' })
   expect(read(typed('1 2 3'), typed('4')).missing[0]?.message).toMatch(/^Second source: Enter at least two/)
 })
+
+test('readings are never held beside themselves, and a second source is said before anything is asked of it', () => {
+  const message = 'Say what the second source is: another sample, another column or other rows.'
+  const missing = (change: Partial<ClaimDraft>, second = typed('15.1 14.9')) =>
+    read(typed('15.1 14.9'), second, { ...claim, ...change }).missing.map((one) => one.message)
+  expect(missing({ secondSampleId: ONE })).toEqual([message])
+  expect(missing({ secondSampleId: ONE, column: 'readings' })).toEqual([message])
+  expect(missing({ secondSampleId: null }, typed('half a reading'))).toEqual([message])
+  expect(missing({ secondSampleId: TWO })).toEqual([])
+})
+
+test('what became of the entries is told of each source', () => {
+  const aside = [{ row: 2, reason: 'torn', by: 'A.' }]
+  const { document } = read(typed('15.1 14.9 15.0'), typed('15.2\n14.8\nheavy', { setAside: aside }))
+  expect(document?.evidence.entries).toEqual([{}, { unreadable: { count: 1, texts: ['heavy'] } }])
+})

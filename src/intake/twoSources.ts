@@ -24,19 +24,25 @@ export function joinSources(
   const joined: EvidenceReading = {
     ...shown,
     problems: [...first.problems, ...problems.map(named)],
-    missing: [...sameSource(draft), ...first.missing, ...missing.map(named)],
+    missing: [...sameSource(draft, { first, second }), ...first.missing, ...missing.map(named)],
   }
   if (!one || !other || !isOneSource(one) || !isOneSource(other)) return joined
   return { ...joined, evidence: { ...bothOf(one, other), ...originOf(one, other) } }
 }
 
-/** A sample beside itself would always be as even. */
-function sameSource(draft: ClaimDraft): readonly FieldProblem[] {
-  const { sampleId, secondSampleId, column, secondColumn, kept, secondKept } = draft
+/** Readings beside themselves would always be as even. */
+function sameSource(
+  draft: ClaimDraft,
+  { first, second }: Readonly<{ first: EvidenceReading; second: EvidenceReading }>,
+): readonly FieldProblem[] {
+  const { sampleId, secondSampleId } = draft
+  const isAlike = (one: readonly number[], other: readonly number[]) =>
+    one.length === other.length && one.every((value, at) => value === other[at])
   const isSame =
-    (secondSampleId ?? sampleId) === sampleId &&
-    column === secondColumn &&
-    JSON.stringify(kept) === JSON.stringify(secondKept)
+    isSecondOpen(draft) ||
+    ((secondSampleId ?? sampleId) === sampleId &&
+      isAlike(first.values, second.values) &&
+      isAlike(first.rows, second.rows))
   const message = 'Say what the second source is: another sample, another column or other rows.'
   return isSame ? [{ field: 'secondSampleId', message }] : []
 }

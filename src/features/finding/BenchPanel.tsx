@@ -4,6 +4,8 @@ import { Box, chakra } from '@chakra-ui/react'
 import { standingWords } from '@/words/en/crossWords'
 import { AtOnce } from '@/ui/workbench/Computed'
 import { useExamination } from '@/ui/workbench/ExaminationProvider'
+import { UnreadQuestion } from '@/ui/workbench/UnreadQuestion'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { ClaimLineFigure } from './ClaimLineFigure'
 import { FindingSentence } from './FindingSentence'
@@ -42,9 +44,17 @@ export function BenchPanel() {
             </>
           )}
         </AtOnce>
+        <Asked />
       </Box>
     </Panel>
   )
+}
+
+/** What keeps the finding open and can be answered with a click. */
+function Asked() {
+  const { first, second } = useWorkbench()
+  const sources = second ? [first, second] : [first]
+  return sources.map((source) => <UnreadQuestion key={source.which} source={source} />)
 }
 
 /** How the finding fares in the cross-examination. */

@@ -1,16 +1,14 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { UnreadQuestion } from './UnreadQuestion'
 import { useWorkbench } from './WorkbenchProvider'
 
 /** What keeps anything from being computed: what is missing, what can't be read, or why the check was refused. */
 export function NothingComputed() {
-  const { reading, refusal, isStale, first, second } = useWorkbench()
+  const { reading, refusal, isStale } = useWorkbench()
   if (isStale) return <Box color="quiet">Computing…</Box>
   const refused = refusal ? [{ field: refusal.path, message: refusal.message }] : []
   const reasons = [...reading.missing, ...reading.problems, ...refused]
-  const asked = [first, ...(second ? [second] : [])].filter(({ evidence }) => evidence.unread.length > 0)
   return (
     <Box color="quiet">
       Nothing is computed yet.
@@ -19,9 +17,6 @@ export function NothingComputed() {
           <li key={`${field} ${message}`}>{message}</li>
         ))}
       </ul>
-      {asked.map((source) => (
-        <UnreadQuestion key={source.which} source={source} />
-      ))}
     </Box>
   )
 }
