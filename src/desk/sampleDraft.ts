@@ -31,6 +31,8 @@ export const columnWordsSchema = z.strictObject({
   label: words,
   unit: words,
   kind: z.enum(COLUMN_KINDS),
+  /** Whether somebody said the kind; else that of a typed column follows its cells. */
+  isKindSaid: z.boolean().optional(),
   /** What each code means, one a line: "7 = North quay depot". */
   codes: storedText(CODES_LENGTH),
   readAs: z.array(readRuleSchema).max(MAX_READ_RULES).optional(),

@@ -47,8 +47,7 @@ const NOTHING = { values: [], rows: [], setAside: [], unread: [] } as const
 /** Makes evidence of a sample, in the claim's unit, or says what is missing or can't be used. */
 export function readEvidence(question: Question): EvidenceReading {
   const { sample, draft } = question
-  const fields = new FieldReader<keyof SampleDraft>(sample, sample.decimalMark)
-  const lotSize = fields.number('lotSize', 'size of the lot', wholeFrom(1))
+  const { fields, lotSize } = readLotSize(sample)
   const isCounted = parameterOf(draft.parameter).sample === 'counted'
   const converted = isCounted ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
   if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
@@ -75,6 +74,16 @@ export function readEvidence(question: Question): EvidenceReading {
       : { evidence: undefined }),
     ...(withSetAside ? { withSetAside: { ...withSetAside, ...origin } } : {}),
   } as EvidenceReading
+}
+
+/** The size of the lot, where it is stated, and the reader that read it, with its problem. */
+export function readLotSize(sample: SampleDraft) {
+  const fields = new FieldReader<keyof SampleDraft>(sample, sample.decimalMark)
+  return {
+    fields,
+    lotSize: fields.number('lotSize', 'size of the lot', wholeFrom(1)),
+    problems: fields.problems,
+  }
 }
 
 /** The unit of the column in question; a sample without a sheet has one column at most. */

@@ -3,6 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useCallback, useRef, useState } from 'react'
 import type { CaseState, CaseWords as Words } from '@/desk/caseWords'
+import { InlineDay } from '@/ui/InlineDay'
 import { InlineText } from '@/ui/inline/InlineText'
 import { officerHere } from '@/ui/officer'
 import { putOutcome } from '@/ui/saving/fetchOutcome'
@@ -77,11 +78,11 @@ export function CaseWords({
       <Box lineHeight="1.9">
         Claims made by <InlineText label="Party" placeholder="who makes them" {...field('party')} />.{' '}
         {STATE_SENTENCE[state]}{' '}
-        <InlineText label="Opened on" placeholder="day of opening" {...field('openedOn')} />, due{' '}
-        <InlineText label="Due on" placeholder="day" {...field('dueOn')} />
+        <InlineDay label="Opened on" placeholder="day of opening" {...field('openedOn')} />, due{' '}
+        <InlineDay label="Due on" placeholder="day" {...field('dueOn')} />
         {(state !== 'open' || words.closedOn !== '') && (
           <>
-            , closed on <InlineText label="Closed on" placeholder="day" {...field('closedOn')} />
+            , closed on <InlineDay label="Closed on" placeholder="day" {...field('closedOn')} />
           </>
         )}
         .

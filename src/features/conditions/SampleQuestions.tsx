@@ -3,7 +3,9 @@
 import { Box } from '@chakra-ui/react'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { readLotSize } from '@/intake/readEvidence'
 import { InlineText } from '@/ui/inline/InlineText'
+import { ProblemLines } from '@/ui/ProblemLines'
 import type { Source } from '@/ui/workbench/WorkbenchProvider'
 
 const RANDOM = {
@@ -19,7 +21,8 @@ const INDEPENDENT = {
 
 /** What only a person can say of a sample; the finding says which of it nobody has answered. */
 export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; isOfTwo: boolean }>) {
-  const { draft, setField } = source.sample
+  const { draft, setField, setFields } = source.sample
+  const lotProblems = readLotSize(draft).problems
   const of = isOfTwo ? ` of the ${SOURCE_WORDS[source.which]}` : ''
   return (
     <Box
@@ -53,9 +56,10 @@ export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; 
           value={draft.lotSize}
           placeholder="not stated"
           inputMode="decimal"
-          isInvalid={!/^\d*$/.test(draft.lotSize.trim())}
+          isInvalid={lotProblems.length > 0}
           onChange={(size) => setField('lotSize', size)}
         />
+        <ProblemLines problems={lotProblems} onWrite={setFields} />
       </div>
     </Box>
   )

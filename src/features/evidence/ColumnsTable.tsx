@@ -107,7 +107,7 @@ export function ColumnsTable() {
                     label={`Kind of ${column.name}`}
                     value={column.kind}
                     words={KIND_WORDS}
-                    onChange={(kind) => change(at, { kind })}
+                    onChange={(kind) => change(at, { kind, isKindSaid: true })}
                   />
                 )}
               </Cell>

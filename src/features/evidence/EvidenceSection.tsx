@@ -11,6 +11,8 @@ import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'
 import { ruleWords } from '@/words/en/entryWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import type { Field } from '@/intake/reading/fieldReader'
+import { ProblemLines } from '@/ui/ProblemLines'
 import { Section } from '@/ui/Section'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
@@ -56,10 +58,13 @@ const SourceTitle = chakra('h3', {
   base: { fontSize: '14px', fontWeight: '600', marginTop: '12px', _first: { marginTop: 0 } },
 })
 
+/** Problems that are said beside what they are of. */
+const SAID_ELSEWHERE: readonly Field[] = ['readings', 'count', 'lotSize']
+
 function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
   const { holdAgainst, evidence, draft, isOpen } = useSource()
-  const { id, draft: sample } = useSample()
-  const problems = evidence.problems.filter(({ field }) => field !== 'readings' && field !== 'count')
+  const { id, draft: sample, setFields } = useSample()
+  const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
   if (isOpen)
     return (
       <>
@@ -78,11 +83,7 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
         </TextLink>
       </p>
       <Given />
-      {problems.map(({ field, message }) => (
-        <Box key={field} role="alert" color="finding.contradicted">
-          {message}
-        </Box>
-      ))}
+      <ProblemLines problems={problems} onWrite={setFields} />
       {evidence.values.length > 1 && <Pictures evidence={evidence} unit={draft.unit} />}
       {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={holdAgainst} />

@@ -1,6 +1,10 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { Box, chakra } from '@chakra-ui/react'
+import { calibratedLate } from '@/intake/reading/day'
+import { readLotSize } from '@/intake/readEvidence'
+import { InlineDay } from '@/ui/InlineDay'
+import { ProblemLines } from '@/ui/ProblemLines'
 import { formatCount } from '@/words/figures'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -17,13 +21,16 @@ const INDEPENDENT_WORDS = {
   independent: 'independently of one another',
   'not-independent': 'not independently of one another',
 } as const
+const DAYS: readonly string[] = ['drawnWhen', 'calibratedOn']
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
 
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
-  const { draft, setField, file } = useSample()
+  const { draft, setField, setFields, file } = useSample()
+  const late = calibratedLate(draft.calibratedOn, draft.drawnWhen)
+  const lotProblems = readLotSize(draft).problems
   return (
     <List aria-label="Where the sample comes from">
       {file && (
@@ -58,13 +65,28 @@ export function Provenance() {
       </dd>
       {PROVENANCE_FIELDS.map(([field, name, example]) => (
         <Entry key={field} name={name}>
-          <InlineText
-            label={name}
-            value={draft[field]}
-            placeholder={example}
-            isInvalid={field === 'lotSize' && !/^\d*$/.test(draft.lotSize.trim())}
-            onChange={(value) => setField(field, value)}
-          />
+          {DAYS.includes(field) ? (
+            <InlineDay
+              label={name}
+              value={draft[field]}
+              placeholder={example}
+              onChange={(value) => setField(field, value)}
+            />
+          ) : (
+            <InlineText
+              label={name}
+              value={draft[field]}
+              placeholder={example}
+              isInvalid={field === 'lotSize' && lotProblems.length > 0}
+              onChange={(value) => setField(field, value)}
+            />
+          )}
+          {field === 'lotSize' && <ProblemLines problems={lotProblems} onWrite={setFields} />}
+          {field === 'calibratedOn' && late && (
+            <Box role="alert" color="warning">
+              {late}
+            </Box>
+          )}
         </Entry>
       ))}
     </List>

@@ -1,11 +1,12 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
+import { useState } from 'react'
 import { SPREADS } from '@/desk/sampleDraft'
 import { formatNumber, withUnit } from '@/words/figures'
 import { unitOf } from '@/words/en/claimWords'
 import { readNumber } from '@/intake/reading/number'
-import { readCount } from '@/intake/reading/count'
+import { partsOfCount, readCount } from '@/intake/reading/count'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
@@ -70,23 +71,39 @@ function shortly(value: number): string {
     .replace(/\.$/, '')
 }
 
-/** A count, as it was said: "18 of 40", or a share of them. */
+/** A count in two fields, how many and of how many; a whole count such as "216 of 1,200" may be put into the first. */
 export function CountField() {
   const { draft, setField } = useSample()
+  const label = useLabel()
+  // While it is typed a count stays in the first field whole.
+  const [typed, setTyped] = useState<string>()
   const count = draft.count.trim() === '' ? undefined : readCount(draft.count, draft.decimalMark)
+  const [part, whole] = partsOfCount(draft.count)
   return (
     <Box lineHeight="1.9">
       <InlineText
-        label="Count"
-        value={draft.count}
-        placeholder="18 of 40"
+        label={label('Count')}
+        value={typed ?? part}
+        placeholder="how many"
         isInvalid={count?.ok === false}
-        onChange={(value) => setField('count', value)}
+        onLeave={() => setTyped(undefined)}
+        onChange={(value) => {
+          setTyped(value)
+          setField('count', isWhole(value) ? value : joined(value, whole))
+        }}
+      />{' '}
+      of{' '}
+      <InlineText
+        label={label('Of how many')}
+        value={typed !== undefined && isWhole(typed) ? '' : whole}
+        placeholder="of how many"
+        isInvalid={count?.ok === false}
+        onChange={(value) => setField('count', joined(part, value))}
       />
       {count?.ok && (
         <Box as="span" color="quiet">
           {' '}
-          {draft.count.includes('%') && `${count.value.successes} of ${count.value.n}, `}a share of{' '}
+          {count.value.successes} of {count.value.n}, a share of{' '}
           {withUnit(shortly((100 * count.value.successes) / count.value.n), '%')}
         </Box>
       )}
@@ -98,3 +115,8 @@ export function CountField() {
     </Box>
   )
 }
+
+/** Whether a text says of how many, or is about to. */
+const isWhole = (text: string) => /[a-z/]/i.test(text) || partsOfCount(text)[1] !== ''
+
+const joined = (part: string, whole: string) => (whole.trim() === '' ? part : `${part} of ${whole}`)

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { readCount } from './count'
+import { partsOfCount, readCount } from './count'
 
 test.each([
   ['18 of 40', 40, 18],
@@ -61,3 +61,13 @@ test('every count is read back from its share', () => {
     }),
   )
 })
+
+test.each([
+  ['216 of 1,200', '216', '1,200'],
+  ['216/1200', '216', '1200'],
+  ['216 1200', '216', '1200'],
+  ['45 % of 40', '45 %', '40'],
+  ['216', '216', ''],
+  ['216 of', '216 of', ''],
+  ['', '', ''],
+])('“%s” has two parts', (text, part, whole) => expect(partsOfCount(text)).toEqual([part, whole]))

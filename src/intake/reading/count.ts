@@ -31,6 +31,13 @@ export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
   return failure(problem('count-not-whole', notWhole(text, successes, total)))
 }
 
+/** The two numbers of a count as they stand: how many, and of how many; the latter empty where it is not said. */
+export function partsOfCount(text: string): readonly [string, string] {
+  const [, part, percent = '', whole] = COUNT.exec(text.trim()) ?? withoutWord(text)
+  if (part === undefined || whole === undefined) return [text, '']
+  return [percent === '' ? part : `${part} ${percent}`, whole]
+}
+
 const MORE = 'Check both numbers.'
 
 function notWhole(text: string, successes: number, total: number): string {

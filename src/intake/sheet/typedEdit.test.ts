@@ -2,8 +2,10 @@ import fc from 'fast-check'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import {
   addColumn,
+  asSheet,
   type Cells,
   cellsOfBlock,
+  changeOfReadings,
   moveSetAside,
   putBlock,
   putCell,
@@ -86,4 +88,38 @@ test('what is written into a sheet is read back', () => {
       expect(typedCells(put)).toEqual(rows.slice(0, used))
     }),
   )
+})
+
+test('the kind of a column follows its cells until somebody says what it is', () => {
+  const added = sheet(addColumn(sheet({ readings: '14.9\n15.0\n15.1' })))
+  const put = (sample: SampleDraft, cells: string) =>
+    sheet(putBlock(sample, { row: 0, column: 1 }, cellsOfBlock(cells)))
+  const kinds = (sample: SampleDraft) => sample.columns.map(({ kind }) => kind)
+  expect(kinds(put(added, '0.4\n0.5\nheavy'))).toEqual(['number', 'number'])
+  expect(kinds(put(added, 'A\nB\n0.5'))).toEqual(['number', 'category'])
+  expect(kinds(put(added, '2026-01-14\n2026-01-15'))).toEqual(['number', 'date'])
+  const said = { ...added, columns: [added.columns[0]!, { ...added.columns[1]!, isKindSaid: true }] }
+  expect(kinds(put(said, '7\n8\n7'))).toEqual(['number', 'category'])
+})
+
+test('lines of several entries make a sheet, where all have as many or tabs part them', () => {
+  const made = (readings: string) => asSheet(sheet({ readings }))
+  expect(made('1 12.5\n2 12.7')).toMatchObject({ readings: '1\t12.5\n2\t12.7' })
+  expect(made('1;12.5\n2;12.7')?.columns.map(({ kind }) => kind)).toEqual(['number', 'number'])
+  expect(made('no\tmass\n1\t12.5')).toMatchObject({
+    readings: '1\t12.5',
+    columns: [{ name: 'no' }, { name: 'mass' }],
+  })
+  expect(made('1 12.5\n2')).toBeUndefined()
+  expect(made('12.5\n12.7')).toBeUndefined()
+})
+
+test('columns that are pasted into a list make a sheet at once, and a header names its column', () => {
+  expect(changeOfReadings(sheet({}), 'a\tb\n1\t2')).toMatchObject({ columns: [{ name: 'a' }, { name: 'b' }] })
+  expect(changeOfReadings(sheet({}), '1\t2\t3')).toEqual({ readings: '1\t2\t3' })
+  expect(changeOfReadings(sheet({}), 'Net mass\n14.9')).toMatchObject({ columns: [{ name: 'Net mass' }] })
+  const named = sheet({ readings: 'Net mass\n14.9', columns: [columnNamed('Net mass', 'number')] })
+  expect(changeOfReadings(named, 'Gross mass\n14.9')).toMatchObject({ columns: [{ name: 'Gross mass' }] })
+  const own = sheet({ columns: [columnNamed('weight', 'number')] })
+  expect(changeOfReadings(own, 'Net mass\n14.9')).toEqual({ readings: 'Net mass\n14.9' })
 })

@@ -32,7 +32,7 @@ export function putBlock(
       return plainCell(put ?? before[row]?.[column] ?? '')
     }),
   )
-  return { ...withCells(sample, columns, cells), columns: [...columns] }
+  return withCells(sample, columns, cells)
 }
 
 /**
@@ -125,10 +125,12 @@ function withCells(sample: Typed, columns: readonly ColumnWords[], cells: Cells)
   const used = cells.findLastIndex((row) => row.some((cell) => cell !== '')) + 1
   const rows = cells.slice(0, used)
   const readings = rows.map((row) => row.join('\t')).join('\n')
-  const changed = { ...sample, columns: [...columns], readings }
+  const followed =
+    columns.length < 2 ? [...columns] : columns.map((column, at) => following(sample, column, rows, at))
+  const changed = { ...sample, columns: followed, readings }
   return {
     readings,
-    columns: [...columns],
+    columns: followed,
     setAside: moveSetAside(sample.setAside, typedCells(sample), typedCells(changed)),
   }
 }
@@ -172,12 +174,19 @@ function withColumns(
   return columns
 }
 
-/** The kind that every cell fits. */
+/** A column whose kind follows its cells, until somebody says what it is. */
+function following(sample: Typed, column: ColumnWords, rows: Cells, at: number): ColumnWords {
+  const cells = rows.map((row) => row[at] ?? '')
+  if (column.isKindSaid || cells.every((cell) => cell === '')) return column
+  return { ...column, kind: kindOf(cells, sample) }
+}
+
+/** The kind that more than half of the cells fit, so that a slip in one of them is no text among numbers. */
 function kindOf(cells: readonly string[], { decimalMark }: Typed): ColumnWords['kind'] {
   const texts = cells.map((cell) => cell.trim()).filter((cell) => cell !== '')
-  if (texts.length > 0 && texts.every((cell) => readNumber(cell, decimalMark).ok)) return 'number'
-  if (texts.length > 0 && texts.every((cell) => readDate(cell, 'day-first') !== undefined)) return 'date'
-  return 'category'
+  const fitsMost = (fits: (cell: string) => boolean) => 2 * texts.filter(fits).length > texts.length
+  if (fitsMost((cell) => readNumber(cell, decimalMark).ok)) return 'number'
+  return fitsMost((cell) => readDate(cell, 'day-first') !== undefined) ? 'date' : 'category'
 }
 
 function freeName(columns: readonly ColumnWords[]): string {

@@ -5,6 +5,7 @@ import { changeBetween } from '@/desk/trail/change'
 import { claimTitle } from '@/words/en/claimTitle'
 import { insertClaim } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
+import { listSamples } from '@/data/sampleRepository'
 import type { Doer } from '../doer'
 import { addSample } from '../sample/addSample'
 import { newIdentifier } from '../identifier'
@@ -26,8 +27,9 @@ export async function addClaim(
   return claimId
 }
 
-/** Adds a claim with a sample of its own, both still to be filled in. */
+/** Adds a claim that is still to be filled in, held against the newest sample of the case, or a new one where there is none. */
 export async function addClaimWithSample(db: Connection, caseId: string, doer: Doer): Promise<string> {
-  const sampleId = await addSample(db, { caseId, draft: EMPTY_SAMPLE }, doer)
+  const newest = (await listSamples(db, caseId)).at(-1)
+  const sampleId = newest?.id ?? (await addSample(db, { caseId, draft: EMPTY_SAMPLE }, doer))
   return addClaim(db, { caseId, draft: { ...EMPTY_CLAIM, sampleId } }, doer)
 }

@@ -26,6 +26,7 @@ export function InlineText(
     value: string
     placeholder: string
     onChange: (value: string) => void
+    onLeave?: () => void
     isInvalid?: boolean
     describedBy?: string
     inputMode?: 'decimal' | 'text'
@@ -59,6 +60,7 @@ export function InlineText(
         placeholder={placeholder}
         onFocus={() => (before.current = value)}
         onChange={(event) => onChange(event.target.value)}
+        onBlur={props.onLeave}
         onKeyDown={onKeyDown}
       />
       {suggestions.length > 0 && (

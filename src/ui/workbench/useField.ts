@@ -1,7 +1,7 @@
 'use client'
 
 import type { ClaimDraft } from '@/desk/claimDraft'
-import { problemsId } from './FieldProblems'
+import { problemsId } from '../ProblemLines'
 import { useWorkbench } from './WorkbenchProvider'
 
 type IsText<T> = T extends string ? (string extends T ? true : false) : false

@@ -12,23 +12,22 @@ import { useLabel } from '@/ui/sample/SampleProvider'
 import { useLook } from '@/ui/sample/useLook'
 import { useViewNumber } from '@/ui/workbench/useView'
 import { RowToolbar } from '../sheet/RowToolbar'
+import { ANY_WIDTH, BinWidth, widthText, within } from './BinWidth'
 import { BeyondFences } from './BeyondFences'
 import { PictureFigures } from './PictureFigures'
 
-/** How far the slider makes the bins narrower or wider, as a power of two. */
-const STEPS = { min: -3, max: 3, usual: 0 } as const
 const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
-const Slider = chakra('input', { base: { accentColor: 'accent', width: '120px' } })
 
 /** What the readings look like: four pictures, their figures, and those that stand apart. */
 export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReading; unit: string }>) {
   const label = useLabel()
   const shown = useDeferredValue(evidence)
-  const [step, setStep] = useViewNumber(label('bins').replaceAll(' ', '-'), STEPS)
+  const [stated, setStated] = useViewNumber(label('bins').replaceAll(' ', '-'), ANY_WIDTH)
   const [chosen, setChosen] = useState<number>()
   const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
   const look = useLook(drawn.values)
-  const width = (look?.figures.binWidth ?? 1) * 2 ** step
+  const usual = look?.figures.binWidth ?? 1
+  const width = stated === ANY_WIDTH.usual || !look ? usual : within(stated, look.figures)
   const words = useMemo(() => rowWords(drawn), [drawn])
   const charts = useMemo(() => look && chartsOf(drawn, look), [drawn, look])
   const histogram = useMemo(() => look && histogramPicture(drawn, look.sorted, width), [drawn, look, width])
@@ -49,22 +48,10 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
             {...chart}
             name={label('histogram')}
             picture={histogram}
-            description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(formatNumber(width, 4), unit)}.`}
+            description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(widthText(width), unit)}.`}
           />
           <Caption>
-            <label>
-              Bins of {withUnit(formatNumber(width, decimalsOf(width)), unit)}
-              {step === 0 && ' (Freedman and Diaconis)'}{' '}
-              <Slider
-                type="range"
-                aria-label={label('Width of the bins')}
-                min={STEPS.min}
-                max={STEPS.max}
-                step={0.25}
-                value={step}
-                onChange={(event) => setStep(Number(event.target.value))}
-              />
-            </label>
+            <BinWidth width={width} usual={usual} unit={unit} onChange={setStated} />
           </Caption>
         </figure>
         {charts.map(({ name, picture, describe, caption }) => (
@@ -119,9 +106,4 @@ function chartsOf(drawn: Parameters<typeof boxPicture>[0], look: Parameters<type
       caption: 'Normal quantiles; a normal population lies on the line',
     },
   ]
-}
-
-/** Three digits that count. */
-function decimalsOf(width: number): number {
-  return Math.max(0, 2 - Math.floor(Math.log10(width || 1)))
 }

@@ -1,0 +1,50 @@
+import { dateText, readDate } from './date'
+
+/** A day, or the first and the last of several, as days since 1970-01-01; or what was seen that is none, and what would do. */
+export type DayReading =
+  | Readonly<{ ok: true; first: number; last: number }>
+  | Readonly<{ ok: false; message: string; wouldDo: readonly string[] }>
+
+const UNTIL = /^(.+?)\s+(?:to|until|and|[-–])\s+(.+)$/i
+
+/**
+ * Reads a day that somebody typed, or the first and the last of several: "2026-01-14", "14.01.2026 to 16.01.2026". One that may
+ * be of another month, "3/4/2026", is asked about.
+ *
+ * @returns undefined for an empty text
+ */
+export function readDay(text: string): DayReading | undefined {
+  const trimmed = text.trim()
+  if (trimmed === '') return undefined
+  const [, from = trimmed, to = trimmed] = UNTIL.exec(trimmed) ?? []
+  const [first, last] = [daysOf(from), daysOf(to)]
+  const doubtful = [first, last].find((days) => days.length > 1)
+  if (doubtful && from === to) {
+    const wouldDo = doubtful.map(dateText)
+    return {
+      ok: false,
+      message: `“${text}” may be ${wouldDo.join(' or ')}. Write the one that is meant.`,
+      wouldDo,
+    }
+  }
+  if (first.length !== 1 || last.length !== 1)
+    return { ok: false, message: `“${text}” is no day. Write it such as 2026-01-14.`, wouldDo: [] }
+  if (last[0]! < first[0]!)
+    return { ok: false, message: `“${text}” ends before it begins. Check both days.`, wouldDo: [] }
+  return { ok: true, first: Math.floor(first[0]!), last: Math.floor(last[0]!) }
+}
+
+/** The days that a text may be: two where the day and the month can change places. */
+function daysOf(text: string): readonly number[] {
+  const orders = ['day-first', 'month-first'] as const
+  const days = orders.map((order) => readDate(text, order)).filter((day) => day !== undefined)
+  // Only slashes are written with the month first.
+  return text.includes('/') ? [...new Set(days)] : days.slice(0, 1)
+}
+
+/** That an instrument was calibrated only after what was measured with it was drawn; undefined where it was not, or no day is known. */
+export function calibratedLate(calibratedOn: string, drawnWhen: string): string | undefined {
+  const [calibrated, drawn] = [readDay(calibratedOn), readDay(drawnWhen)]
+  if (!calibrated?.ok || !drawn?.ok || calibrated.first <= drawn.last) return undefined
+  return `The instrument was last calibrated on ${dateText(calibrated.first)}, after the sample was drawn on ${dateText(drawn.last)}: say which calibration the readings rest on.`
+}
