@@ -12,7 +12,7 @@ import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
 import { type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
-import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
+import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 
 const BEGINNING = 64 * 1024
 const PREVIEWED_ROWS = 200
@@ -23,10 +23,11 @@ export type FilePreview = Readonly<{
   doubts: readonly FormatDoubt[]
   /** Its first rows, or why it can't be read so. */
   view: Outcome<SheetView>
-  /** Of a workbook: its sheets, and the one that is shown. */
-  sheets: readonly string[]
-  sheet: string
+  workbook?: ShownWorkbook
 }>
+
+/** A workbook whose sheet is shown: which part of it, and what is to be known of it. */
+export type ShownWorkbook = Omit<WorkbookSheet, 'csv'>
 
 export type Sort = Readonly<{ name: string; direction: 'rising' | 'falling' }>
 export type ShownRow = Readonly<{ row: number; cells: readonly string[] }>
@@ -58,17 +59,17 @@ const sheets = {
   /** Shows the beginning of a file. */
   async preview(
     file: Blob,
-    choice: Readonly<{ format?: SheetFormat; workbookSheet?: string }>,
+    choice: Readonly<{ format?: SheetFormat; workbook?: WorkbookChoice }>,
   ): Promise<Outcome<FilePreview>> {
     if (file.size > MAX_BYTES) return failure(sheetProblems.fileTooLarge(file.size))
     const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
-    const opened = await sourceOf(file, beginning, choice.workbookSheet)
+    const opened = await sourceOf(file, beginning, choice.workbook)
     if (!opened.ok) return opened
-    const { head, source, sheets: names, sheet, problem } = opened.value
+    const { head, source, workbook, problem } = opened.value
     const format = choice.format ?? guessFormat(head, isWorkbook(beginning) ? ',' : undefined)
     const read = problem ? failure(problem) : await readSheet({ source, format, maxRows: PREVIEWED_ROWS })
     const view = read.ok ? success(viewOf(read.value)) : read
-    return success({ format, doubts: doubtsOf(format, head), view, sheets: names, sheet })
+    return success({ format, doubts: doubtsOf(format, head), view, ...(workbook ? { workbook } : {}) })
   },
 
   /** What a claim takes from a sheet that is stored: only the columns it needs are fetched, and only once. */
@@ -132,24 +133,22 @@ function orderOf(sampleId: string, sort: Sort | undefined): Uint32Array | undefi
 type Opened = Readonly<{
   head: Uint8Array
   source: SheetSource
-  sheets: readonly string[]
-  sheet: string
+  workbook?: ShownWorkbook
   problem?: Problem
 }>
 
 async function sourceOf(
   file: Blob,
   beginning: Uint8Array,
-  workbookSheet: string | undefined,
+  choice: WorkbookChoice | undefined,
 ): Promise<Outcome<Opened>> {
-  if (!isWorkbook(beginning))
-    return success({ head: beginning, source: () => piecesOf(file), sheets: [], sheet: '' })
-  const workbook = await readWorkbook(new Uint8Array(await file.arrayBuffer()), workbookSheet)
+  if (!isWorkbook(beginning)) return success({ head: beginning, source: () => piecesOf(file) })
+  const workbook = await readWorkbook(new Uint8Array(await file.arrayBuffer()), choice)
   if (!workbook.ok) return workbook
-  const { csv, ...named } = workbook.value
+  const { csv, ...shown } = workbook.value
   const bytes = csv.ok ? csv.value : new Uint8Array(0)
   return success({
-    ...named,
+    workbook: shown,
     head: bytes.subarray(0, BEGINNING),
     source: () => [bytes],
     ...(csv.ok ? {} : { problem: csv.problem }),

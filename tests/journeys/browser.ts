@@ -7,7 +7,7 @@ import { Builder, By, error, Key, logging, type WebDriver, type WebElement } fro
 import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
 /** Far longer than anything takes, on a machine that is busy with something else too. */
-const PATIENCE_MS = 8_000
+const PATIENCE_MS = 40_000
 
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
 export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<Driver> {

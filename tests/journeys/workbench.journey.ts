@@ -104,10 +104,13 @@ test('the address holds how the page is looked at, and keys lead through it', as
       await driver.wait(isWorkingShown, WAIT_MS)
       const slider = () => control(driver, 'Width of the bins')
       await (await slider()).sendKeys(Key.ARROW_RIGHT)
-      await driver.wait(async () => (await driver.getCurrentUrl()).includes('bins=0.25'), WAIT_MS)
+      await driver.wait(async () => /bins=0\.\d+/.test(await driver.getCurrentUrl()), WAIT_MS)
       await driver.navigate().refresh()
       await driver.wait(isWorkingShown, WAIT_MS)
       expect(await (await slider()).getAttribute('value')).toBe('0.25')
+      await type(driver, 'Width of the bins, typed', '0.05')
+      expect(await (await slider()).getAttribute('aria-valuetext')).toBe('0.0500\u202fkg')
+      expect(await driver.getCurrentUrl()).toContain('bins=0.05')
     },
   )
   await step('keys lead to the sections, and ? lists them', async () => {

@@ -7,6 +7,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import type { FilePreview } from '@/workers/sheetWorker'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
+import { WorkbookPart } from './WorkbookPart'
 import { formatCount } from '@/words/figures'
 import { type BringInState, type Choice, type OnBrought, useBringIn } from './useBringIn'
 
@@ -73,6 +74,7 @@ export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrou
         <Shown
           name={state.name}
           preview={state.preview}
+          choice={state.choice}
           onChange={change}
           onTakeIn={() => void takeIn()}
           onClose={close}
@@ -86,34 +88,36 @@ export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrou
 function Shown({
   name,
   preview,
+  choice,
   onChange,
   onTakeIn,
   onClose,
 }: Readonly<{
   name: string
   preview: FilePreview
+  choice: Choice
   onChange: (choice: Choice) => void
   onTakeIn: () => void
   onClose: () => void
 }>) {
-  const { sheets, sheet, view, format, doubts } = preview
+  const { workbook, view, format, doubts } = preview
   return (
     <Box marginTop="6px">
-      {sheets.length > 1 && (
-        <Box>
-          Sheet{' '}
-          <InlineChoice
-            label="Sheet of the workbook"
-            value={sheet}
-            words={Object.fromEntries(sheets.map((one) => [one, one]))}
-            onChange={(workbookSheet) => onChange({ workbookSheet })}
-          />
-        </Box>
+      {workbook && (
+        <WorkbookPart
+          shown={workbook}
+          choice={choice.workbook ?? {}}
+          onChange={(part) => onChange({ workbook: part })}
+        />
       )}
       {view.ok ? (
         <>
           <Line>The first rows of {name}, as they will be read:</Line>
-          <SheetPreview view={view.value} />
+          <SheetPreview
+            view={view.value}
+            taken={choice.columns}
+            onTake={(columns) => onChange({ columns })}
+          />
         </>
       ) : (
         <Box role="alert" color="finding.contradicted">
@@ -122,7 +126,7 @@ function Shown({
       )}
       <FormatSentence
         format={format}
-        isWorkbook={sheets.length > 0}
+        isWorkbook={workbook !== undefined}
         onChange={(changed) => onChange({ format: changed })}
       />
       {doubts.map(({ about, example }) => (
@@ -133,7 +137,7 @@ function Shown({
         </Box>
       ))}
       <Flex gap="12px" marginTop="8px">
-        {view.ok && (
+        {view.ok && (workbook?.askedRows ?? 0) === 0 && (
           <Button type="button" onClick={onTakeIn}>
             Take it in
           </Button>

@@ -15,14 +15,14 @@ const WHATEVER = { parameter: 'mean' as const, kept: [], counted: [], knownStand
 export function ColumnLooks() {
   const held = useSample()
   const { draft: sample } = held
-  const numeric = sample.columns.filter(({ kind }) => kind === 'number')
   const [looked, setLooked] = useState('')
-  // Nothing rests on it: the first will do.
-  const chosen = looked || (numeric[0]?.name ?? '')
-  const question = useMemo(
-    () => ({ ...WHATEVER, column: chosen, decimalMark: sample.decimalMark }),
-    [chosen, sample.decimalMark],
-  )
+  const { columns, decimalMark } = sample
+  const question = useMemo(() => {
+    // Nothing rests on it: the first of numbers will do.
+    const column = looked || (columns.find(({ kind }) => kind === 'number')?.name ?? '')
+    return { ...WHATEVER, column, decimalMark }
+  }, [looked, columns, decimalMark])
+  const numeric = columns.filter(({ kind }) => kind === 'number')
   const taken = useTaken(question, held)
   const column = columnFor(question, sample)
   const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''

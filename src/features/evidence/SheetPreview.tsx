@@ -20,8 +20,26 @@ const Head = chakra('th', {
 const Cell = chakra('td', { base: { fontFamily: 'mono', paddingInline: '10px', paddingBlock: '1px' } })
 const Kind = chakra('span', { base: { display: 'block', fontWeight: '400', color: 'quiet' } })
 
-/** The first rows of a file, under the names and kinds of its columns. */
-export function SheetPreview({ view }: Readonly<{ view: SheetView }>) {
+/**
+ * The first rows of a file, under the names and kinds of its columns; each can be left out.
+ *
+ * @param taken - names of the columns that are taken; absent: all
+ */
+export function SheetPreview({
+  view,
+  taken,
+  onTake,
+}: Readonly<{
+  view: SheetView
+  taken: readonly string[] | undefined
+  onTake: (columns: readonly string[] | undefined) => void
+}>) {
+  const names = view.columns.map(({ name }) => name)
+  const isTaken = (name: string) => taken?.includes(name) ?? true
+  const turn = (name: string) => {
+    const left = names.filter((one) => (one === name ? !isTaken(one) : isTaken(one)))
+    onTake(left.length === names.length ? undefined : left)
+  }
   return (
     <Box overflowX="auto" marginTop="8px" tabIndex={0} role="region" aria-label="First rows of the file">
       <Table>
@@ -29,7 +47,18 @@ export function SheetPreview({ view }: Readonly<{ view: SheetView }>) {
           <tr>
             {view.columns.map(({ name, kind, missing }) => (
               <Head key={name} scope="col">
-                {name}
+                <label>
+                  {names.length > 1 && (
+                    <input
+                      type="checkbox"
+                      aria-label={`Take ${name}`}
+                      checked={isTaken(name)}
+                      disabled={isTaken(name) && names.filter(isTaken).length === 1}
+                      onChange={() => turn(name)}
+                    />
+                  )}{' '}
+                  {name}
+                </label>
                 <Kind>
                   {KIND_WORDS[kind]}
                   {missing > 0 && `, ${formatCount(missing)} missing`}

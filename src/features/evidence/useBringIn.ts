@@ -3,6 +3,7 @@
 import { useCallback, useRef, useState } from 'react'
 import type { Outcome, Problem } from '@/claims/terms/outcome'
 import type { SheetFormat } from '@/intake/sheet/format'
+import type { WorkbookChoice } from '@/intake/workbook/workbook'
 import { officerHere } from '@/ui/officer'
 import type { FilePreview } from '@/workers/sheetWorker'
 import { sheets } from '@/workers/sheets'
@@ -10,7 +11,7 @@ import { sheets } from '@/workers/sheets'
 export type BringInState =
   | Readonly<{ is: 'none' }>
   | Readonly<{ is: 'opening'; name: string }>
-  | Readonly<{ is: 'shown'; name: string; preview: FilePreview }>
+  | Readonly<{ is: 'shown'; name: string; preview: FilePreview; choice: Choice }>
   | Readonly<{ is: 'taken-in'; name: string; rows: number; share: number }>
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
   | Readonly<{ is: 'refused'; name: string; problem: Problem }>
@@ -19,7 +20,12 @@ export type BringInState =
 export type OnBrought = (sampleId: string, names: readonly string[], column: string) => void
 
 /** What was said of the file. */
-export type Choice = Readonly<{ format?: SheetFormat; workbookSheet?: string }>
+export type Choice = Readonly<{
+  format?: SheetFormat
+  workbook?: WorkbookChoice
+  /** Names of the columns that are taken; absent: all. */
+  columns?: readonly string[] | undefined
+}>
 type MissingWord = Readonly<{ column: string; word: string; count: number }>
 type Imported =
   | Readonly<{ is: 'brought-in'; sampleId: string; column: string; names: readonly string[] }>
@@ -41,9 +47,12 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
     const preview = await previewOf(chosen, wanted)
     if (file.current !== chosen || choice.current !== wanted) return
     if (!preview.ok) return setState({ is: 'refused', name, problem: preview.problem })
-    const { format, sheet } = preview.value
-    choice.current = { format, ...(sheet === '' ? {} : { workbookSheet: sheet }) }
-    setState({ is: 'shown', name, preview: preview.value })
+    const { format, workbook } = preview.value
+    // What was guessed and shown is what is taken.
+    const part = workbook && { sheet: workbook.sheet, ...workbook.part }
+    const { rowCount: _, ...taken } = part ?? { rowCount: 0 }
+    choice.current = { ...wanted, format, ...(part ? { workbook: { ...wanted.workbook, ...taken } } : {}) }
+    setState({ is: 'shown', name, preview: preview.value, choice: choice.current })
   }, [])
 
   const close = useCallback(() => {
@@ -79,10 +88,11 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
 
   const change = useCallback(
     (changed: Choice) => {
-      const { format, ...known } = choice.current
-      // Another sheet of the workbook is written in its own way.
-      const kept = changed.workbookSheet === undefined && format ? { format } : {}
-      if (file.current) void show(file.current, { ...known, ...kept, ...changed })
+      // Another part of a workbook is written in its own way, and columns go by names that the format may change.
+      const { format, workbook } = choice.current
+      const kept = changed.workbook === undefined && format ? { format } : {}
+      const part = workbook ? { workbook } : {}
+      if (file.current) void show(file.current, { ...part, ...kept, ...changed })
     },
     [show],
   )

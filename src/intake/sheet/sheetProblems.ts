@@ -48,6 +48,8 @@ export const sheetProblems = {
     ),
   headerTwice: (name: string) =>
     problem('header-twice', `Two columns are named “${name}”. Give each a name of its own.`),
+  noColumns: (names: readonly string[]) =>
+    problem('no-columns', `None of the columns wanted is there. The file has: ${names.join(', ')}.`),
   tooManyColumns: (seen: number, max: number) =>
     problem(
       'too-many-columns',

@@ -1,6 +1,6 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
-import type { WorkbookRows } from './workbookRows'
+import { NoteTaker, type WorkbookRows } from './workbookRows'
 import { readXml } from './xml'
 import type { Zip } from './zip'
 
@@ -20,6 +20,7 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
   let cell: Cell | undefined
   let isInText = 0
   let isNote = false
+  const notes = new NoteTaker()
   readXml(zip.text('content.xml'), {
     open: (name, attributes) => {
       if (name === 'table:table') {
@@ -29,9 +30,15 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
         if (isWanted) chosen = title
       }
       if (!isWanted) return
+      const isHidden = /^(collapse|filter)$/.test(attributes['table:visibility'] ?? '')
+      if (name === 'table:table-column' && isHidden)
+        notes.hide(Number(attributes['table:number-columns-repeated'] ?? 1))
       if (name === 'table:table-row') {
         row = []
         rowRepeated = Number(attributes['table:number-rows-repeated'] ?? 1)
+        if (attributes['table:visibility'] === 'filter') notes.filter()
+        if (isHidden)
+          for (let at = 1; at <= Math.min(rowRepeated, 1000); at += 1) notes.hiddenRow(rows.length + at)
       } else if (name === 'table:table-cell' || name === 'table:covered-table-cell') {
         cell = {
           text: '',
@@ -45,12 +52,13 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
           paragraphs: 0,
         }
         const formula = attributes['table:formula']
-        if (formula !== undefined)
-          problem ??= workbookProblems.formula(
-            placeOf(row.length, rows.length),
-            chosen!,
-            formula.replace(/^[a-z]+:/, ''),
-          )
+        const place = placeOf(row.length, rows.length)
+        const isWide = [attributes['table:number-columns-spanned'], attributes['table:number-rows-spanned']]
+        if (isWide.some((span) => Number(span ?? 1) > 1)) notes.merge()
+        if (formula !== undefined) {
+          notes.formula(place, formula.replace(/^[a-z]+:=/, ''))
+          if (cell.type === '') problem ??= workbookProblems.formulaWithoutValue(place, chosen!, formula)
+        }
       } else if (name === 'office:annotation') {
         isNote = true
       } else if (cell && name === 'text:p' && !isNote) {
@@ -81,7 +89,12 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
     },
   })
   if (chosen === undefined) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
-  return success({ sheets, sheet: chosen, rows: problem ? failure(problem) : success(rows) })
+  return success({
+    sheets,
+    sheet: chosen,
+    rows: problem ? failure(problem) : success(rows),
+    notes: notes.notes,
+  })
 }
 
 function textOf({ type, value, text }: Cell): string {

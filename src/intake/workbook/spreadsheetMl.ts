@@ -1,7 +1,7 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { dateText } from '../reading/date'
 import { workbookProblems } from './workbookProblems'
-import type { WorkbookRows } from './workbookRows'
+import { NoteTaker, type WorkbookRows } from './workbookRows'
 import { localName, readXml } from './xml'
 import type { Zip } from './zip'
 
@@ -22,8 +22,10 @@ export function readSpreadsheetMl(zip: Zip, wanted: string | undefined): Outcome
     texts: zip.has('xl/sharedStrings.xml') ? sharedTexts(zip.text('xl/sharedStrings.xml')) : [],
     isDate: zip.has('xl/styles.xml') ? dateStyles(zip.text('xl/styles.xml')) : () => false,
     firstDay: book.firstDay,
+    notes: new NoteTaker(),
   }
-  return success({ sheets, sheet: chosen.name, rows: readSheet(zip.text(chosen.part), context) })
+  const rows = readSheet(zip.text(chosen.part), context)
+  return success({ sheets, sheet: chosen.name, rows, notes: context.notes.notes })
 }
 
 function readBook(zip: Zip) {
@@ -101,6 +103,7 @@ type Context = Readonly<{
   texts: readonly string[]
   isDate: (style: number) => boolean
   firstDay: number
+  notes: NoteTaker
 }>
 
 type Cell = Readonly<{ at: string; type: string; style: number }>
@@ -122,12 +125,14 @@ function readSheet(xml: string, context: Context): Outcome<readonly (readonly st
         row = []
         rows.push(row)
         column = 0
+        if (isOn(attributes.hidden)) context.notes.hiddenRow(number)
         if (number > MAX_ROWS) problem ??= workbookProblems.tooManyRows(MAX_ROWS)
       } else if (name === 'c') {
         column = attributes.r === undefined ? column : columnOf(attributes.r)
         cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
         ;[value, formula] = ['', undefined]
       } else if (name === 'rPh') isPhonetic = true
+      else noteOf(name, attributes, context.notes)
       if (name === 'f') formula = ''
       part = name
     },
@@ -140,14 +145,24 @@ function readSheet(xml: string, context: Context): Outcome<readonly (readonly st
       part = ''
       if (name === 'rPh') isPhonetic = false
       if (name !== 'c') return
-      if (formula !== undefined)
-        problem ??= workbookProblems.formula(cell.at, context.sheet, formula && `=${formula}`)
+      if (formula !== undefined) context.notes.formula(cell.at, formula)
+      if (formula !== undefined && value === '' && cell.type !== 'str')
+        problem ??= workbookProblems.formulaWithoutValue(cell.at, context.sheet, formula)
       if (cell.type === 'e') problem ??= workbookProblems.errorCell(cell.at, context.sheet, value)
       if (column < MAX_COLUMNS) row[column] = cellText(value, cell, context)
       column += 1
     },
   })
   return problem ? failure(problem) : success(rows.map((cells) => Array.from(cells, (text) => text ?? '')))
+}
+
+const isOn = (attribute: string | undefined) => /^(1|true)$/.test(attribute ?? '')
+
+function noteOf(name: string, attributes: Readonly<Record<string, string>>, notes: NoteTaker): void {
+  if (name === 'mergeCell') notes.merge()
+  if (name === 'autoFilter') notes.filter()
+  if (name === 'col' && isOn(attributes.hidden))
+    notes.hide(Number(attributes.max ?? 1) - Number(attributes.min ?? 1) + 1)
 }
 
 /** As many as a workbook can have. */

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
 import Papa from 'papaparse'
 import writeXlsxFile from 'write-excel-file/node'
-import { isWorkbook, readWorkbook } from './workbook'
+import { isWorkbook, readWorkbook, type WorkbookChoice } from './workbook'
 
 type Cells = readonly (readonly (string | number | boolean | Date | null)[])[]
 
@@ -34,8 +34,12 @@ function odsOf(rows: string, name = 'Log'): Uint8Array {
   })
 }
 
-async function rowsOf(bytes: Uint8Array, sheet?: string): Promise<readonly (readonly string[])[]> {
-  const read = await readWorkbook(bytes, sheet)
+async function rowsOf(
+  bytes: Uint8Array,
+  sheet?: string,
+  choice: WorkbookChoice = {},
+): Promise<readonly (readonly string[])[]> {
+  const read = await readWorkbook(bytes, { sheet, ...choice })
   if (!read.ok || !read.value.csv.ok) throw new Error('a problem where rows were expected')
   return Papa.parse<string[]>(new TextDecoder().decode(read.value.csv.value), {
     delimiter: ',',
@@ -43,8 +47,8 @@ async function rowsOf(bytes: Uint8Array, sheet?: string): Promise<readonly (read
   }).data.slice(0, -1)
 }
 
-async function problemOf(bytes: Uint8Array, sheet?: string) {
-  const read = await readWorkbook(bytes, sheet)
+async function problemOf(bytes: Uint8Array, sheet?: string, choice: WorkbookChoice = {}) {
+  const read = await readWorkbook(bytes, { sheet, ...choice })
   if (!read.ok) return read.problem
   if (read.value.csv.ok) throw new Error('a sheet where a problem was expected')
   return read.value.csv.problem
@@ -72,7 +76,7 @@ test('numbers, texts, dates and truth values of an XLSX workbook are read as the
     ['a < b & c', -1.5e-7, '2026-01-15 09:30', 'false'],
     ['', 15, '', ''],
   ])
-  const named = await readWorkbook(bytes, 'Weighings')
+  const named = await readWorkbook(bytes, { sheet: 'Weighings' })
   expect(named.ok && named.value.sheets).toEqual(['Cover', 'Weighings'])
 })
 
@@ -136,7 +140,8 @@ test('rows and cells that are left out are empty', async () => {
   const bytes = bareXlsx(
     '<row r="2"><c r="B2"><v>1</v></c><c r="D2" t="inlineStr"><is><t>x</t></is></c></row>',
   )
-  expect(await rowsOf(bytes)).toEqual([
+  expect(await rowsOf(bytes)).toEqual([['', '1', '', 'x']])
+  expect(await rowsOf(bytes, undefined, { firstRow: 1 })).toEqual([
     ['', '', '', ''],
     ['', '1', '', 'x'],
   ])
@@ -144,10 +149,10 @@ test('rows and cells that are left out are empty', async () => {
 
 test.each([
   [
-    'a formula',
-    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="B1"><f>A1*2</f><v>2</v></c></row>'),
+    'a formula that was never computed',
+    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="B1"><f>A1*2</f></c></row>'),
     'workbook-formula',
-    /B1 of the sheet “Log” holds a formula \(=A1\*2\)/,
+    /B1 of the sheet “Log” holds a formula \(A1\*2\) that was never computed/,
   ],
   [
     'an error',
@@ -156,8 +161,8 @@ test.each([
     /A1.*#DIV\/0!/,
   ],
   [
-    'an ODS formula',
-    odsOf(row(cell(''), cell('office:value-type="float" office:value="3" table:formula="of:=[.A1]+1"', '3'))),
+    'an ODS formula that was never computed',
+    odsOf(row(cell(''), cell('table:formula="of:=[.A1]+1"'))),
     'workbook-formula',
     /B1/,
   ],
@@ -200,4 +205,65 @@ test('a sheet that is not there is named, with those that are', async () => {
   expect((await problemOf(await xlsxOf([{ sheet: 'A', data: [['x']] }]), 'B')).message).toContain(
     'It has: A.',
   )
+})
+
+const notesOf = async (bytes: Uint8Array, choice: WorkbookChoice = {}) => {
+  const read = await readWorkbook(bytes, { sheet: 'Log', ...choice })
+  if (!read.ok) throw new Error('a problem where a sheet was expected')
+  return read.value
+}
+
+test('of formulas the values are taken, and it is told how many there are and which', async () => {
+  const cells = (at: number) =>
+    `<c r="A${at}"><v>${at}</v></c><c r="B${at}"><f>A${at}*2</f><v>${2 * at}</v></c>`
+  const bytes = bareXlsx([1, 2, 3, 4].map((at) => `<row r="${at}">${cells(at)}</row>`).join(''))
+  expect(await rowsOf(bytes)).toEqual([1, 2, 3, 4].map((at) => [String(at), String(2 * at)]))
+  expect((await notesOf(bytes)).notes.formulas).toEqual({
+    count: 4,
+    examples: ['B1: =A1*2', 'B2: =A2*2', 'B3: =A3*2'],
+  })
+  const ods = odsOf(
+    row(cell(''), cell('office:value-type="float" office:value="3" table:formula="of:=[.A1]+1"', '3')),
+  )
+  expect((await notesOf(ods)).notes.formulas).toEqual({ count: 1, examples: ['B1: =[.A1]+1'] })
+})
+
+test('a title above the table and a total below it are left out, unless somebody says otherwise', async () => {
+  const data = [['Weighings of line 2'], [], ['sack', 'mass'], ['a', 14.9], ['b', 15.1], ['Total', 30]]
+  const bytes = await xlsxOf([{ sheet: 'Log', data: data as Cells }])
+  expect(await rowsOf(bytes)).toEqual([
+    ['sack', 'mass'],
+    ['a', '14.9'],
+    ['b', '15.1'],
+  ])
+  expect((await notesOf(bytes)).part).toEqual({ firstRow: 3, lastRow: 5, rowCount: 6 })
+  expect(await rowsOf(bytes, 'Log', { firstRow: 4, lastRow: 6 })).toEqual([
+    ['a', '14.9'],
+    ['b', '15.1'],
+    ['Total', '30'],
+  ])
+})
+
+test('hidden rows and columns, merged cells and filters are told of, and hidden rows are asked about', async () => {
+  const inside = (['mass', 14.9, 15.1, 15.2] as const)
+    .map((value, at) => {
+      const one = at === 0 ? `t="inlineStr"><is><t>${value}</t></is>` : `><v>${value}</v>`
+      return `<row r="${at + 1}"${at === 2 ? ' hidden="1"' : ''}><c r="A${at + 1}" ${one}</c></row>`
+    })
+    .join('')
+  const bytes = bareXlsx(
+    `${inside}</sheetData><cols><col min="2" max="3" hidden="1"/></cols><autoFilter ref="A1"/><mergeCells><mergeCell ref="A1:B1"/></mergeCells><sheetData>`,
+  )
+  expect(await notesOf(bytes)).toMatchObject({
+    notes: { hiddenRows: [3], hiddenColumns: 2, merged: 1, isFiltered: true },
+    askedRows: 1,
+  })
+  expect(await rowsOf(bytes, 'Log', { hiddenRows: 'left-out' })).toEqual([['mass'], ['14.9'], ['15.2']])
+  expect(await notesOf(bytes, { hiddenRows: 'taken' })).toMatchObject({ askedRows: 0 })
+  const ods = odsOf(
+    `<table:table-column table:visibility="collapse" table:number-columns-repeated="2"/>${row(cell('office:value-type="float" office:value="1"'))}<table:table-row table:visibility="filter">${cell('office:value-type="float" office:value="2" table:number-rows-spanned="2"')}</table:table-row>`,
+  )
+  expect((await notesOf(ods)).notes).toMatchObject({
+    ...{ hiddenRows: [2], hiddenColumns: 2, merged: 1, isFiltered: true },
+  })
 })

@@ -22,10 +22,15 @@ export const workbookProblems = {
   noSuchSheet: (name: string, names: readonly string[]) =>
     problem('sheet-not-found', `The workbook has no sheet “${name}”. It has: ${names.join(', ')}.`),
   emptySheet: (name: string) => problem('file-empty', `The sheet “${name}” is empty. Choose another one.`),
-  formula: (cell: string, sheet: string, formula: string) =>
+  formulaWithoutValue: (cell: string, sheet: string, formula: string) =>
     problem(
       'workbook-formula',
-      `Cell ${cell} of the sheet “${sheet}” holds a formula${formula ? ` (${formula.slice(0, 60)})` : ''}: its value was computed, not measured. Put values in place of formulas, or leave the column out.`,
+      `Cell ${cell} of the sheet “${sheet}” holds a formula${formula ? ` (${formula.slice(0, 60)})` : ''} that was never computed. Open the workbook where it was made and save it once more, or put the value in place of the formula.`,
+    ),
+  hiddenRowsAsked: (count: number, sheet: string) =>
+    problem(
+      'hidden-rows',
+      `${count === 1 ? '1 row' : `${count} rows`} of the sheet “${sheet}” ${count === 1 ? 'is' : 'are'} hidden. Say whether they are to be taken or left out.`,
     ),
   errorCell: (cell: string, sheet: string, seen: string) =>
     problem(

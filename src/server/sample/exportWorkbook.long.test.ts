@@ -32,7 +32,7 @@ beforeAll(async () => {
 afterAll(async () => (await kept.trueWeightDatabase)?.close())
 
 test('a workbook that is brought in again has the same cells', async () => {
-  const read = await readWorkbook(bytes, undefined)
+  const read = await readWorkbook(bytes)
   if (!read.ok || !read.value.csv.ok) throw new Error('not read')
   expect(new TextDecoder().decode(read.value.csv.value)).toBe(LOG)
   expect(read.value.sheets).toEqual(['Sheet', 'Columns', 'Set aside'])

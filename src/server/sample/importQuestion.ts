@@ -5,6 +5,7 @@ import { DECIMAL_MARKS } from '@/desk/typed'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { ENCODINGS, SEPARATORS } from '@/intake/sheet/format'
 import { THOUSANDS } from '@/intake/reading/thousands'
+import { MAX_COLUMNS } from '@/intake/sheet/readSheet'
 import type { SheetImport } from './importSheet'
 import { readInput } from '../input'
 
@@ -16,11 +17,20 @@ const formatSchema = z.strictObject({
   dateOrder: z.enum(DATE_ORDERS),
   header: z.enum(['first-row', 'none']),
 })
+const row = z.int().min(1).max(1_048_576)
+const workbookSchema = z.strictObject({
+  sheet: z.string().max(500).optional(),
+  firstRow: row.optional(),
+  lastRow: row.optional(),
+  hiddenRows: z.enum(['taken', 'left-out']).optional(),
+})
 const questionSchema = z.strictObject({
   fileName: z.string().min(1).max(500),
   by: z.string().max(500),
   format: formatSchema.optional(),
-  workbookSheet: z.string().max(500).optional(),
+  workbook: workbookSchema.optional(),
+  /** Names of the columns that are taken; absent: all. */
+  columns: z.array(z.string().max(500)).min(1).max(MAX_COLUMNS).optional(),
   missingWords: z.array(z.string().max(500)).max(1000).optional(),
 })
 

@@ -13,7 +13,8 @@ import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
-import { isWorkbook, readWorkbook } from '@/intake/workbook/workbook'
+import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
+import { workbookProblems } from '@/intake/workbook/workbookProblems'
 import { newIdentifier } from '../identifier'
 import { notFound } from '../problems'
 import { record } from '../record'
@@ -27,8 +28,10 @@ export type SheetImport = Readonly<{
   body: AsyncIterable<Uint8Array>
   /** Absent: guessed. */
   format?: SheetFormat | undefined
-  /** Of a workbook: which of its sheets; absent: the first. */
-  workbookSheet?: string | undefined
+  /** Of a workbook: which part of it. */
+  workbook?: WorkbookChoice | undefined
+  /** Names of the columns that are taken; absent: all. */
+  columns?: readonly string[] | undefined
   /** Words that stand for missing figures; absent: nobody has been asked. */
   missingWords?: readonly string[] | undefined
   by: string
@@ -64,16 +67,17 @@ export async function importSheet(
   const whole = await wholeOf(body, signal)
   if (!whole.ok) return whole
   const hash = crypto.subtle.digest('SHA-256', whole.value)
-  const sheet = await readWhole(whole.value, question)
-  if (!sheet.ok) return sheet
-  const { columns, rowCount, missingWords } = sheet.value
+  const read = await readWhole(whole.value, question)
+  if (!read.ok) return read
+  const { sheet, part } = read.value
+  const { columns, rowCount, missingWords } = sheet
   if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
   const fileSha256 = Buffer.from(await hash).toString('hex')
   signal?.throwIfAborted()
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
     if (!(await holdCase(transaction, caseId))) return failure(notFound('case', caseId))
     const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
-    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now })
+    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now, part })
     signal?.throwIfAborted()
     const column = likelyColumn(columns)
     return success({
@@ -103,21 +107,43 @@ async function wholeOf(
   return success(Buffer.concat(pieces))
 }
 
-async function readWhole(whole: Uint8Array, question: SheetImport): Promise<Outcome<Sheet>> {
-  const { signal, onProgress, missingWords } = question
-  let bytes = whole
+async function readWhole(
+  whole: Uint8Array,
+  question: SheetImport,
+): Promise<Outcome<Readonly<{ sheet: Sheet; part: string }>>> {
+  const { signal, onProgress, missingWords, columns: wanted } = question
+  let [bytes, part] = [whole, '']
   if (isWorkbook(whole)) {
-    const workbook = await readWorkbook(whole, question.workbookSheet)
+    const workbook = await readWorkbook(whole, question.workbook)
     if (!workbook.ok) return workbook
-    if (!workbook.value.csv.ok) return workbook.value.csv
-    bytes = workbook.value.csv.value
+    const { csv, askedRows, sheet } = workbook.value
+    if (!csv.ok) return csv
+    if (askedRows > 0) return failure(workbookProblems.hiddenRowsAsked(askedRows, sheet))
+    ;[bytes, part] = [csv.value, partWords(workbook.value, question.workbook)]
   }
-  return readSheet({
+  const sheet = await readSheet({
     source: () => piecesOf(bytes, signal),
     format: question.format ?? guessFormat(bytes, isWorkbook(whole) ? ',' : undefined),
+    wanted,
     missingWords,
     onProgress: (rows, read) => onProgress?.(rows, Math.min(1, read / bytes.length)),
   })
+  if (!sheet.ok) return sheet
+  const { columns, names } = sheet.value
+  if (columns.length === 0) return failure(sheetProblems.noColumns(names))
+  const chosen =
+    columns.length < names.length ? `, columns ${columns.map(({ name }) => name).join(', ')}` : ''
+  return success({ sheet: sheet.value, part: `${part}${chosen}` })
+}
+
+/** Which part of a workbook was taken, for the trail. */
+function partWords({ sheet, part, notes }: WorkbookSheet, choice: WorkbookChoice = {}): string {
+  const { formulas, hiddenRows } = notes
+  const computed =
+    formulas.count > 0 ? `, values of ${formulas.count} formulas (${formulas.examples.join('; ')})` : ''
+  const hidden =
+    hiddenRows.length > 0 ? `, hidden rows ${choice.hiddenRows === 'left-out' ? 'left out' : 'taken'}` : ''
+  return `, sheet “${sheet}”, rows ${part.firstRow} to ${part.lastRow} of ${part.rowCount}${hidden}${computed}`
 }
 
 /** Lets the server answer others between the pieces. */
@@ -140,9 +166,11 @@ export async function storeSheet(
     /** What is known of it beside the file. */
     words?: Partial<SampleDraft>
     now: Date
+    /** Which part of the file was taken, for the trail. */
+    part?: string
   }>,
 ): Promise<string> {
-  const { caseId, by, file, columns, words, now } = input
+  const { caseId, by, file, columns, words, now, part = '' } = input
   const { fileName, fileBytes, fileSha256, rowCount } = file
   const id = newIdentifier()
   const draft = {
@@ -154,7 +182,7 @@ export async function storeSheet(
   }
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn))
-  const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
+  const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}${part}`
   const change = changeBetween(EMPTY_SAMPLE, draft)
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
