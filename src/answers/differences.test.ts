@@ -18,6 +18,14 @@ test('the same result differs in nothing, whoever made it and however its workin
   expect(differencesIn(changed({ test }), answer)).toEqual([])
 })
 
+test('a basis that an earlier core did not say is no difference; one that is gone or another is', () => {
+  const told = changed({ finding: { ...answer.finding, basis: 'One row is set aside.' } })
+  expect(differencesIn(answer, told)).toEqual([])
+  expect(differencesIn(told, answer)).toEqual(['finding.basis'])
+  const other = changed({ finding: { ...answer.finding, basis: '2 rows are set aside.' } })
+  expect(differencesIn(told, other)).toEqual(['finding.basis'])
+})
+
 test('every figure that differs is named by its path, also one that is there on one side only', () => {
   const estimate = { ...answer.estimate, value: 15 }
   expect(differencesIn(answer, changed({ estimate }))).toEqual(['estimate.value'])

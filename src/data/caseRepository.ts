@@ -9,8 +9,16 @@ import { containing } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
-export type ClaimLine = Pick<typeof claims.$inferSelect, keyof ClaimWords | 'id' | 'caseId' | 'outcome'>
-export type CaseWithClaims = CaseRow & Readonly<{ claims: readonly ClaimLine[] }>
+export type ClaimLine = Pick<
+  typeof claims.$inferSelect,
+  keyof ClaimWords | 'id' | 'caseId' | 'outcome' | 'isDiscarded'
+>
+export type CaseWithClaims = CaseRow &
+  Readonly<{
+    claims: readonly ClaimLine[]
+    /** Claims that are part of the case no more, and can be taken up again. */
+    discarded: readonly ClaimLine[]
+  }>
 
 export const CASE_ORDERS = ['changed', 'opened', 'reference', 'subject', 'party'] as const
 export type CaseOrder = (typeof CASE_ORDERS)[number]
@@ -41,6 +49,7 @@ const CLAIM_LINE = {
   toleranceAbove: claims.toleranceAbove,
   unit: claims.unit,
   outcome: claims.outcome,
+  isDiscarded: claims.isDiscarded,
 } as const
 
 const ORDER_COLUMNS = {
@@ -78,7 +87,11 @@ async function withClaims(db: Connection, rows: readonly CaseRow[]): Promise<rea
     .from(claims)
     .where(inArray(claims.caseId, ids))
     .orderBy(asc(claims.position))
-  return rows.map((row) => ({ ...row, claims: lines.filter(({ caseId }) => caseId === row.id) }))
+  return rows.map((row) => {
+    const own = lines.filter(({ caseId }) => caseId === row.id)
+    const of = (isDiscarded: boolean) => own.filter((line) => line.isDiscarded === isDiscarded)
+    return { ...row, claims: of(false), discarded: of(true) }
+  })
 }
 
 function conditionOf(db: Connection, { text, state, outcome }: DocketQuestion) {
@@ -88,7 +101,7 @@ function conditionOf(db: Connection, { text, state, outcome }: DocketQuestion) {
       db
         .select({ one: sql`1` })
         .from(claims)
-        .where(and(eq(claims.caseId, cases.id), condition)),
+        .where(and(eq(claims.caseId, cases.id), eq(claims.isDiscarded, false), condition)),
     )
   return and(
     state === 'any' ? undefined : state === 'current' ? ne(cases.state, 'archived') : eq(cases.state, state),

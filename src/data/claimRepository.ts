@@ -28,7 +28,7 @@ export async function listClaimsOf(db: Connection, sampleId: string): Promise<re
   return rows.map(storedClaim)
 }
 
-/** The claims of a case, in their order. */
+/** The claims of a case, in their order, those that are discarded too. */
 export async function listClaims(db: Connection, caseId: string): Promise<readonly StoredClaim[]> {
   const rows = await db.query.claims.findMany({
     where: eq(claims.caseId, caseId),

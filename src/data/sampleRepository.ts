@@ -23,6 +23,7 @@ export type SampleLine = Readonly<{
   fileName: string | null
   rowCount: number | null
   columns: readonly ColumnWords[]
+  isDiscarded: boolean
 }>
 
 export async function findSample(db: Connection, id: string): Promise<StoredSample | undefined> {
@@ -47,7 +48,7 @@ export async function findSample(db: Connection, id: string): Promise<StoredSamp
   return { id: sampleId, caseId, draft, file, revision, createdAt, updatedAt }
 }
 
-/** The samples of a case, the oldest first. */
+/** The samples of a case, the oldest first, those that are discarded too. */
 export function listSamples(db: Connection, caseId: string): Promise<readonly SampleLine[]> {
   return db
     .select({
@@ -57,6 +58,7 @@ export function listSamples(db: Connection, caseId: string): Promise<readonly Sa
       fileName: samples.fileName,
       rowCount: samples.rowCount,
       columns: samples.columns,
+      isDiscarded: samples.isDiscarded,
     })
     .from(samples)
     .where(eq(samples.caseId, caseId))

@@ -10,17 +10,23 @@ export type PlacedHead = ColumnHead & Readonly<{ position: number }>
 
 const CHUNK_COLUMNS = '"sample_id", "column_position", "position", "cells"'
 
-/** Stores the columns of a sheet: their heads as rows, their cells as chunks, by binary copy. */
+/**
+ * Stores the columns of a sheet: their heads as rows, their cells as chunks, by binary copy.
+ *
+ * @param onStored - told of the share of the columns that are stored
+ */
 export async function insertColumns(
   connection: Connection,
   sampleId: string,
   columns: readonly ColumnBytes[],
+  onStored?: (share: number) => Promise<void>,
 ): Promise<void> {
   for (const [position, { head, chunks }] of columns.entries()) {
     await connection.insert(sheetColumns).values({ ...head, sampleId, position })
     const id = uuidBytes(sampleId)
     const rows = chunks.map((cells, at) => [id, int32(position), int32(at), cells])
     await connection.copyIn(`"column_chunks" (${CHUNK_COLUMNS})`, writeBinaryCopy(rows))
+    await onStored?.((position + 1) / columns.length)
   }
 }
 

@@ -37,3 +37,6 @@ export function caseWordsOf(known: CaseWords): CaseWords {
   const { reference, subject, party, people, notes, openedOn, dueOn, closedOn } = known
   return { reference, subject, party, people, notes, openedOn, dueOn, closedOn }
 }
+
+/** What of a case is discarded, or taken up again. */
+export type Turned = Readonly<{ what: 'claim' | 'sample'; id: string; isDiscarded: boolean }>

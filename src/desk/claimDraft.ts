@@ -55,6 +55,8 @@ export const claimDraftSchema = z.strictObject({
   secondKept: keptRowsSchema,
   /** What whoever signs the finding has to say beside it. */
   remarks: storedText(REMARKS_LENGTH),
+  /** Kept, but part of nothing any more; it can be taken up again. */
+  isDiscarded: z.boolean(),
 })
 
 export type ClaimDraft = z.infer<typeof claimDraftSchema>
@@ -104,4 +106,5 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   secondColumn: '',
   secondKept: [],
   remarks: '',
+  isDiscarded: false,
 }

@@ -76,6 +76,8 @@ export const sampleDraftSchema = z.strictObject({
   instrument: words,
   resolution: words,
   calibratedOn: words,
+  /** Kept, but part of nothing any more; it can be taken up again. */
+  isDiscarded: z.boolean(),
 })
 
 export type SampleDraft = z.infer<typeof sampleDraftSchema>
@@ -106,6 +108,7 @@ export const EMPTY_SAMPLE: SampleDraft = {
   instrument: '',
   resolution: '',
   calibratedOn: '',
+  isDiscarded: false,
 }
 
 /** A column that nobody has said anything about yet. */

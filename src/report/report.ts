@@ -20,7 +20,9 @@ import { type ClaimStudy, studyClaims } from './study'
  * The report of a case: everything that a finding rests on, computed anew from the case's own content. The same content and
  * options give the same report, wherever it is made.
  */
-export async function reportOf(content: CaseContent, options: ReportOptions): Promise<Report> {
+export async function reportOf(whole: CaseContent, options: ReportOptions): Promise<Report> {
+  // What is discarded is in the case's file and on its trail, and no part of what is reported.
+  const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
   const isExamined = options.parts.includes('cross-examination')
   const studies = await studyClaims(content, { decimals: options.decimals, isExamined })
   const write = writerFor(options.language, verbatimOf(content))

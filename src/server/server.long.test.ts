@@ -191,10 +191,16 @@ test('words among numbers are asked about, and a file that is refused leaves not
   expect((await readSampleIn(caseId, sampleId))?.sample.file?.rowCount).toBe(3)
 })
 
-test('an import that is broken off leaves nothing behind', async () => {
+test.each([
+  ['at once', 0],
+  ['while it is stored', 0.7],
+  ['at the last moment', 1],
+])('an import that is broken off %s leaves nothing behind', async (_, from) => {
   const { caseId } = await newCase()
   const control = new AbortController()
-  const onProgress = () => control.abort()
+  const onProgress = (_rows: number, share: number) => {
+    if (share >= from) control.abort()
+  }
   await expect(bring(caseId, LOG, { signal: control.signal, onProgress })).rejects.toThrow()
   expect(await readSamplesOf(caseId)).toHaveLength(1)
 })
@@ -329,7 +335,7 @@ test('a claim about two sources follows a change of either, and takes no sample 
   valueOf(await saveClaim(claimId, { draft: two, revision: 1 }, later))
   const outcome = async () => (await readCase(caseId))?.claims.find(({ id }) => id === claimId)?.outcome
   expect(await outcome()).toBe('not-contradicted')
-  valueOf(await saveReadings(other, '1 150 3 400 5 999'))
+  valueOf(await saveReadings(other, '1\n150\n3\n400\n5\n999'))
   expect(await outcome()).toBe('contradicted')
   expect((await readClaim(caseId, claimId))?.second?.id).toBe(other)
   const elsewhere = await newCase()

@@ -202,6 +202,18 @@ test('files too large, of another encoding, and with a word far down', async () 
   })
 })
 
+test('what is cancelled while it is taken in leaves nothing, and the page says so', async () => {
+  const rows = Array.from({ length: 400_000 }, (_, i) => `${i},${14 + (i % 977) / 1000},note ${i}`)
+  await hand(written('long-log.csv', `sack,mass,note\n${rows.join('\n')}\n`))
+  await press('Take it in')
+  await see(journey.driver, /Taking in long-log\.csv: [1-9][\d,]* rows/, '#evidence')
+  await press('Cancel')
+  await see(journey.driver, 'long-log.csv is not taken in: nothing of it was stored.', '#evidence')
+  await journey.driver.navigate().refresh()
+  await see(journey.driver, '24 readings', '#evidence')
+  expect(await (await control(journey.driver, 'Sample')).getText()).not.toContain('long-log')
+})
+
 test('a server that is killed while it takes a file in keeps what it had, and nothing of the file', async () => {
   const claim = await journey.driver.getCurrentUrl()
   const rows = Array.from({ length: 600_000 }, (_, i) => `${i},${14 + (i % 977) / 1000},note ${i}`)

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By, Key, until } from 'selenium-webdriver'
 import { attribute, choose, click, complaints, follow, press, see, textOf, type, violations } from './browser'
-import { startJourney, step } from './journey'
+import { openCase, startJourney, step } from './journey'
 import { serve } from './server'
 
 const PATIENCE_MS = 40_000
@@ -239,8 +239,7 @@ test('everything is backed up and restored while the server runs', async () => {
   expect(keep('backup')).toMatchObject({ status: 0, stdout: expect.stringContaining(file) })
   await driver.get(server.address)
   await see(driver, '5 cases', '[role=search]')
-  await press(driver, 'Open a case')
-  await driver.wait(until.urlContains('/cases/'), PATIENCE_MS)
+  await openCase(driver, 'Something else')
   expect(keep('restore').stdout).toMatch(/5 cases\. What was there before is kept in .*before-restore/)
   await driver.get(server.address)
   await see(driver, '5 cases', '[role=search]')

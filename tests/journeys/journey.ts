@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { complaints, follow, forget, openBrowser, see } from './browser'
+import { complaints, follow, forget, openBrowser, press, see, type } from './browser'
 import { hasEnded, keep, killAll, serve, serveFresh, type Served } from './server'
 
 export type Journey = { server: Served; driver: Driver }
@@ -52,6 +52,14 @@ export function atClaim(subject: string, claim: string) {
     await follow(driver, claim)
     await see(driver, 'says the', 'main h1')
   }
+}
+
+/** Opens a case of its own, from the docket. */
+export async function openCase(driver: Driver, subject: string): Promise<void> {
+  await follow(driver, 'Open a case')
+  await type(driver, 'Subject', subject)
+  await press(driver, 'Open the case')
+  await see(driver, 'Claims made by')
 }
 
 /** A part of a journey that goes on from the part before, named where it fails. */

@@ -1,7 +1,7 @@
 import { networkInterfaces } from 'node:os'
 import { By } from 'selenium-webdriver'
-import { attribute, choose, click, follow, complaints, paste, see, type, untilSaved } from './browser'
-import { startJourney, step } from './journey'
+import { attribute, choose, click, follow, complaints, paste, press, see, type, untilSaved } from './browser'
+import { openCase, startJourney, step } from './journey'
 
 const journey = startJourney([], {
   arrive: ({ driver }) => see(driver, 'The docket is empty.'),
@@ -12,8 +12,10 @@ test('a docket of one’s own, from nothing to a finding', async () => {
   await step(
     'the user’s own docket is empty at first, and a case is opened, named and given claims',
     async () => {
-      await click(journey.driver, By.xpath('//button[.="Open a case"]'))
-      await type(journey.driver, 'Subject', 'Stove fans')
+      await follow(journey.driver, 'Open a case')
+      await follow(journey.driver, 'Back to the docket')
+      await see(journey.driver, 'The docket is empty.')
+      await openCase(journey.driver, 'Stove fans')
       await type(journey.driver, 'Reference', 'WH-020')
       await untilSaved(journey.driver)
       await click(journey.driver, By.xpath('//button[.="Add a claim"]'))
@@ -34,6 +36,15 @@ test('a docket of one’s own, from nothing to a finding', async () => {
     await see(journey.driver, 'Mean sound level less than', 'main ol')
     await see(journey.driver, 'Supported', 'main ol')
     expect(await attribute(journey.driver, 'Reference')).toBe('WH-020')
+  })
+  await step('a claim that nothing rests on is discarded and taken up again', async () => {
+    const { driver } = journey
+    await follow(driver, 'Mean at least')
+    await press(driver, 'Discard this claim')
+    await see(driver, 'Discarded: Mean at least', 'main')
+    await press(driver, 'Take it up again')
+    await see(driver, /Mean at least[^]*Mean sound level less than/, 'main ol')
+    expect(await driver.findElements(By.css('[aria-label="Discarded claims"]'))).toHaveLength(0)
   })
   await step('markup in a name is shown as text', async () => {
     await type(journey.driver, 'Subject', '<img src=x onerror=alert(1)>')

@@ -1,7 +1,7 @@
 import { By } from 'selenium-webdriver'
 import { readReference } from '@tests/reference/reference'
 import { choose, control, follow, fullFigure, paste, press, see, type, untilSaved } from './browser'
-import { startJourney, step } from './journey'
+import { openCase, startJourney, step } from './journey'
 
 // Every parameter from the words of the claim to the signed finding. The figures that the screen should show were computed
 // with mpmath at 55 digits: tests/reference/SOURCES.md.
@@ -46,10 +46,7 @@ function caseOf<T extends Readonly<{ id: string }>>(file: string, list: string, 
 }
 
 const journey = startJourney([], {
-  arrive: async ({ driver }) => {
-    await press(driver, 'Open a case')
-    await see(driver, 'Claims made by')
-  },
+  arrive: ({ driver }) => openCase(driver, 'Stove fans'),
 })
 
 /** Adds a claim to the case and reads its wording. */

@@ -60,6 +60,7 @@ export const claims = pgTable(
     secondColumn: typed('second_reading_column'),
     secondKept: jsonb('second_kept').$type<KeptRows>().notNull().default([]),
     remarks: typed('remarks'),
+    isDiscarded: boolean('is_discarded').notNull().default(false),
     /** What the check came to when the claim was last stored; null while nothing can be computed. */
     outcome: text('outcome', { enum: OUTCOMES }),
     /** Goes up with each change, so that a window that has not seen the last one is told. */

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import {
   bigint,
+  boolean,
   check,
   foreignKey,
   index,
@@ -86,6 +87,7 @@ export const samples = pgTable(
     instrument: typed('instrument'),
     resolution: typed('resolution'),
     calibratedOn: typed('calibrated_on'),
+    isDiscarded: boolean('is_discarded').notNull().default(false),
     /** The file as it was handed in; null for a sample that was typed. */
     fileName: text('file_name'),
     fileBytes: bigint('file_bytes', { mode: 'number' }),

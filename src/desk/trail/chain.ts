@@ -15,6 +15,8 @@ export const TRAIL_ACTIONS = [
   'set-aside',
   'brought-back',
   'signed',
+  'discarded',
+  'taken-up',
   'imported',
 ] as const
 export type TrailAction = (typeof TRAIL_ACTIONS)[number]

@@ -5,7 +5,8 @@ import { formatCount } from '@/words/figures'
 import type { SampleKind } from '@/desk/sampleDraft'
 import { ActionButton } from '@/ui/ActionButton'
 import { TextLink } from '@/ui/TextLink'
-import { addNewClaim, addNewSample, openAfterPattern, putInState } from './actions'
+import { claimTitle } from '@/words/en/claimTitle'
+import { addNewClaim, addNewSample, openAfterPattern, putInState, turnAndShow } from './actions'
 import { CaseWords } from './CaseWords'
 import { type CaseClaim, ClaimList } from './ClaimList'
 
@@ -15,6 +16,7 @@ type SampleWords = Readonly<{
   kind: SampleKind
   fileName: string | null
   rowCount: number | null
+  isDiscarded: boolean
 }>
 
 const KIND_WORDS: Readonly<Record<SampleKind, string>> = {
@@ -34,6 +36,7 @@ export function CaseView({
   state,
   words,
   claims,
+  discarded,
   samples,
   together,
 }: Readonly<{
@@ -41,6 +44,7 @@ export function CaseView({
   state: CaseState
   words: Words
   claims: readonly CaseClaim[]
+  discarded: readonly CaseClaim[]
   samples: readonly SampleWords[]
   together: ReactNode
 }>) {
@@ -76,15 +80,30 @@ export function CaseView({
         </ActionButton>
       </ListHeading>
       <ClaimList caseId={id} claims={claims} />
+      <Discarded
+        caseId={id}
+        what="claim"
+        lines={discarded.map((claim) => ({ id: claim.id, words: claimTitle(claim) }))}
+      />
       {together}
+      <Samples caseId={id} samples={samples} />
+    </Box>
+  )
+}
+
+/** The samples of a case, and those that are part of it no more. */
+function Samples({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleWords[] }>) {
+  const kept = samples.filter(({ isDiscarded }) => !isDiscarded)
+  return (
+    <>
       <ListHeading title="Samples">
-        <ActionButton action={addNewSample.bind(null, id)}>Add a sample</ActionButton>
+        <ActionButton action={addNewSample.bind(null, caseId)}>Add a sample</ActionButton>
       </ListHeading>
       <Box as="ol" borderBottom="1px solid" borderColor="rule" aria-label="Samples">
-        {samples.map((sample, at) => (
+        {kept.map((sample, at) => (
           <Box as="li" key={sample.id} borderTop="1px solid" borderColor="rule">
             <TextLink
-              href={`/cases/${id}/samples/${sample.id}`}
+              href={`/cases/${caseId}/samples/${sample.id}`}
               display="block"
               paddingBlock="10px"
               fontSize="16px"
@@ -99,6 +118,38 @@ export function CaseView({
           </Box>
         ))}
       </Box>
+      <Discarded
+        caseId={caseId}
+        what="sample"
+        lines={samples
+          .filter(({ isDiscarded }) => isDiscarded)
+          .map(({ id, name, fileName }) => ({ id, words: name || fileName || 'Sample' }))}
+      />
+    </>
+  )
+}
+
+/** What is part of the case no more, each with a way to take it up again. */
+function Discarded({
+  caseId,
+  what,
+  lines,
+}: Readonly<{
+  caseId: string
+  what: 'claim' | 'sample'
+  lines: readonly Readonly<{ id: string; words: string }>[]
+}>) {
+  if (lines.length === 0) return null
+  return (
+    <Box as="ul" aria-label={`Discarded ${what}s`} color="quiet" marginTop="10px">
+      {lines.map(({ id, words }) => (
+        <Flex as="li" key={id} gap="12px" align="center" paddingBlock="3px">
+          Discarded: {words}
+          <ActionButton action={turnAndShow.bind(null, caseId, { what, id, isDiscarded: false })}>
+            Take it up again
+          </ActionButton>
+        </Flex>
+      ))}
     </Box>
   )
 }

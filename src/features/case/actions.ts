@@ -2,9 +2,10 @@
 
 import { redirect } from 'next/navigation'
 import { revalidatePath } from 'next/cache'
-import type { CaseState } from '@/desk/caseWords'
+import type { CaseState, Turned } from '@/desk/caseWords'
 import type { Outcome } from '@/claims/terms/outcome'
 import { addEmptyClaim, addEmptySample, changeState, reorderClaims } from '@/server/case/changeCase'
+import { turn } from '@/server/case/discard'
 import { duplicateCase } from '@/server/case/duplicateCase'
 
 /** Adds an empty claim to a case and shows it; a case that is gone shows as such. */
@@ -17,6 +18,13 @@ export async function addNewClaim(caseId: string, by: string): Promise<void> {
 export async function addNewSample(caseId: string, by: string): Promise<void> {
   const added = await addEmptySample(caseId, { by, now: new Date() })
   redirect(added.ok ? `/cases/${caseId}/samples/${added.value.sampleId}` : `/cases/${caseId}`)
+}
+
+/** Discards a claim or a sample of a case, or takes it up again, and shows the case. */
+export async function turnAndShow(caseId: string, turned: Turned, by: string): Promise<void> {
+  await turn(caseId, turned, { by, now: new Date() })
+  revalidatePath(`/cases/${caseId}`)
+  redirect(`/cases/${caseId}`)
 }
 
 /** Closes a case, opens it again, or archives it. */

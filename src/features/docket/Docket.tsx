@@ -3,11 +3,10 @@ import type { CaseState } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'
 import { formatCount } from '@/words/figures'
-import { ActionButton } from '@/ui/ActionButton'
 import { ClaimMark } from '@/ui/ClaimMark'
 import { PageTitle } from '@/ui/PageTitle'
+import { ButtonLink } from '@/ui/ButtonLink'
 import { TextLink } from '@/ui/TextLink'
-import { openNewCase } from './actions'
 import { CaseFileButton } from './CaseFileButton'
 import { DocketChooser } from './DocketChooser'
 import { addressOf, type DocketChoice, STATE_WORDS } from './docketView'
@@ -42,9 +41,7 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
           <PageTitle>Docket</PageTitle>
         </Box>
         <CaseFileButton />
-        <ActionButton action={openNewCase} isMain>
-          Open a case
-        </ActionButton>
+        <ButtonLink href="/cases/new">Open a case</ButtonLink>
       </Flex>
       {isEmpty ? <EmptyDocket /> : <Found {...page} />}
     </Box>

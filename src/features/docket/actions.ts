@@ -1,10 +1,12 @@
 'use server'
 
 import { redirect } from 'next/navigation'
-import { openCase } from '@/server/case/changeCase'
+import type { Problem } from '@/claims/terms/outcome'
+import { openKnownCase } from '@/server/case/changeCase'
 
-/** Opens an empty case and shows it. */
-export async function openNewCase(by: string): Promise<void> {
-  const { caseId } = await openCase({ by, now: new Date() })
-  redirect(`/cases/${caseId}`)
+/** Opens a case of which something is known and shows it, or says why it can't be opened. */
+export async function openNewCase(words: unknown, by: string): Promise<Problem> {
+  const opened = await openKnownCase(words, { by, now: new Date() })
+  if (!opened.ok) return opened.problem
+  redirect(`/cases/${opened.value.caseId}`)
 }

@@ -3,7 +3,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useId } from 'react'
 import { Button, QuietButton } from '@/ui/Button'
-import { InlineChoice } from '@/ui/inline/InlineChoice'
 import type { FilePreview } from '@/workers/sheetWorker'
 import { FormatSentence } from './FormatSentence'
 import { SheetPreview } from './SheetPreview'
@@ -32,7 +31,7 @@ const KINDS = '.csv,.tsv,.txt,.xlsx,.ods,text/csv,text/tab-separated-values'
 
 /** Brings a file, or rows pasted from a spreadsheet, into the case as a sample of its own. */
 export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrought: OnBrought }>) {
-  const { state, open, change, takeIn, close } = useBringIn(caseId, onBrought)
+  const { state, open, change, takeIn, close, cancel } = useBringIn(caseId, onBrought)
   const inputId = useId()
   const choose = (chosen: File | null | undefined) => {
     if (chosen) open(chosen)
@@ -69,7 +68,7 @@ export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrou
           onChange={({ target }) => choose(new File([target.value], 'pasted rows.tsv'))}
         />
       </Flex>
-      <Progress state={state} onClose={close} onAnswer={takeIn} />
+      <Progress state={state} onClose={close} onCancel={cancel} onAnswer={takeIn} />
       {state.is === 'shown' && (
         <Shown
           name={state.name}
@@ -153,8 +152,14 @@ function Shown({
 function Progress({
   state,
   onClose,
+  onCancel,
   onAnswer,
-}: Readonly<{ state: BringInState; onClose: () => void; onAnswer: (words: readonly string[]) => void }>) {
+}: Readonly<{
+  state: BringInState
+  onClose: () => void
+  onCancel: () => Promise<void>
+  onAnswer: (words: readonly string[]) => void
+}>) {
   switch (state.is) {
     case 'opening':
       return <Line role="status">Opening {state.name}…</Line>
@@ -164,7 +169,7 @@ function Progress({
           <Line role="status">
             Taking in {state.name}: {formatCount(state.rows)} rows so far ({Math.round(state.share * 100)} %)
           </Line>
-          <QuietButton type="button" onClick={onClose}>
+          <QuietButton type="button" onClick={() => void onCancel()}>
             Cancel
           </QuietButton>
         </Flex>
@@ -198,6 +203,21 @@ function Progress({
         <Box role="alert" marginTop="8px" color="finding.contradicted">
           {state.name} is not taken in. {state.problem.message}
         </Box>
+      )
+    case 'cancelled':
+      return <Line role="status">{state.name} is not taken in: nothing of it was stored.</Line>
+    case 'too-late':
+      return (
+        <Line role="status">
+          {state.name} had been taken in before it could be cancelled. It is among the samples of the case,
+          and can be discarded there.
+        </Line>
+      )
+    case 'cancel-unknown':
+      return (
+        <Line role="status">
+          The server does not say whether {state.name} was taken in. Look at the samples of the case.
+        </Line>
       )
     default:
       return null

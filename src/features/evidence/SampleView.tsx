@@ -3,6 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
+import type { ReactNode } from 'react'
 import { Section } from '@/ui/Section'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
@@ -23,7 +24,11 @@ const StoredSheet = dynamic(() => import('./sheet/StoredSheet').then((file) => f
 const TypedGrid = dynamic(() => import('./sheet/TypedGrid').then((file) => file.TypedGrid), { ssr: false })
 
 /** One sample: what was measured, what it is, where it comes from and what was done with it. */
-export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: readonly TrailLine[] }>) {
+export function SampleView({
+  caseId,
+  trail,
+  children,
+}: Readonly<{ caseId: string; trail: readonly TrailLine[]; children: ReactNode }>) {
   const { id, draft, file } = useSample()
   const router = useRouter()
   const isSheet = draft.kind === 'typed' || draft.kind === 'file'
@@ -65,6 +70,7 @@ export function SampleView({ caseId, trail }: Readonly<{ caseId: string; trail: 
           {body}
         </Section>
       ))}
+      {children}
     </Box>
   )
 }

@@ -15,6 +15,9 @@ export type BringInState =
   | Readonly<{ is: 'taken-in'; name: string; rows: number; share: number }>
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
   | Readonly<{ is: 'refused'; name: string; problem: Problem }>
+  | Readonly<{ is: 'cancelled' | 'too-late' | 'cancel-unknown'; name: string }>
+
+type Running = Readonly<{ controller: AbortController; importId: string }>
 
 /** Is told of the new sample, of its columns, and of the one that can hold its readings, where there is only one. */
 export type OnBrought = (sampleId: string, names: readonly string[], column: string) => void
@@ -37,7 +40,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
   const [state, setState] = useState<BringInState>({ is: 'none' })
   const file = useRef<File | undefined>(undefined)
   const choice = useRef<Choice>({})
-  const request = useRef<AbortController | undefined>(undefined)
+  const request = useRef<Running | undefined>(undefined)
 
   const show = useCallback(async (chosen: File, wanted: Choice) => {
     const { name } = chosen
@@ -56,10 +59,22 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
   }, [])
 
   const close = useCallback(() => {
-    request.current?.abort()
     file.current = undefined
     setState({ is: 'none' })
   }, [])
+
+  /** Cancels what is being taken in, and says what came of it: it may have been stored just before. */
+  const cancel = useCallback(async () => {
+    const { current: running } = request
+    const name = file.current?.name ?? ''
+    running?.controller.abort()
+    close()
+    if (!running) return
+    const stored = await cancelled(`/api/cases/${caseId}/samples?import=${running.importId}`)
+    setState(
+      stored === 'unknown' ? { is: 'cancel-unknown', name } : { is: stored ? 'too-late' : 'cancelled', name },
+    )
+  }, [caseId, close])
 
   const takeIn = useCallback(
     async (missingWords?: readonly string[]) => {
@@ -67,14 +82,16 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
       if (!chosen) return
       const { name } = chosen
       const controller = new AbortController()
-      request.current = controller
+      const importId = crypto.randomUUID()
+      request.current = { controller, importId }
       setState({ is: 'taken-in', name, rows: 0, share: 0 })
-      const question = { fileName: name, by: officerHere(), ...choice.current, missingWords }
+      const question = { fileName: name, by: officerHere(), importId, ...choice.current, missingWords }
       const address = `/api/cases/${caseId}/samples?question=${encodeURIComponent(JSON.stringify(question))}`
       const outcome = await send(address, chosen, controller.signal, ({ rows, share }) =>
         setState({ is: 'taken-in', name, rows, share }),
       )
       if (controller.signal.aborted) return
+      request.current = undefined
       if (!outcome.ok) {
         return setState({ is: 'refused', name, problem: outcome.problem })
       }
@@ -97,7 +114,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
     [show],
   )
   const open = useCallback((chosen: File) => void show(chosen, {}), [show])
-  return { state, open, change, takeIn, close }
+  return { state, open, change, takeIn, close, cancel }
 }
 
 async function previewOf(file: File, choice: Choice): Promise<Outcome<FilePreview>> {
@@ -107,6 +124,18 @@ async function previewOf(file: File, choice: Choice): Promise<Outcome<FilePrevie
     const reason = error instanceof Error ? error.message : String(error)
     const message = `The file cannot be read: ${reason}. Choose it once more.`
     return { ok: false, problem: { code: 'file-not-read', path: 'file', message } }
+  }
+}
+
+/** Whether a sample was stored before its import could be cancelled. */
+async function cancelled(address: string): Promise<boolean | 'unknown'> {
+  try {
+    const answer = (await (await fetch(address, { method: 'DELETE' })).json()) as Outcome<
+      Readonly<{ sampleId: string | null }>
+    >
+    return answer.ok ? answer.value.sampleId !== null : 'unknown'
+  } catch {
+    return 'unknown'
   }
 }
 

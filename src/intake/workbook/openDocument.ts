@@ -40,17 +40,7 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
         if (isHidden)
           for (let at = 1; at <= Math.min(rowRepeated, 1000); at += 1) notes.hiddenRow(rows.length + at)
       } else if (name === 'table:table-cell' || name === 'table:covered-table-cell') {
-        cell = {
-          text: '',
-          type: attributes['office:value-type'] ?? '',
-          value:
-            attributes['office:value'] ??
-            attributes['office:date-value'] ??
-            attributes['office:boolean-value'] ??
-            '',
-          repeated: Number(attributes['table:number-columns-repeated'] ?? 1),
-          paragraphs: 0,
-        }
+        cell = cellOf(attributes)
         const formula = attributes['table:formula']
         const place = placeOf(row.length, rows.length)
         const isWide = [attributes['table:number-columns-spanned'], attributes['table:number-rows-spanned']]
@@ -95,6 +85,20 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
     rows: problem ? failure(problem) : success(rows),
     notes: notes.notes,
   })
+}
+
+function cellOf(attributes: Readonly<Record<string, string>>): Cell {
+  return {
+    text: '',
+    type: attributes['office:value-type'] ?? '',
+    value:
+      attributes['office:value'] ??
+      attributes['office:date-value'] ??
+      attributes['office:boolean-value'] ??
+      '',
+    repeated: Number(attributes['table:number-columns-repeated'] ?? 1),
+    paragraphs: 0,
+  }
 }
 
 function textOf({ type, value, text }: Cell): string {

@@ -5,14 +5,23 @@ import { type Database, openTestDatabase } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/reading/date'
-import { addEmptyClaim, changeState, openCase, reorderClaims, saveCase } from './changeCase'
+import {
+  addEmptyClaim,
+  addEmptySample,
+  changeState,
+  openCase,
+  openKnownCase,
+  reorderClaims,
+  saveCase,
+} from './changeCase'
+import { turn } from './discard'
 import { readCase } from '../docket/docket'
 import { duplicateCase } from './duplicateCase'
 import { readClaim } from '../claim/readClaim'
 import { readTogether } from './readTogether'
 import { readTrail } from './readTrail'
 import { saveClaim } from '../claim/saveClaim'
-import { readSampleDraft } from '../sample/readSample'
+import { readSampleDraft, readSamplesOf } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
 
 const now = new Date('2026-11-05T08:00:00Z')
@@ -48,15 +57,14 @@ test('everything that is done to a case is on its trail, in order, by whom and w
     ['A. Officer', 'sample-added'],
     ['A. Officer', 'claim-added'],
     ['B. Other', 'changed'],
-    ['A. Officer', 'sample-added'],
     ['A. Officer', 'claim-added'],
     ['', 'claims-reordered'],
     ['A. Officer', 'closed'],
     ['A. Officer', 'archived'],
     ['A. Officer', 'reopened'],
   ])
-  expect(entries[6]).toMatchObject({ before: '{"subject":""}', after: '{"subject":"Sacks"}' })
-  expect(verdict).toMatchObject({ holds: true, length: 10 })
+  expect(entries[5]).toMatchObject({ before: '{"subject":""}', after: '{"subject":"Sacks"}' })
+  expect(verdict).toMatchObject({ holds: true, length: 9 })
 })
 
 test('a trail is searched for who, what, before, after and when', async () => {
@@ -98,7 +106,7 @@ test('a change of one word by one window and of another by another both stay', a
   ])
   expect(await readCase(caseId)).toMatchObject({ subject: 'Sacks', party: 'Somebody' })
   expect((await readCase(caseId))!.claims).toHaveLength(3)
-  expect(await trailOf(caseId)).toMatchObject({ verdict: { holds: true, length: 9 } })
+  expect(await trailOf(caseId)).toMatchObject({ verdict: { holds: true, length: 7 } })
 })
 
 test.each([
@@ -174,4 +182,68 @@ test('a trail that was altered in the database is told', async () => {
   const { caseId } = await openCase(doer)
   await db.update(trailEntries).set({ who: 'Nobody' }).where(eq(trailEntries.caseId, caseId))
   expect((await trailOf(caseId)).verdict).toEqual({ holds: false, number: 1, why: 'altered' })
+})
+
+test('a case is opened once something is known of it', async () => {
+  const empty = { reference: ' ', subject: '', party: '' }
+  expect(await openKnownCase(empty, doer)).toMatchObject({ ok: false, problem: { code: 'nothing-known' } })
+  const { caseId } = valueOf(await openKnownCase({ ...empty, subject: 'Sacks' }, doer))
+  expect(await readCase(caseId)).toMatchObject({ subject: 'Sacks', openedOn: today })
+})
+
+test('what nothing rests on is discarded, on the trail, and taken up again with what it rests on', async () => {
+  const { caseId, claimId } = await openCase(doer)
+  const { sampleId } = (await readClaim(caseId, claimId))!.claim.draft
+  const turned = (what: 'claim' | 'sample', id: string, isDiscarded: boolean) =>
+    turn(caseId, { what, id, isDiscarded }, doer)
+  expect(await turned('sample', sampleId, true)).toMatchObject({ problem: { code: 'rested-on' } })
+  valueOf(await turned('claim', claimId, true))
+  expect(await readCase(caseId)).toMatchObject({ claims: [], discarded: [{ id: claimId }] })
+  expect(await readTogether(caseId)).toEqual([])
+  valueOf(await turned('sample', sampleId, true))
+  expect(await readSamplesOf(caseId)).toMatchObject([{ id: sampleId, isDiscarded: true }])
+  const { claimId: other } = valueOf(await addEmptyClaim(caseId, doer))
+  expect((await readClaim(caseId, other))!.claim.draft.sampleId).not.toBe(sampleId)
+  valueOf(await reorderClaims(caseId, { claimIds: [other], by: '' }, now))
+  valueOf(await turned('claim', claimId, false))
+  expect((await readCase(caseId))?.claims.map(({ id }) => id)).toEqual([claimId, other])
+  expect(await readSamplesOf(caseId)).toMatchObject([{ isDiscarded: false }, { isDiscarded: false }])
+  const { entries, verdict } = await trailOf(caseId)
+  const seen = entries.map(({ action }) => action)
+  expect(seen.filter((action) => action === 'discarded' || action === 'taken-up')).toEqual([
+    ...['taken-up', 'taken-up', 'discarded', 'discarded'],
+  ])
+  expect(verdict).toMatchObject({ holds: true })
+})
+
+test('a claim is not discarded by a change of its words, nor one of another case, nor what is nowhere', async () => {
+  const { caseId, claimId } = await openCase(doer)
+  const { draft, revision } = (await readClaim(caseId, claimId))!.claim
+  const change = { draft: { ...draft, isDiscarded: true }, revision, by: '' }
+  expect(await saveClaim(claimId, change, now)).toMatchObject({ problem: { path: 'draft.isDiscarded' } })
+  const other = await openCase(doer)
+  const turned = { what: 'claim', id: claimId, isDiscarded: true } as const
+  expect(await turn(other.caseId, turned, doer)).toMatchObject({ problem: { code: 'not-found' } })
+  expect(await turn(caseId, { ...turned, id: 'nowhere' }, doer)).toMatchObject({
+    problem: { code: 'not-found' },
+  })
+})
+
+test('another sample takes the place of an empty one, which is discarded; one with readings stays', async () => {
+  const { caseId, claimId } = await openCase(doer)
+  const { draft, revision } = (await readClaim(caseId, claimId))!.claim
+  const { sampleId: second } = valueOf(await addEmptySample(caseId, doer))
+  valueOf(await saveClaim(claimId, { draft: { ...draft, sampleId: second }, revision, by: '' }, now))
+  expect(await readSamplesOf(caseId)).toMatchObject([
+    { isDiscarded: true },
+    { id: second, isDiscarded: false },
+  ])
+  const known = valueOf(await readSampleDraft(second))
+  const typed = { draft: { ...known.draft, readings: '14.9' }, revision: known.revision, by: '' }
+  valueOf(await saveSample(second, typed, now))
+  const { sampleId: third } = valueOf(await addEmptySample(caseId, doer))
+  const moved = (await readClaim(caseId, claimId))!.claim
+  const change = { draft: { ...moved.draft, sampleId: third }, revision: moved.revision, by: '' }
+  valueOf(await saveClaim(claimId, change, now))
+  expect((await readSamplesOf(caseId)).map(({ isDiscarded }) => isDiscarded)).toEqual([true, false, false])
 })

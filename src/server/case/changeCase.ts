@@ -20,11 +20,43 @@ import { readInput } from '../input'
 import { notFound } from '../problems'
 import { record } from '../record'
 
-/** Opens a case with one claim, both still to be filled in. */
-export async function openCase({ by, now }: Doer): Promise<Readonly<{ caseId: string; claimId: string }>> {
+const newCaseSchema = z.strictObject({
+  reference: caseWordsSchema.shape.reference,
+  subject: caseWordsSchema.shape.subject,
+  party: caseWordsSchema.shape.party,
+})
+type NewCaseWords = Partial<z.infer<typeof newCaseSchema>>
+
+/**
+ * Opens a case of which something is known: an empty one would be litter.
+ *
+ * @param input - `{ reference, subject, party }`
+ * @returns the problem `invalid`, or `nothing-known` where all are empty
+ */
+export async function openKnownCase(
+  input: unknown,
+  doer: Doer,
+): Promise<Outcome<Readonly<{ caseId: string }>>> {
+  const words = readInput(newCaseSchema, input)
+  if (!words.ok) return words
+  if (Object.values(words.value).every((text) => text.trim() === '')) return failure(NOTHING_KNOWN)
+  return success(await openCase(doer, words.value))
+}
+
+const NOTHING_KNOWN: Problem = {
+  code: 'nothing-known',
+  path: 'subject',
+  message: 'Nothing is known of the case yet. Write its reference, its subject or who makes the claims.',
+}
+
+/** Opens a case with what is known of it, and one claim that is still to be filled in. */
+export async function openCase(
+  { by, now }: Doer,
+  words: NewCaseWords = {},
+): Promise<Readonly<{ caseId: string; claimId: string }>> {
   return inTransaction(await database(), async (transaction) => {
-    const openedOn = calendarDay(now)
-    const caseId = await addCase(transaction, { ...EMPTY_CASE, openedOn }, { by, now })
+    const known = { ...EMPTY_CASE, openedOn: calendarDay(now), ...words }
+    const caseId = await addCase(transaction, known, { by, now })
     return { caseId, claimId: await addClaimWithSample(transaction, caseId, { by, now }) }
   })
 }
@@ -120,7 +152,7 @@ export async function reorderClaims(caseId: string, input: unknown, now: Date): 
     if (claimIds.toSorted().join() !== order.toSorted().join()) return failure(OTHER_CLAIMS)
     const change = changeBetween({ order }, { order: claimIds })
     if (!change) return success(null)
-    await orderClaims(transaction, claimIds)
+    await orderClaims(transaction, [...claimIds, ...known.discarded.map(({ id }) => id)])
     await record(transaction, { caseId, at: now, who: by, action: 'claims-reordered', change })
     return success(null)
   })

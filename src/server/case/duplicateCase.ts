@@ -29,11 +29,13 @@ export async function duplicateCase(
       `After the pattern of ${pattern.reference || caseId}`,
     )
     const samples = new Map<string, string>()
-    for (const { id } of await listSamples(transaction, caseId)) {
+    for (const { id, isDiscarded } of await listSamples(transaction, caseId)) {
+      if (isDiscarded) continue
       const draft = emptied((await findSample(transaction, id))!.draft)
       samples.set(id, await addSample(transaction, { caseId: newId, draft }, doer))
     }
     for (const { draft: known } of await listClaims(transaction, caseId)) {
+      if (known.isDiscarded) continue
       const sampleId = samples.get(known.sampleId)!
       const secondSampleId = known.secondSampleId && samples.get(known.secondSampleId)!
       const draft = { ...known, sampleId, secondSampleId, remarks: '' }

@@ -15,6 +15,7 @@ export async function readTogether(caseId: string): Promise<readonly ClaimTogeth
   const db = await database()
   const tested: (TestedClaim & Readonly<{ claimId: string }>)[] = []
   for (const { id, draft } of await listClaims(db, caseId)) {
+    if (draft.isDiscarded) continue
     const document = await documentOf(db, draft)
     const result = document && check(document)
     if (!result?.ok) continue

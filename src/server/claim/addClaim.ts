@@ -29,7 +29,7 @@ export async function addClaim(
 
 /** Adds a claim that is still to be filled in, held against the newest sample of the case, or a new one where there is none. */
 export async function addClaimWithSample(db: Connection, caseId: string, doer: Doer): Promise<string> {
-  const newest = (await listSamples(db, caseId)).at(-1)
+  const newest = (await listSamples(db, caseId)).findLast(({ isDiscarded }) => !isDiscarded)
   const sampleId = newest?.id ?? (await addSample(db, { caseId, draft: EMPTY_SAMPLE }, doer))
   return addClaim(db, { caseId, draft: { ...EMPTY_CLAIM, sampleId } }, doer)
 }

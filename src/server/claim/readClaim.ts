@@ -33,7 +33,8 @@ export async function readClaim(
   const { secondSampleId, sampleId } = claim.draft
   const second =
     secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
-  return { claim, sample, second, ownCase, samples: await listSamples(db, caseId) }
+  const samples = await listSamples(db, caseId)
+  return { claim, sample, second, ownCase, samples: samples.filter(({ isDiscarded }) => !isDiscarded) }
 }
 
 /** A claim as it is stored, and its revision. */

@@ -1,7 +1,7 @@
 import 'server-only'
 import { z } from 'zod'
 import { claimDraftSchema } from '@/desk/claimDraft'
-import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { changeBetween } from '@/desk/trail/change'
 import { findClaim, updateClaim } from '@/data/claimRepository'
 import { inTransaction } from '@/data/client'
@@ -9,6 +9,7 @@ import { findSample } from '@/data/sampleRepository'
 import { claimTitle } from '@/words/en/claimTitle'
 import { holdCase } from '@/data/trailRepository'
 import { bySchema } from '../doer'
+import { discardIfEmpty } from '../sample/turnSample'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 import type { Saved } from '../saved'
@@ -36,6 +37,7 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     if (known) await holdCase(transaction, known.caseId)
     const stored = known && (await findClaim(transaction, claimId))
     if (!stored) return failure(notFound('claim', claimId))
+    if (draft.isDiscarded !== stored.draft.isDiscarded) return failure(NOT_SO)
     for (const id of [draft.sampleId, draft.secondSampleId]) {
       if (id !== null && (await findSample(transaction, id))?.caseId !== stored.caseId)
         return failure(notFound('sample', id))
@@ -47,6 +49,14 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     const difference = changeBetween(stored.draft, draft)
     const about = { caseId, claimId, at: now, who: by, detail: claimTitle(draft) }
     await record(transaction, { ...about, action: 'claim-changed', change: difference })
+    if (draft.sampleId !== stored.draft.sampleId)
+      await discardIfEmpty(transaction, stored.draft.sampleId, { by, now })
     return success({ revision: next, savedAt: now.toISOString() })
   })
+}
+
+const NOT_SO: Problem = {
+  code: 'invalid',
+  path: 'draft.isDiscarded',
+  message: 'A claim is discarded, and taken up again, on its case and not by a change of its words.',
 }

@@ -96,7 +96,8 @@ export async function apiCase(caseId: string): Promise<Outcome<z.infer<typeof ca
   const db = await database()
   const known = isIdentifier(caseId) ? await findCase(db, caseId) : undefined
   if (!known) return failure(notFound('case', caseId))
-  const claims = await listClaims(db, caseId)
+  const claims = (await listClaims(db, caseId)).filter(({ draft }) => !draft.isDiscarded)
+  const samples = (await listSamples(db, caseId)).filter(({ isDiscarded }) => !isDiscarded)
   return success({
     ...lineOf(known),
     claims: claims.map(({ id, draft, revision }, at) => ({
@@ -105,7 +106,7 @@ export async function apiCase(caseId: string): Promise<Outcome<z.infer<typeof ca
       draft,
       revision,
     })),
-    samples: (await listSamples(db, caseId)).map(({ id, name, kind }) => ({ id, name, kind })),
+    samples: samples.map(({ id, name, kind }) => ({ id, name, kind })),
   })
 }
 

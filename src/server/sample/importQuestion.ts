@@ -27,6 +27,8 @@ const workbookSchema = z.strictObject({
 const questionSchema = z.strictObject({
   fileName: z.string().min(1).max(500),
   by: z.string().max(500),
+  /** By which it can be cancelled. */
+  importId: z.uuid().optional(),
   format: formatSchema.optional(),
   workbook: workbookSchema.optional(),
   /** Names of the columns that are taken; absent: all. */
@@ -37,7 +39,7 @@ const questionSchema = z.strictObject({
 /** Reads what a request says of the file that it brings: its parameter `question`, as JSON. */
 export function readImportQuestion(
   parameters: URLSearchParams,
-): Outcome<Omit<SheetImport, 'caseId' | 'body'>> {
+): Outcome<Omit<SheetImport, 'caseId' | 'body'> & Readonly<{ importId?: string | undefined }>> {
   try {
     return readInput(questionSchema, JSON.parse(parameters.get('question') ?? ''))
   } catch {

@@ -20,6 +20,8 @@ import { notFound } from '../problems'
 import { record } from '../record'
 
 const PIECE = 1024 * 1024
+/** So much of the work is reading, the rest storing. */
+const READ_SHARE = 0.6
 
 export type SheetImport = Readonly<{
   caseId: string
@@ -77,8 +79,13 @@ export async function importSheet(
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
     if (!(await holdCase(transaction, caseId))) return failure(notFound('case', caseId))
     const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
-    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now, part })
-    signal?.throwIfAborted()
+    const onStored = async (share: number) => {
+      question.onProgress?.(rowCount, READ_SHARE + (1 - READ_SHARE) * share)
+      // Whoever cancels is heard between the columns, and until the transaction is committed.
+      await setImmediate()
+      signal?.throwIfAborted()
+    }
+    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now, part, onStored })
     const column = likelyColumn(columns)
     return success({
       is: 'brought-in',
@@ -126,7 +133,7 @@ async function readWhole(
     format: question.format ?? guessFormat(bytes, isWorkbook(whole) ? ',' : undefined),
     wanted,
     missingWords,
-    onProgress: (rows, read) => onProgress?.(rows, Math.min(1, read / bytes.length)),
+    onProgress: (rows, read) => onProgress?.(rows, READ_SHARE * Math.min(1, read / bytes.length)),
   })
   if (!sheet.ok) return sheet
   const { columns, names } = sheet.value
@@ -168,9 +175,11 @@ export async function storeSheet(
     now: Date
     /** Which part of the file was taken, for the trail. */
     part?: string
+    /** Told of the share that is stored; what it throws stores nothing. */
+    onStored?: (share: number) => Promise<void>
   }>,
 ): Promise<string> {
-  const { caseId, by, file, columns, words, now, part = '' } = input
+  const { caseId, by, file, columns, words, now, part = '', onStored } = input
   const { fileName, fileBytes, fileSha256, rowCount } = file
   const id = newIdentifier()
   const draft = {
@@ -181,7 +190,7 @@ export async function storeSheet(
     kind: 'file' as const,
   }
   await insertSample(db, { id, caseId, draft, file, now })
-  await insertColumns(db, id, columns.map(bytesOfColumn))
+  await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
   const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}${part}`
   const change = changeBetween(EMPTY_SAMPLE, draft)
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })

@@ -9,6 +9,7 @@ import { packColumns } from '@/intake/sheet/columnBytes'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 import { notFound } from '../problems'
+import { claimsOn } from './turnSample'
 
 export type { SampleLine, StoredSample }
 
@@ -17,13 +18,22 @@ export async function readSampleIn(
   caseId: string,
   sampleId: string,
 ): Promise<
-  Readonly<{ sample: StoredSample; ownCase: CaseWithClaims; trail: readonly ChainedEntry[] }> | undefined
+  | Readonly<{
+      sample: StoredSample
+      ownCase: CaseWithClaims
+      trail: readonly ChainedEntry[]
+      /** How many claims are held against it. */
+      claimCount: number
+    }>
+  | undefined
 > {
   if (!isIdentifier(caseId) || !isIdentifier(sampleId)) return undefined
   const db = await database()
   const sample = await findSample(db, sampleId)
   const ownCase = sample?.caseId === caseId ? await findCase(db, caseId) : undefined
-  return sample && ownCase ? { sample, ownCase, trail: await listTrailOf(db, sampleId) } : undefined
+  if (!sample || !ownCase) return undefined
+  const { length: claimCount } = await claimsOn(db, sampleId)
+  return { sample, ownCase, trail: await listTrailOf(db, sampleId), claimCount }
 }
 
 export async function readSamplesOf(caseId: string): Promise<readonly SampleLine[]> {

@@ -41,7 +41,8 @@ export async function saveSample(sampleId: string, input: unknown, now: Date): P
     if (known) await holdCase(transaction, known.caseId)
     const stored = known && (await findSample(transaction, sampleId))
     if (!stored) return failure(notFound('sample', sampleId))
-    const problem = cellsChanged(stored, draft)
+    const isTurned = draft.isDiscarded !== stored.draft.isDiscarded
+    const problem = isTurned ? NOT_SO : cellsChanged(stored, draft)
     if (problem) return failure(problem)
     const next = await updateSample(transaction, { id: sampleId, revision, draft, now })
     if (next === undefined) return failure(changedElsewhere('sample'))
@@ -62,6 +63,12 @@ function cellsChanged({ draft: before }: StoredSample, after: SampleDraft): Prob
     message:
       'The columns of a file keep the names and kinds that they came with. Describe them by their labels.',
   }
+}
+
+const NOT_SO: Problem = {
+  code: 'invalid',
+  path: 'draft.isDiscarded',
+  message: 'A sample is discarded, and taken up again, on its case and not by a change of its words.',
 }
 
 /** What is set aside and brought back has an entry for each reading; everything else that changed, one together. */

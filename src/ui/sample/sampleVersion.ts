@@ -25,6 +25,7 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   instrument: 'Instrument',
   resolution: 'Resolution',
   calibratedOn: 'Calibrated on',
+  isDiscarded: 'Discarded',
 }
 
 /** A sample in words, a line a field. */

@@ -34,6 +34,7 @@ const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
   secondColumn: 'Column of the second source',
   secondKept: 'Rows kept of the second source',
   remarks: 'Remarks',
+  isDiscarded: 'Discarded',
 }
 
 /** A claim in words, a line a field. */

@@ -19,6 +19,8 @@ export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
   'set-aside': 'set a reading aside',
   'brought-back': 'brought a reading back',
   signed: 'signed a finding',
+  discarded: 'discarded a claim or a sample',
+  'taken-up': 'took a discarded claim or sample up again',
   imported: 'brought the case in from a file',
 }
 

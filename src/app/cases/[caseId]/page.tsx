@@ -19,7 +19,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function CasePage({ params }: Props) {
   const found = await readCase((await params).caseId)
   if (!found) notFound()
-  const { id, state, claims } = found
+  const { id, state, claims, discarded } = found
   return (
     <>
       <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: caseTitle(found) }]} />
@@ -28,6 +28,7 @@ export default async function CasePage({ params }: Props) {
         state={state}
         words={found}
         claims={claims}
+        discarded={discarded}
         samples={await readSamplesOf(id)}
         together={
           <Suspense>

@@ -39,7 +39,7 @@ export default async function TrailPage({ params, searchParams }: Props) {
         caseId={caseId}
         choice={choice}
         pageSize={PAGE_SIZE}
-        subjects={subjectsOf(ownCase.claims, await readSamplesOf(caseId))}
+        subjects={subjectsOf([...ownCase.claims, ...ownCase.discarded], await readSamplesOf(caseId))}
       />
     </>
   )

@@ -2,6 +2,7 @@ import { refusalOf } from '@/ownSite'
 import { answerWith } from '@/server/programs/answer'
 import { database } from '@/server/keeping/database'
 import { isIdentifier } from '@/server/identifier'
+import { asImport, cancelImport } from '@/server/sample/imports'
 import { importSheet } from '@/server/sample/importSheet'
 import { readImportQuestion } from '@/server/sample/importQuestion'
 import { notFound } from '@/server/problems'
@@ -17,24 +18,39 @@ export async function POST(request: Request, { params }: Readonly<{ params: Prom
   const question = readImportQuestion(new URL(request.url).searchParams)
   if (!question.ok) return answerWith(question)
   if (!isIdentifier(caseId)) return answerWith({ ok: false, problem: notFound('case', caseId) })
-  const { body, signal } = request
+  const { body } = request
+  const { importId = crypto.randomUUID(), ...stated } = question.value
   const encoder = new TextEncoder()
   const stream = new ReadableStream<Uint8Array>({
     async start(controller) {
       const say = (line: unknown) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`))
-      try {
-        const input = { ...question.value, caseId, body: piecesOf(body), signal }
-        const onProgress = (rows: number, share: number) => say({ rows, share })
-        say(await importSheet(await database(), { ...input, onProgress }, new Date()))
-      } catch (error) {
-        if (!signal.aborted) throw error
-      }
-      controller.close()
+      await asImport(importId, async (cancelled) => {
+        const signal = AbortSignal.any([request.signal, cancelled])
+        try {
+          const input = { ...stated, caseId, body: piecesOf(body), signal }
+          const onProgress = (rows: number, share: number) => say({ rows, share })
+          const outcome = await importSheet(await database(), { ...input, onProgress }, new Date())
+          if (!request.signal.aborted) say(outcome)
+          return outcome.ok && outcome.value.is === 'brought-in' ? outcome.value.sampleId : undefined
+        } catch (error) {
+          if (!signal.aborted) throw error
+          return undefined
+        }
+      })
+      if (!request.signal.aborted) controller.close()
     },
   })
   return new Response(stream, {
     headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' },
   })
+}
+
+/** Cancels an import: the answer says whether its sample was stored before. */
+export async function DELETE(request: Request) {
+  const refusal = refusalOf(request)
+  if (refusal) return new Response(refusal, { status: 403 })
+  const importId = new URL(request.url).searchParams.get('import') ?? ''
+  return answerWith(await cancelImport(importId))
 }
 
 async function* piecesOf(body: ReadableStream<Uint8Array> | null): AsyncGenerator<Uint8Array> {

@@ -6,6 +6,7 @@ import { ClaimSection } from '@/features/claim/ClaimSection'
 import { ConditionsSection } from '@/features/conditions/ConditionsSection'
 import { CrossExaminationSection } from '@/features/crossexamination/CrossExaminationSection'
 import { EvidenceSection } from '@/features/evidence/EvidenceSection'
+import { TurnRow } from '@/features/case/TurnRow'
 import { BenchPanel } from '@/features/finding/BenchPanel'
 import { FindingSection } from '@/features/finding/FindingSection'
 import { TestSection } from '@/features/method/TestSection'
@@ -81,6 +82,11 @@ export default async function ClaimPage({ params }: Props) {
                       signed={signed}
                     />
                   ))}
+                  <TurnRow
+                    caseId={caseId}
+                    turned={{ what: 'claim', id: claimId, isDiscarded: !claim.draft.isDiscarded }}
+                    rests={signed.length === 0 ? '' : 'A signed finding rests on this claim, so it stays.'}
+                  />
                 </Box>
                 <BenchPanel />
               </Grid>

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { TurnRow } from '@/features/case/TurnRow'
 import { SampleView } from '@/features/evidence/SampleView'
 import { SampleSaving } from '@/features/evidence/SampleSaving'
 import { readSampleIn } from '@/server/sample/readSample'
@@ -10,13 +11,15 @@ import { SampleProvider } from '@/ui/sample/SampleProvider'
 
 type Props = Readonly<{ params: Promise<{ caseId: string; sampleId: string }> }>
 
+const RESTS = 'A claim is held against this sample, so it stays.'
+
 export const metadata: Metadata = { title: 'Sample' }
 
 export default async function SamplePage({ params }: Props) {
   const { caseId, sampleId } = await params
   const found = await readSampleIn(caseId, sampleId)
   if (!found) notFound()
-  const { sample, ownCase, trail } = found
+  const { sample, ownCase, trail, claimCount } = found
   const { id, draft, revision, file } = sample
   return (
     <HistoryProvider>
@@ -31,7 +34,13 @@ export default async function SamplePage({ params }: Props) {
           <HistoryButtons />
           <SampleSaving />
         </PageHeader>
-        <SampleView caseId={caseId} trail={trail} />
+        <SampleView caseId={caseId} trail={trail}>
+          <TurnRow
+            caseId={caseId}
+            turned={{ what: 'sample', id, isDiscarded: !draft.isDiscarded }}
+            rests={claimCount === 0 ? '' : RESTS}
+          />
+        </SampleView>
       </SampleProvider>
     </HistoryProvider>
   )

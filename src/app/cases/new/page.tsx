@@ -1,0 +1,14 @@
+import type { Metadata } from 'next'
+import { NewCase } from '@/features/docket/NewCase'
+import { PageHeader } from '@/ui/PageHeader'
+
+export const metadata: Metadata = { title: 'A new case' }
+
+export default function NewCasePage() {
+  return (
+    <>
+      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: 'A new case' }]} />
+      <NewCase />
+    </>
+  )
+}

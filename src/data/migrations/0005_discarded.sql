@@ -1,0 +1,4 @@
+ALTER TABLE "trail_entries" DROP CONSTRAINT "trail_entries_action_known";--> statement-breakpoint
+ALTER TABLE "claims" ADD COLUMN "is_discarded" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "is_discarded" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE "trail_entries" ADD CONSTRAINT "trail_entries_action_known" CHECK ("action" in ('opened', 'changed', 'closed', 'reopened', 'archived', 'claim-added', 'claim-changed', 'claims-reordered', 'sample-added', 'sample-changed', 'brought-in', 'set-aside', 'brought-back', 'signed', 'discarded', 'taken-up', 'imported'));

@@ -1,0 +1,67 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState, useTransition } from 'react'
+import { Button } from '@/ui/Button'
+import { officerHere } from '@/ui/officer'
+import { PageTitle } from '@/ui/PageTitle'
+import { TextBox } from '@/ui/TextBox'
+import { TextLink } from '@/ui/TextLink'
+import { openNewCase } from './actions'
+
+const FIELDS = [
+  ['subject', 'Subject', 'what is being checked'],
+  ['party', 'Party', 'who makes the claims'],
+  ['reference', 'Reference', 'number or name of the case'],
+] as const
+const EMPTY = { subject: '', party: '', reference: '' }
+const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'quiet', maxWidth: '480px' } })
+
+/** A case before it is opened: nothing is stored until something is written and the case is opened. */
+export function NewCase() {
+  const [words, setWords] = useState(EMPTY)
+  const [problem, setProblem] = useState('')
+  const [isOpening, start] = useTransition()
+  const isEmpty = Object.values(words).every((text) => text.trim() === '')
+  return (
+    <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
+      <PageTitle>A new case</PageTitle>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (!isEmpty) start(async () => setProblem((await openNewCase(words, officerHere())).message))
+        }}
+      >
+        <Box display="grid" gap="14px" marginBlock="18px">
+          {FIELDS.map(([field, name, example], at) => (
+            <Label key={field}>
+              {name}
+              <TextBox
+                color="ink"
+                aria-label={name}
+                autoFocus={at === 0}
+                maxLength={100}
+                placeholder={example}
+                value={words[field]}
+                onChange={({ target }) => setWords((known) => ({ ...known, [field]: target.value }))}
+              />
+            </Label>
+          ))}
+        </Box>
+        {problem && (
+          <Box role="alert" color="finding.contradicted" marginBottom="10px">
+            {problem}
+          </Box>
+        )}
+        <Flex gap="14px" align="center">
+          <Button type="submit" disabled={isEmpty || isOpening}>
+            Open the case
+          </Button>
+          <TextLink href="/" color="accent">
+            Back to the docket
+          </TextLink>
+        </Flex>
+      </form>
+    </Box>
+  )
+}
