@@ -3,6 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { Button } from '@/ui/Button'
 import { PageTitle } from '@/ui/PageTitle'
+import { Main } from '@/ui/Main'
 
 /** Shown where a page cannot be made, for instance because the server cannot reach its database. */
 export default function PageError({
@@ -10,7 +11,7 @@ export default function PageError({
   reset,
 }: Readonly<{ error: Error & { digest?: string }; reset: () => void }>) {
   return (
-    <Box as="main" maxWidth="720px" marginInline="auto" padding="48px 24px">
+    <Main maxWidth="720px" marginInline="auto" padding="48px 24px">
       <PageTitle>This page could not be made.</PageTitle>
       <chakra.p color="quiet" marginBlock="8px 16px">
         What is stored is untouched. The server’s own output says more
@@ -19,6 +20,6 @@ export default function PageError({
       <Button type="button" onClick={reset}>
         Try again
       </Button>
-    </Box>
+    </Main>
   )
 }

@@ -7,6 +7,7 @@ import 'katex/dist/katex.min.css'
 import type { Metadata } from 'next'
 import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
+import { SkipLink } from '@/ui/SkipLink'
 import { AppProvider } from '@/ui/theme/AppProvider'
 
 export const metadata: Metadata = {
@@ -19,7 +20,10 @@ export default async function RootLayout({ children }: Readonly<{ children: Reac
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <AppProvider nonce={nonce}>{children}</AppProvider>
+        <AppProvider nonce={nonce}>
+          <SkipLink />
+          {children}
+        </AppProvider>
       </body>
     </html>
   )

@@ -39,11 +39,11 @@ test('a docket of one’s own, from nothing to a finding', async () => {
   })
   await step('a claim that nothing rests on is discarded and taken up again', async () => {
     const { driver } = journey
-    await follow(driver, 'Mean at least')
+    await follow(driver, 'Claim without a value')
     await press(driver, 'Discard this claim')
-    await see(driver, 'Discarded: Mean at least', 'main')
+    await see(driver, 'Discarded: Claim without a value', 'main')
     await press(driver, 'Take it up again')
-    await see(driver, /Mean at least[^]*Mean sound level less than/, 'main ol')
+    await see(driver, /Claim without a value[^]*Mean sound level less than/, 'main ol')
     expect(await driver.findElements(By.css('[aria-label="Discarded claims"]'))).toHaveLength(0)
   })
   await step('markup in a name is shown as text', async () => {

@@ -9,6 +9,7 @@ import { claimTitle } from '@/words/en/claimTitle'
 import { addNewClaim, addNewSample, openAfterPattern, putInState, turnAndShow } from './actions'
 import { CaseWords } from './CaseWords'
 import { type CaseClaim, ClaimList } from './ClaimList'
+import { Main } from '@/ui/Main'
 
 type SampleWords = Readonly<{
   id: string
@@ -49,7 +50,7 @@ export function CaseView({
   together: ReactNode
 }>) {
   return (
-    <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
       <CaseWords key={`${state} ${words.closedOn}`} id={id} state={state} words={caseWordsOf(words)} />
       <Flex gap="10px 18px" wrap="wrap" align="baseline" marginTop="14px">
         <TextLink href={`/cases/${id}/report`} color="accent" fontWeight="600">
@@ -61,7 +62,7 @@ export function CaseView({
         <TextLink href={`/api/cases/${id}/file`} color="accent" prefetch={false} download>
           Case file (ZIP)
         </TextLink>
-        <Flex gap="10px" marginInlineStart="auto" wrap="wrap">
+        <Flex gap="10px" marginInlineStart={{ base: 0, md: 'auto' }} wrap="wrap">
           <ActionButton action={openAfterPattern.bind(null, id)}>Duplicate as a template</ActionButton>
           {state === 'open' && (
             <ActionButton action={putInState.bind(null, id, 'closed')}>Close the case</ActionButton>
@@ -87,7 +88,7 @@ export function CaseView({
       />
       {together}
       <Samples caseId={id} samples={samples} />
-    </Box>
+    </Main>
   )
 }
 

@@ -31,6 +31,7 @@ export type CaseClaim = ClaimWords & Readonly<{ id: string; outcome: FindingOutc
 
 const Handle = chakra('button', {
   base: {
+    minWidth: '24px',
     padding: '10px 10px 10px 2px',
     border: 0,
     bg: 'transparent',

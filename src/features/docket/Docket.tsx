@@ -10,6 +10,7 @@ import { TextLink } from '@/ui/TextLink'
 import { CaseFileButton } from './CaseFileButton'
 import { DocketChooser } from './DocketChooser'
 import { addressOf, type DocketChoice, STATE_WORDS } from './docketView'
+import { Main } from '@/ui/Main'
 
 export type DocketEntry = Readonly<{
   id: string
@@ -35,7 +36,7 @@ type Page = Readonly<{
 /** Every case, with the finding of each of its claims at a glance. */
 export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolean }>) {
   return (
-    <Box as="main" maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
       <Flex align="baseline" marginBottom="14px" gap="12px" wrap="wrap">
         <Box marginRight="auto">
           <PageTitle>Docket</PageTitle>
@@ -44,7 +45,7 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
         <ButtonLink href="/cases/new">Open a case</ButtonLink>
       </Flex>
       {isEmpty ? <EmptyDocket /> : <Found {...page} />}
-    </Box>
+    </Main>
   )
 }
 

@@ -8,6 +8,7 @@ import { PageTitle } from '@/ui/PageTitle'
 import { TextBox } from '@/ui/TextBox'
 import { TextLink } from '@/ui/TextLink'
 import { openNewCase } from './actions'
+import { Main } from '@/ui/Main'
 
 const FIELDS = [
   ['subject', 'Subject', 'what is being checked'],
@@ -24,7 +25,7 @@ export function NewCase() {
   const [isOpening, start] = useTransition()
   const isEmpty = Object.values(words).every((text) => text.trim() === '')
   return (
-    <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>A new case</PageTitle>
       <form
         onSubmit={(event) => {
@@ -62,6 +63,6 @@ export function NewCase() {
           </TextLink>
         </Flex>
       </form>
-    </Box>
+    </Main>
   )
 }

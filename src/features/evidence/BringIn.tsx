@@ -39,6 +39,7 @@ export function BringIn({ caseId, onBrought }: Readonly<{ caseId: string; onBrou
   return (
     <Box
       marginTop="12px"
+      _print={{ display: 'none' }}
       data-bringing={state.is}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {

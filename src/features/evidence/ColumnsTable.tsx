@@ -133,7 +133,7 @@ function CodeList({
   const unread = unreadCodeLines(column.codes)
   return (
     <details>
-      <Summary>{codes.length === 0 ? 'none' : `${codes.length} codes`}</Summary>
+      <Summary>{codes.length === 0 ? 'say what its codes mean' : `${codes.length} codes`}</Summary>
       <Codes
         aria-label={`Codes of ${column.name}`}
         placeholder={'7 = North quay depot\n8 = Causeway depot'}

@@ -23,6 +23,7 @@ import { FromSheet } from './FromSheet'
 import { ReadingsField } from './ReadingsField'
 import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
 import { Pictures } from './pictures/Pictures'
+import { PrintedReadings } from './PrintedReadings'
 import { SetAsideList } from './SetAsideList'
 import { CountField, SummaryFields } from './SummaryFields'
 import { UnreadList } from './UnreadList'
@@ -78,13 +79,14 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
     <>
       <p>
         Held against <SampleChoice caseId={caseId} samples={samples} />, given as <SampleKindChoice />.{' '}
-        <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent">
+        <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent" textDecoration="underline">
           The whole sample
         </TextLink>
       </p>
       <Given />
       <ProblemLines problems={problems} onWrite={setFields} />
       {evidence.values.length > 1 && <Pictures evidence={evidence} unit={draft.unit} />}
+      <PrintedReadings evidence={evidence} />
       {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={holdAgainst} />
     </>

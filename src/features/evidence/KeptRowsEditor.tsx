@@ -14,6 +14,8 @@ import { useLabel } from '@/ui/sample/SampleProvider'
 const Line = chakra('p', { base: { lineHeight: '1.9' } })
 const Word = chakra('button', {
   base: {
+    minWidth: '24px',
+    minHeight: '24px',
     padding: '0 4px',
     border: 0,
     bg: 'transparent',

@@ -9,6 +9,7 @@ import { useUnreadId } from './UnreadList'
 const Frame = chakra('div', {
   base: {
     display: 'grid',
+    _print: { display: 'none' },
     gridTemplateColumns: 'auto 1fr',
     maxWidth: '420px',
     height: '236px',

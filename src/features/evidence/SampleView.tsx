@@ -16,6 +16,7 @@ import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
 import { formatCount } from '@/words/figures'
 import { CountField, SummaryFields } from './SummaryFields'
+import { Main } from '@/ui/Main'
 
 // Only in the browser: what the server sends may carry no styles of its own, and a sheet places each of its rows by one.
 const StoredSheet = dynamic(() => import('./sheet/StoredSheet').then((file) => file.StoredSheet), {
@@ -47,7 +48,7 @@ export function SampleView({
     { id: 'history', title: 'What was done with it', body: <History trail={trail} /> },
   ]
   return (
-    <Box as="main" maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
       <chakra.h1 fontFamily="heading" fontSize="28px" fontWeight="600" marginBottom="4px">
         <SampleNameText />
       </chakra.h1>
@@ -71,7 +72,7 @@ export function SampleView({
         </Section>
       ))}
       {children}
-    </Box>
+    </Main>
   )
 }
 

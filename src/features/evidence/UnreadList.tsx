@@ -21,6 +21,8 @@ const MAX_LISTED = 8
 
 const LineButton = chakra('button', {
   base: {
+    minWidth: '24px',
+    minHeight: '24px',
     padding: 0,
     border: 0,
     bg: 'transparent',

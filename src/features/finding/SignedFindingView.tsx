@@ -15,6 +15,7 @@ import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
+import { Main } from '@/ui/Main'
 
 type Verified = Readonly<{
   row: Readonly<{
@@ -43,7 +44,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
   const display = displayOf(document.claim, result, chosen === '' ? undefined : Number(chosen))
   const words = { claim: document.claim, estimate: result.estimate, interval: result.interval }
   return (
-    <Box as="main" maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>Signed finding {row.number}</PageTitle>
       <Flex align="center" gap="16px" marginBlock="16px">
         <BalanceMark mark={outcome} height={52} />
@@ -91,7 +92,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
           Everything that was signed, as JSON
         </TextLink>
       </Box>
-    </Box>
+    </Main>
   )
 }
 

@@ -70,9 +70,9 @@ function Options() {
       Interval:{' '}
       <InlineChoice
         label="Ends of the interval"
-        value={draft.intervalSides}
+        value={draft.intervalSides === 'auto' ? 'two-sided' : draft.intervalSides}
         words={SIDES_WORDS}
-        onChange={(sides) => setField('intervalSides', sides)}
+        onChange={(sides) => setField('intervalSides', sides === 'two-sided' ? 'auto' : sides)}
       />
       {parameterOf(draft.parameter).intervals.length > 0 && (
         <>

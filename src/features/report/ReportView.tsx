@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { ReportChooser } from './ReportChooser'
 import { ReportPart, type ShownPart } from './ReportPart'
+import { Main } from '@/ui/Main'
 
 /**
  * The report of a case as it will print.
@@ -24,7 +25,7 @@ export function ReportView({
   lacking: string
 }>) {
   return (
-    <Box as="main" maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
+    <Main maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
       <ReportChooser caseId={caseId} options={options} />
       {lacking && (
         <Box role="status" color="finding.contradicted" marginTop="8px" _print={{ display: 'none' }}>
@@ -42,6 +43,6 @@ export function ReportView({
           <ReportPart key={part.id} part={part} css={css} />
         ))}
       </Box>
-    </Box>
+    </Main>
   )
 }

@@ -16,6 +16,7 @@ import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
 import { TrailChooser } from './TrailChooser'
 import { type TrailChoice, trailQuery } from './trailView'
+import { Main } from '@/ui/Main'
 
 const IDENTIFIER = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g
 
@@ -47,7 +48,7 @@ export function TrailView({
   const pages = Math.ceil(total / pageSize)
   const { page } = choice
   return (
-    <Box as="main" maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
+    <Main maxWidth="960px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>Trail</PageTitle>
       <Box
         marginTop="8px"
@@ -93,7 +94,7 @@ export function TrailView({
           )}
         </Flex>
       )}
-    </Box>
+    </Main>
   )
 }
 

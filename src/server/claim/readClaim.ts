@@ -5,6 +5,7 @@ import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
+import { claimTitle } from '@/words/en/claimTitle'
 import { notFound } from '../problems'
 
 export type { StoredSample }
@@ -16,6 +17,8 @@ export async function readClaim(
 ): Promise<
   | Readonly<{
       claim: StoredClaim
+      /** The claim in a line. */
+      title: string
       sample: StoredSample
       /** The sample of the second source, where that is another one. */
       second: StoredSample | undefined
@@ -34,7 +37,14 @@ export async function readClaim(
   const second =
     secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
   const samples = await listSamples(db, caseId)
-  return { claim, sample, second, ownCase, samples: samples.filter(({ isDiscarded }) => !isDiscarded) }
+  return {
+    claim,
+    title: claimTitle(claim.draft),
+    sample,
+    second,
+    ownCase,
+    samples: samples.filter(({ isDiscarded }) => !isDiscarded),
+  }
 }
 
 /** A claim as it is stored, and its revision. */

@@ -25,6 +25,9 @@ const Row = chakra(Flex, {
 })
 const Word = chakra('button', {
   base: {
+    minWidth: '28px',
+    minHeight: '24px',
+    _print: { display: 'none' },
     padding: 0,
     border: 0,
     bg: 'transparent',

@@ -8,7 +8,10 @@ const COPIED_MS = 1500
 const Copyable = chakra('button', {
   base: {
     position: 'relative',
-    display: 'inline',
+    display: 'inline-block',
+    minWidth: '24px',
+    minHeight: '24px',
+    textAlign: 'inherit',
     padding: 0,
     border: 0,
     bg: 'transparent',

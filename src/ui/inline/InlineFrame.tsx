@@ -19,7 +19,8 @@ const Sizer = chakra('span', {
     visibility: 'hidden',
     whiteSpace: 'pre',
     overflow: 'hidden',
-    minWidth: '0.6em',
+    minWidth: '24px',
+    minHeight: '24px',
     paddingInline: '1px',
   },
 })

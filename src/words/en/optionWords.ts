@@ -26,9 +26,8 @@ export function intervalMethodWords(method: string): string {
   return names[method] ?? method
 }
 
-export const SIDES_WORDS: Readonly<Record<'auto' | IntervalSides, string>> = {
-  auto: 'both ends',
-  'two-sided': 'both ends, stated',
+export const SIDES_WORDS: Readonly<Record<IntervalSides, string>> = {
+  'two-sided': 'both ends',
   lower: 'lower bound only',
   upper: 'upper bound only',
 }

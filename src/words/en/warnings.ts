@@ -36,7 +36,8 @@ const MESSAGES: { readonly [C in Code]: (figures: FiguresOf<C>) => string } = {
     `With fewer than ${fewerThan} readings the result rests on what is assumed of the population more than on the sample.`,
   'sample-too-small-to-reject': ({ significanceLevel }) =>
     `At a significance level of ${formatPercent(significanceLevel)} no outcome of a sample of this size would reject the null hypothesis. Only a larger sample can.`,
-  'p-value-below-range': () => 'The p-value is smaller than a double can hold; its natural log is given.',
+  'p-value-below-range': () =>
+    'The p-value is smaller than a double can hold; it is shown as a power of ten, from its log.',
   'no-interval': missingInterval,
   'interval-without-end': () =>
     'One end of the interval cannot be computed from this sample at this level; it is left out.',

@@ -9,6 +9,8 @@ import { formatCount, formatReading, withUnit } from '@/words/figures'
 const MAX_LISTED = 12
 const Reading = chakra('button', {
   base: {
+    minWidth: '24px',
+    minHeight: '24px',
     padding: '0 4px',
     border: 0,
     bg: 'transparent',

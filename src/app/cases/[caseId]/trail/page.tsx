@@ -5,10 +5,9 @@ import { readTrailChoice } from '@/features/trail/trailView'
 import { TrailView } from '@/features/trail/TrailView'
 import { readSamplesOf } from '@/server/sample/readSample'
 import { readTrail } from '@/server/case/readTrail'
+import { readCase } from '@/server/docket/docket'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
-
-export const metadata: Metadata = { title: 'Trail' }
 
 const PAGE_SIZE = 100
 
@@ -16,6 +15,11 @@ type Props = Readonly<{
   params: Promise<{ caseId: string }>
   searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>
 }>
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const found = await readCase((await params).caseId)
+  return { title: found ? `Trail · ${caseTitle(found)}` : 'No such case' }
+}
 
 export default async function TrailPage({ params, searchParams }: Props) {
   const { caseId } = await params

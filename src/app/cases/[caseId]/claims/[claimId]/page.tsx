@@ -12,6 +12,7 @@ import { FindingSection } from '@/features/finding/FindingSection'
 import { TestSection } from '@/features/method/TestSection'
 import { readClaim, type StoredSample } from '@/server/claim/readClaim'
 import { readFindingsOf } from '@/server/finding/readFinding'
+import { claimTitleOf as claimTitle } from '@/server/claim/claimTitleOf'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 import { HistoryButtons, HistoryProvider } from '@/ui/history/HistoryProvider'
@@ -19,8 +20,10 @@ import { SampleProvider, type SampleState, SecondSampleProvider } from '@/ui/sam
 import { Shortcuts } from '@/ui/Shortcuts'
 import { ExaminationProvider } from '@/ui/workbench/ExaminationProvider'
 import { WorkbenchSaving } from '@/ui/workbench/WorkbenchSaving'
+import { SectionMenu } from '@/ui/workbench/SectionMenu'
 import { SectionNav } from '@/ui/workbench/SectionNav'
 import { WorkbenchProvider } from '@/ui/workbench/WorkbenchProvider'
+import { Main } from '@/ui/Main'
 
 type Props = Readonly<{ params: Promise<{ caseId: string; claimId: string }> }>
 
@@ -34,7 +37,11 @@ const SECTIONS = [
 ] as const
 const NAV = SECTIONS.map(({ id, title }) => ({ id, title }))
 
-export const metadata: Metadata = { title: 'Claim' }
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { caseId, claimId } = await params
+  const found = await readClaim(caseId, claimId)
+  return { title: found ? `${found.title} · ${caseTitle(found.ownCase)}` : 'No such claim' }
+}
 
 export default async function ClaimPage({ params }: Props) {
   const { caseId, claimId } = await params
@@ -60,6 +67,7 @@ export default async function ClaimPage({ params }: Props) {
                   { text: `Claim ${place} of ${ownCase.claims.length}` },
                 ]}
               >
+                <SectionMenu sections={NAV} />
                 <HistoryButtons />
                 <WorkbenchSaving />
                 <Shortcuts sections={NAV} />
@@ -71,7 +79,7 @@ export default async function ClaimPage({ params }: Props) {
                 <Box paddingLeft="24px" paddingTop="26px" position="sticky" top="46px" hideBelow="lg">
                   <SectionNav sections={NAV} />
                 </Box>
-                <Box as="main" minWidth="0" padding="26px 32px 48px 24px">
+                <Main minWidth="0" padding="26px 32px 48px 24px">
                   {SECTIONS.map(({ id, Part }, index) => (
                     <Part
                       key={id}
@@ -87,7 +95,7 @@ export default async function ClaimPage({ params }: Props) {
                     turned={{ what: 'claim', id: claimId, isDiscarded: !claim.draft.isDiscarded }}
                     rests={signed.length === 0 ? '' : 'A signed finding rests on this claim, so it stays.'}
                   />
-                </Box>
+                </Main>
                 <BenchPanel />
               </Grid>
             </ExaminationProvider>

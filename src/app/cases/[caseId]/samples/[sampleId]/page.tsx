@@ -13,7 +13,13 @@ type Props = Readonly<{ params: Promise<{ caseId: string; sampleId: string }> }>
 
 const RESTS = 'A claim is held against this sample, so it stays.'
 
-export const metadata: Metadata = { title: 'Sample' }
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { caseId, sampleId } = await params
+  const found = await readSampleIn(caseId, sampleId)
+  if (!found) return { title: 'No such sample' }
+  const { sample, ownCase } = found
+  return { title: `${sample.draft.name || sample.file?.fileName || 'Sample'} · ${caseTitle(ownCase)}` }
+}
 
 export default async function SamplePage({ params }: Props) {
   const { caseId, sampleId } = await params

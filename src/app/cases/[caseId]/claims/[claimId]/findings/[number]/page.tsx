@@ -8,7 +8,11 @@ import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ params: Promise<{ caseId: string; claimId: string; number: string }> }>
 
-export const metadata: Metadata = { title: 'Signed finding' }
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { caseId, number } = await params
+  const found = await readCase(caseId)
+  return { title: found ? `Signed finding ${number} · ${caseTitle(found)}` : 'No such finding' }
+}
 
 export default async function SignedFindingPage({ params }: Props) {
   const { caseId, claimId, number } = await params
