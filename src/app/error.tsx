@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react'
 import { Button } from '@/ui/Button'
 import { PageTitle } from '@/ui/PageTitle'
 import { Main } from '@/ui/Main'

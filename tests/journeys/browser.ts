@@ -206,6 +206,24 @@ export async function violations(driver: WebDriver): Promise<readonly string[]> 
   return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`))
 }
 
+/** The rules of WCAG 2.2 A and AA, the size of targets among them, and what is good practice. */
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+
+/** The same at several widths, and whether the page scrolls sideways at any. */
+export async function violationsAt(driver: Driver, widths: readonly number[]): Promise<readonly string[]> {
+  const found: string[] = []
+  for (const width of widths) {
+    const size = { width, height: 800, deviceScaleFactor: 1, mobile: false }
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', size)
+    const { violations: seen } = await new AxeBuilder(driver).withTags(RULES).analyze()
+    found.push(...seen.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${width}: ${id}: ${html}`)))
+    const isWide = 'return document.documentElement.scrollWidth > document.documentElement.clientWidth'
+    if (await driver.executeScript<boolean>(isWide)) found.push(`${width}: the page scrolls sideways`)
+  }
+  await driver.sendDevToolsCommand('Emulation.clearDeviceMetricsOverride', {})
+  return found
+}
+
 /** What the browser complained of since it was last asked: errors, and breaches of the content policy. */
 export async function complaints(driver: WebDriver): Promise<readonly string[]> {
   const entries = await driver.manage().logs().get(logging.Type.BROWSER)

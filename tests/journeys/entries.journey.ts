@@ -113,13 +113,33 @@ const ASKED: readonly (readonly [
   ['a unit at each', '12.5 g\n12.7 g', 'as 12.5, “g” taken off: read all 2', '2', '0.012600 kg'],
   ['dollars', '$83,210\n$83,212', 'as 83210, “$” taken off: read all 2', '2', '83211.0'],
 ]
-test.each(ASKED)('%s: asked about', async (_, text, answer, count, mean) => {
+test('what can be read in several ways, or only without a sign, is asked about', async () => {
   const { driver } = journey
-  if (text.startsWith('$')) await type(driver, 'Unit', '')
-  await put(text)
-  await seeNothing()
-  await press(answer)
-  await seeMean(count, mean)
+  for (const [spelling, text, answer, count, mean] of ASKED)
+    await step(spelling, async () => {
+      await choose(driver, 'Sample', 'begin a new sample')
+      await see(driver, 'No readings yet', '#evidence')
+      if (text.startsWith('$')) await type(driver, 'Unit', '')
+      await put(text)
+      await seeNothing()
+      await press(answer)
+      await seeMean(count, mean)
+    })
+})
+
+test('the tab, the focus and the first key of a page lead to what it is about', async () => {
+  const { driver } = journey
+  expect(await driver.getTitle()).toMatch(/^Mean net mass at least 15.kg .* · WH-014 Brackwater/)
+  await follow(driver, 'WH-014')
+  await see(driver, 'Claims made by')
+  await driver.wait(
+    async () => (await driver.executeScript('return document.activeElement.id')) === 'main',
+    8000,
+  )
+  await driver.navigate().refresh()
+  await see(driver, 'Claims made by')
+  await driver.actions().sendKeys(Key.TAB, Key.ENTER).perform()
+  expect(await driver.getCurrentUrl()).toMatch(/#main$/)
 })
 
 test('columns that are pasted among the readings go the way of a sheet', async () => {

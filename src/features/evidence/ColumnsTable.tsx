@@ -6,6 +6,7 @@ import type { ColumnKind, ColumnWords } from '@/desk/sampleDraft'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
+import { WideBox } from '@/ui/WideBox'
 import { useSample } from '@/ui/sample/SampleProvider'
 
 const KIND_WORDS: Readonly<Record<ColumnKind, string>> = {
@@ -56,71 +57,73 @@ export function ColumnsTable() {
     )
   const isSheet = draft.kind === 'typed' || draft.kind === 'file'
   return (
-    <Table aria-label="Columns">
-      <thead>
-        <tr>
-          <Head scope="col">Name</Head>
-          <Head scope="col">Label</Head>
-          <Head scope="col">Unit</Head>
-          {isSheet && <Head scope="col">Kind</Head>}
-          {isSheet && <Head scope="col">Codes</Head>}
-        </tr>
-      </thead>
-      <tbody>
-        {columns.map((column, at) => (
-          <tr key={at}>
-            <Cell fontFamily="mono">
-              {file ? (
-                column.name
-              ) : (
-                <InlineText
-                  label={`Name of column ${at + 1}`}
-                  value={column.name}
-                  placeholder="name"
-                  isInvalid={columns.some((one, other) => other !== at && one.name === column.name)}
-                  onChange={(name) => change(at, { name })}
-                />
-              )}
-            </Cell>
-            <Cell>
-              <InlineText
-                label={`Label of ${column.name}`}
-                value={column.label}
-                placeholder="what it is"
-                onChange={(label) => change(at, { label })}
-              />
-            </Cell>
-            <Cell>
-              <InlineText
-                label={`Unit of ${column.name}`}
-                value={column.unit}
-                placeholder="unit"
-                onChange={(unit) => change(at, { unit })}
-              />
-            </Cell>
-            {isSheet && (
-              <Cell>
+    <WideBox label="What each column is">
+      <Table aria-label="Columns">
+        <thead>
+          <tr>
+            <Head scope="col">Name</Head>
+            <Head scope="col">Label</Head>
+            <Head scope="col">Unit</Head>
+            {isSheet && <Head scope="col">Kind</Head>}
+            {isSheet && <Head scope="col">Codes</Head>}
+          </tr>
+        </thead>
+        <tbody>
+          {columns.map((column, at) => (
+            <tr key={at}>
+              <Cell fontFamily="mono">
                 {file ? (
-                  KIND_WORDS[column.kind]
+                  column.name
                 ) : (
-                  <InlineChoice
-                    label={`Kind of ${column.name}`}
-                    value={column.kind}
-                    words={KIND_WORDS}
-                    onChange={(kind) => change(at, { kind, isKindSaid: true })}
+                  <InlineText
+                    label={`Name of column ${at + 1}`}
+                    value={column.name}
+                    placeholder="name"
+                    isInvalid={columns.some((one, other) => other !== at && one.name === column.name)}
+                    onChange={(name) => change(at, { name })}
                   />
                 )}
               </Cell>
-            )}
-            {isSheet && (
               <Cell>
-                <CodeList column={column} onChange={(codes) => change(at, { codes })} />
+                <InlineText
+                  label={`Label of ${column.name}`}
+                  value={column.label}
+                  placeholder="what it is"
+                  onChange={(label) => change(at, { label })}
+                />
               </Cell>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </Table>
+              <Cell>
+                <InlineText
+                  label={`Unit of ${column.name}`}
+                  value={column.unit}
+                  placeholder="unit"
+                  onChange={(unit) => change(at, { unit })}
+                />
+              </Cell>
+              {isSheet && (
+                <Cell>
+                  {file ? (
+                    KIND_WORDS[column.kind]
+                  ) : (
+                    <InlineChoice
+                      label={`Kind of ${column.name}`}
+                      value={column.kind}
+                      words={KIND_WORDS}
+                      onChange={(kind) => change(at, { kind, isKindSaid: true })}
+                    />
+                  )}
+                </Cell>
+              )}
+              {isSheet && (
+                <Cell>
+                  <CodeList column={column} onChange={(codes) => change(at, { codes })} />
+                </Cell>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </WideBox>
   )
 }
 

@@ -2,6 +2,7 @@
 
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { WideBox } from '../WideBox'
 
 const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', marginTop: '8px' } })
 export const Head = chakra('th', {
@@ -26,26 +27,28 @@ export function DataTable({
   rows,
 }: Readonly<{ label: string; heads: readonly string[]; rows: readonly (readonly ReactNode[])[] }>) {
   return (
-    <Table aria-label={label}>
-      <thead>
-        <tr>
-          {heads.map((head) => (
-            <Head key={head} scope="col">
-              {head}
-            </Head>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(([name, ...cells], row) => (
-          <Row key={row}>
-            <Name scope="row">{name}</Name>
-            {cells.map((cell, at) => (
-              <Cell key={heads[at + 1]}>{cell}</Cell>
+    <WideBox label={label}>
+      <Table aria-label={label}>
+        <thead>
+          <tr>
+            {heads.map((head) => (
+              <Head key={head} scope="col">
+                {head}
+              </Head>
             ))}
-          </Row>
-        ))}
-      </tbody>
-    </Table>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, ...cells], row) => (
+            <Row key={row}>
+              <Name scope="row">{name}</Name>
+              {cells.map((cell, at) => (
+                <Cell key={heads[at + 1]}>{cell}</Cell>
+              ))}
+            </Row>
+          ))}
+        </tbody>
+      </Table>
+    </WideBox>
   )
 }
