@@ -1,10 +1,11 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|reading|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work.
 import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { measureCore } from './core.mjs'
 import { measureDesk } from './desk.mjs'
 import { measureDrop } from './drop.mjs'
 import { measureExamination } from './examination.mjs'
 import { measureKeystroke } from './keystroke.mjs'
+import { measureReading } from './reading.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
 import { measureStart } from './start.mjs'
@@ -13,6 +14,7 @@ import { measureStored } from './stored.mjs'
 const BENCHES = {
   core: measureCore,
   examination: measureExamination,
+  reading: measureReading,
   sheet: measureSheet,
   stored: measureStored,
   desk: measureDesk,

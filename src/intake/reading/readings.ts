@@ -32,7 +32,8 @@ export type Readings = Readonly<{
 }>
 
 type Entry = Readonly<{ start: number; text: string; reading: NumberReading }>
-type Line = Readonly<{ line: number; start: number; text: string; entries: readonly Entry[] }>
+/** A line of one entry, as nearly every line is, or of several. */
+type Line = Entry & Readonly<{ line: number; entries?: readonly Entry[] }>
 
 /**
  * Reads typed or pasted readings: one a line, or apart by semicolons, or by spaces or commas where they can be nothing but a
@@ -44,25 +45,25 @@ type Line = Readonly<{ line: number; start: number; text: string; entries: reado
  */
 export function readReadings(text: string, writing: Writing): Readings {
   const isApart = writing.rules.some(({ rule }) => rule === 'apart')
-  const { lines, lineCount } = linesOf(text, writing, isApart)
-  const isSheet = !isApart && lines.filter(({ entries }) => entries.length > 1).length > 1
+  const { lines, lineCount, listCount } = linesOf(text, writing, isApart)
+  const isSheet = !isApart && listCount > 1
   const [values, places, entries]: [number[], number[], string[]] = [[], [], []]
   const unread: Omit<UnreadEntry, 'column'>[] = []
+  const take = ({ start, text: entry, reading }: Entry, line: number) => {
+    const row = entries.push(entry) - 1
+    if (!reading.ok) unread.push({ line, start, text: entry, row, reason: reading.reason })
+    else if (!Number.isNaN(reading.value)) {
+      places.push(row)
+      values.push(reading.value)
+    }
+  }
   for (const line of lines) {
-    const isRow = !isApart && (line.text.includes('\t') || (isSheet && line.entries.length > 1))
+    const isRow = !isApart && !line.reading.ok && (line.text.includes('\t') || (isSheet && line.entries))
     if (isRow) {
       const row = entries.push(line.text) - 1
       unread.push({ line: line.line, start: line.start, text: line.text, row, reason: 'several-columns' })
-      continue
-    }
-    for (const { start, text: entry, reading } of line.entries) {
-      const row = entries.push(entry) - 1
-      if (!reading.ok) unread.push({ line: line.line, start, text: entry, row, reason: reading.reason })
-      else if (!Number.isNaN(reading.value)) {
-        places.push(row)
-        values.push(reading.value)
-      }
-    }
+    } else if (line.entries) for (const entry of line.entries) take(entry, line.line)
+    else take(line, line.line)
   }
   const [first] = unread
   const isFirst = first?.row === 0 && first.reason !== 'several-columns'
@@ -71,31 +72,35 @@ export function readReadings(text: string, writing: Writing): Readings {
   return header === undefined ? { ...read, unread } : { ...read, unread: unread.slice(1), header }
 }
 
-const LINE_END = /\r\n|\r|\n/g
+const [LINE_FEED, CARRIAGE_RETURN] = [0x0a, 0x0d]
 
 /** Lines that are not blank, with their entries. */
 function linesOf(text: string, writing: Writing, isApart: boolean) {
   const lines: Line[] = []
-  let [line, from] = [0, 0]
+  let [line, from, listCount] = [1, 0, 0]
   const take = (to: number) => {
-    line += 1
-    const whole = text.slice(from, to)
-    const start = from + whole.length - whole.trimStart().length
-    const trimmed = whole.trim()
-    if (trimmed !== '')
-      lines.push({ line, start, text: trimmed, entries: entriesOf(trimmed, start, writing, isApart) })
+    const trimmed = text.slice(from, to).trim()
+    if (trimmed === '') return
+    const reading = readEntry(trimmed, writing)
+    const start = text.indexOf(trimmed, from)
+    if (reading.ok) return void lines.push({ line, start, text: trimmed, reading })
+    const entries = entriesOf(trimmed, start, writing, isApart)
+    if (entries.length > 1) listCount += 1
+    lines.push({ line, start, text: trimmed, reading, ...(entries.length > 1 ? { entries } : entries[0]) })
   }
-  for (const { 0: end, index } of text.matchAll(LINE_END)) {
-    take(index)
-    from = index + end.length
+  for (let at = 0; at < text.length; at += 1) {
+    const code = text.charCodeAt(at)
+    if (code !== LINE_FEED && code !== CARRIAGE_RETURN) continue
+    take(at)
+    if (code === CARRIAGE_RETURN && text.charCodeAt(at + 1) === LINE_FEED) at += 1
+    from = at + 1
+    line += 1
   }
   take(text.length)
-  return { lines, lineCount: line }
+  return { lines, lineCount: line, listCount }
 }
 
 function entriesOf(text: string, start: number, writing: Writing, isApart: boolean): readonly Entry[] {
-  const whole = readEntry(text, writing)
-  if (whole.ok) return [{ start, text, reading: whole }]
   const entries: Entry[] = []
   let from = start
   for (const segment of text.split(';')) {

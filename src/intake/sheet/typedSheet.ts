@@ -40,10 +40,8 @@ export function readTypedSheet(typed: Typed): TypedSheet {
   if (columns.length > 1) return readCells(typed.readings, decimalMark, columns)
   const { name } = columns[0] ?? READINGS_COLUMN
   const { values, places, entries, unread, ...rest } = readList(typed)
-  const said = readAsSaid(
-    entries.map((entry) => [entry, 1]),
-    writingOf(decimalMark, columns[0]),
-  )
+  const writing = writingOf(decimalMark, columns[0])
+  const said = writing.rules.length > 0 ? readAsSaid(timesOf(entries), writing) : undefined
   const cells = new Float64Array(entries.length).fill(Number.NaN)
   for (const [at, place] of places.entries()) cells[place] = values[at]!
   return {
@@ -54,6 +52,8 @@ export function readTypedSheet(typed: Typed): TypedSheet {
     ...rest,
   }
 }
+
+const timesOf = (texts: readonly string[]) => texts.map((text) => [text, 1] as const)
 
 const readList = ({ readings, decimalMark, columns }: Typed): Readings =>
   readReadings(readings, writingOf(decimalMark, columns[0]))
@@ -88,13 +88,7 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
       const missing = texts.filter((cell) => cell === '').length
       return { kind: 'text', name, texts, length: texts.length, missing }
     }
-    const own =
-      kind === 'number'
-        ? readAsSaid(
-            texts.map((text) => [text, 1]),
-            writing,
-          )
-        : undefined
+    const own = kind === 'number' ? readAsSaid(timesOf(texts), writing) : undefined
     if (own) said[name] = own
     const cells = Float64Array.from(texts, (cell, row) => {
       if (cell === '') return Number.NaN
