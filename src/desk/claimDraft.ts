@@ -44,12 +44,12 @@ export const claimDraftSchema = z.strictObject({
   /** How numbers are typed in the claim. */
   decimalMark: z.enum(DECIMAL_MARKS),
   sampleId: z.uuid(),
-  /** The column of the sample's sheet that holds the readings, by its short name; empty: the likely one. */
+  /** The column of the sample's sheet that holds the readings, by its short name; empty: the only one, or none chosen yet. */
   column: words,
   kept: keptRowsSchema,
   /** Of a share: which of the rows kept have the property that is claimed. */
   counted: keptRowsSchema,
-  /** Of two spreads: the sample of the second source; null: the same one, by another column or other rows. */
+  /** Of two spreads: the sample of the second source; null: the same one by another column or other rows, or none chosen yet. */
   secondSampleId: z.uuid().nullable(),
   secondColumn: words,
   secondKept: keptRowsSchema,

@@ -50,12 +50,12 @@ export const claims = pgTable(
     midP: boolean('mid_p').notNull().default(false),
     decimals: text('decimals').notNull(),
     decimalMark: text('decimal_mark', { enum: DECIMAL_MARKS }).notNull().default('point'),
-    /** The column of the sample's sheet that holds the readings; empty for the likely one. */
+    /** The column of the sample's sheet that holds the readings; empty for the only one, or none chosen yet. */
     column: typed('reading_column'),
     kept: jsonb('kept').$type<KeptRows>().notNull().default([]),
     /** Of a share: which of the rows kept have the property that is claimed. */
     counted: jsonb('counted').$type<KeptRows>().notNull().default([]),
-    /** Of two spreads: the second source; null for the same sample, by another column or other rows. */
+    /** Of two spreads: the second source; null for the same sample by another column or other rows, or none chosen yet. */
     secondSampleId: uuid('second_sample_id'),
     secondColumn: typed('second_reading_column'),
     secondKept: jsonb('second_kept').$type<KeptRows>().notNull().default([]),
