@@ -23,9 +23,10 @@ type Input = Readonly<{
 
 /** What became of the entries that readings or a count were taken from; undefined where nothing did. */
 export function entriesOf(input: Input): Entries | undefined {
-  const { taken, aside, conversion } = input
+  const { taken, aside, conversion, column } = input
   const { header, keptCount, values, count } = taken
-  const blank = count ? count.missing : keptCount - values.length - aside.length
+  const own = aside.filter((entry) => entry.column === column).length
+  const blank = count ? count.missing : keptCount - values.length - own
   const setAside = count ? count.withSetAside.n - count.n : 0
   const said = readAsOf(input)
   const entries: Entries = {

@@ -367,3 +367,18 @@ test('a text is neither above nor below a number: it is asked about where rows a
   })
   expect(of('heavy\tA\nlight\tB').problems[0]?.message).toContain('Only numbers and dates lie above')
 })
+
+test('what is set aside in a column that rows are kept by is no blank reading', () => {
+  const columns = [columnNamed('depot', 'number'), columnNamed('mass', 'number')]
+  const kept = [[{ column: 'depot', relation: 'above' as const, value: '6', upTo: '' }]]
+  const readings = '7\t14.9\nseven\t15.0\n8\t\n7\t15.1'
+  const of = (change: Partial<SampleDraft>) =>
+    readDraft({ ...draft, column: 'mass', kept }, { ...sample, columns, readings, ...change })
+  expect(of({}).problems[0]?.message).toContain('1 entry is not read: “seven” in row 2')
+  const setAside = [{ row: 1, reason: 'written out', by: '' }]
+  expect(of({ setAside }).document?.evidence).toEqual({
+    kind: 'readings',
+    values: [14.9, 15.1],
+    entries: [{ unreadable: { count: 1, texts: ['seven'] }, blank: 1 }],
+  })
+})

@@ -119,6 +119,10 @@ test('the words of a claim are changed in place, and the finding follows', async
       'may mean: at most, from “not over”. It leaves open which figure is meant',
       guess,
     )
+    await type(journey.driver, 'Claimed value', '')
+    await type(journey.driver, 'Wording of the claim', 'average of 1.234,5 kg')
+    await see(journey.driver, 'leaves open which value, or how its number is to be read', guess)
+    await type(journey.driver, 'Claimed value', '14.9')
     await type(journey.driver, 'Wording of the claim', '15 kg net')
   })
   await step('Escape puts back what stood there before', async () => {

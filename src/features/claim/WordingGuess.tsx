@@ -26,7 +26,16 @@ export function WordingGuess() {
   const isSaid = (Object.keys(words) as (keyof Guess['words'])[]).every(
     (field) => draft[field] === words[field],
   )
-  if (!guess || isSaid) return null
+  if (!guess) return null
+  // What is said already is not suggested; a value that is still to be written is asked for.
+  const isValueOpen = guess.unseen.includes('value') && draft.claimedValue.trim() === ''
+  if (isSaid && !isValueOpen) return null
+  if (isSaid)
+    return (
+      <Box marginTop="8px" color="quiet" role="note" aria-label="Read from the wording">
+        Its wording leaves open {LEFT_OPEN.value}: say that in the sentence.
+      </Box>
+    )
   return (
     <Flex
       gap="12px"

@@ -2,7 +2,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
 import { readDate } from './date'
-import { readNumber } from './number'
+import { plainSpellings, readNumber } from './number'
 
 /** A condition made ready for the cells of its column, whatever kind that is. A missing cell is NaN, or an empty text. */
 export type CellTest = Readonly<{
@@ -81,6 +81,14 @@ function notRead(part: string) {
   }
 }
 
+/** A number with its thousands set apart, and how it is written without. */
+function spelledOtherwise({ value, upTo }: RowCondition, mark: DecimalMark) {
+  const text = [value, upTo].find((one) => plainSpellings(one, mark).length > 0)
+  if (text === undefined) return undefined
+  const message = `“${text}” can be read in more than one way. Write ${plainSpellings(text, mark).join(' or ')}, whichever is meant.`
+  return { code: 'condition-not-read', path: 'where', message }
+}
+
 function open(condition: RowCondition) {
   return {
     code: 'condition-open',
@@ -123,7 +131,8 @@ export function testCells(condition: RowCondition, mark: DecimalMark): Outcome<C
   const [from, to] = [read(value.trim()), read(upTo.trim())]
   const isOrdered = (key: keyof Order) =>
     from[key] !== undefined && (relation !== 'between' || to[key] !== undefined)
-  if (!isOrdered('number') && !isOrdered('date')) return failure(notRead(wordsOf(condition)))
+  if (!isOrdered('number') && !isOrdered('date'))
+    return failure(spelledOtherwise(condition, mark) ?? notRead(wordsOf(condition)))
   const compare = (key: keyof Order) =>
     isOrdered(key) ? comparison(relation, from[key]!, to[key] ?? Number.NaN) : () => false
   const holdsNumber = compare('number')

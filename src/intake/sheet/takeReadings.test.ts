@@ -86,6 +86,16 @@ test.each([
   expect(!refused.ok && refused.problem.message).toMatch(message)
 })
 
+test.each([
+  ['40,000', '', '“40,000” can be read in more than one way. Write 40000 or 40.000'],
+  ['1,234.5', '', 'Write 1234.5'],
+  ['1', '1 234', 'Write 1234'],
+])('a condition between “%s” and “%s” is asked about', (value, upTo, message) => {
+  const relation = upTo === '' ? 'above' : 'between'
+  const test = testCells({ column: 'mass', relation, value, upTo }, 'point')
+  expect(!test.ok && test.problem.message).toContain(message)
+})
+
 test('a sheet is shown by its first rows and what is missing', async () => {
   const view = viewOf(await sheetOf(LOG))
   expect(view.rowCount).toBe(4)
