@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process'
 import { createReadStream, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { By, until } from 'selenium-webdriver'
+import { By, Key, until } from 'selenium-webdriver'
 import { build } from '../scripts/build.mjs'
 import { bundle } from '../scripts/bundle.mjs'
 import { ROOT } from '../scripts/install.mjs'
@@ -109,8 +109,11 @@ async function newCase(address) {
   let caseId
   await withBrowser(async (driver) => {
     await driver.get(address)
-    await driver.wait(until.elementLocated(By.xpath('//button[.="Open a case"]')), 9000).click()
-    await driver.wait(until.urlContains('/cases/'), 9000)
+    await driver.wait(until.elementLocated(By.linkText('Open a case')), 9000).click()
+    await driver
+      .wait(until.elementLocated(By.css('[aria-label=Subject]')), 9000)
+      .sendKeys('Deliveries', Key.ENTER)
+    await driver.wait(until.elementLocated(By.css('ol[aria-label=Claims]')), 9000)
     caseId = (await driver.getCurrentUrl()).split('/cases/')[1]
   })
   return caseId

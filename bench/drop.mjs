@@ -28,6 +28,7 @@ export async function measureDrop() {
       const take = await there('//button[contains(., "Take it in")]')
       const start = performance.now()
       await driver.executeScript('arguments[0].click()', take)
+      await (await there('//select[@aria-label="Column of the readings"]/option[.="mass"]')).click()
       await there(`//*[contains(., "${LOG_ROWS_WRITTEN} of ${LOG_ROWS_WRITTEN} rows")]`)
       const shown = performance.now() - start
       await there(`//table[@aria-label="Key figures"]//td[contains(., "${LOG_ROWS_WRITTEN}")]`)

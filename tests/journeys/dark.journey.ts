@@ -1,0 +1,3 @@
+import { pastEveryView } from './everyView'
+
+pastEveryView('dark', [400])

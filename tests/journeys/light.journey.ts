@@ -1,0 +1,3 @@
+import { pastEveryView } from './everyView'
+
+pastEveryView('light', [1280])
