@@ -168,7 +168,7 @@ test('what is no number is pointed at in a pasted column, and nothing is compute
   await see(journey.driver, '4 readings', 'main')
   await see(journey.driver, '2 entries are not read', 'main')
   await see(journey.driver, 'Line 4: “about 15” is not read; write digits only', 'main')
-  await see(journey.driver, 'Line 5: “14,97” is not read; the decimal mark is set to the point', 'main')
+  await see(journey.driver, 'Line 5: “14,97” is not read.', 'main')
   await see(journey.driver, '“14,97” can be read so:', 'aside')
   await click(journey.driver, By.xpath('//button[.="Line 4"]'))
   expect(await journey.driver.executeScript('return getSelection().toString()')).toBe('about 15')

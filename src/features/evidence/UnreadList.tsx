@@ -3,6 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { type RefObject, useState } from 'react'
 import { needed } from '@/intake/reading/fieldReader'
+import { readEntry } from '@/intake/reading/entry'
 import type { UnreadEntry } from '@/intake/reading/readings'
 import { QuietButton } from '@/ui/Button'
 import { InlineText } from '@/ui/inline/InlineText'
@@ -10,7 +11,7 @@ import { useOfficer } from '@/ui/officer'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { TextBox } from '@/ui/TextBox'
 import { useSource } from '@/ui/workbench/SourceContext'
-import { UnreadQuestion } from '@/ui/workbench/UnreadQuestion'
+import { UnreadQuestion, useQuestion } from '@/ui/workbench/UnreadQuestion'
 import { formatCount } from '@/words/figures'
 
 /** The id of the list, which no other list on the page has. */
@@ -42,9 +43,13 @@ export function UnreadList({ field }: Readonly<{ field?: RefObject<HTMLTextAreaE
   const id = useUnreadId()
   const source = useSource()
   const { draft } = useSample()
+  const { question } = useQuestion(source)
   const { unread } = source.evidence
   if (unread.length === 0) return null
   const more = unread.length - MAX_LISTED
+  // Of those that one click reads nothing is to be said but that.
+  const isAsked = ({ text }: UnreadEntry) =>
+    question?.ways.some((way) => readEntry(text, { mark: way.mark, rules: way.rules }).ok) ?? false
   return (
     <Box id={id} marginTop="8px">
       <UnreadQuestion source={source} />
@@ -61,7 +66,8 @@ export function UnreadList({ field }: Readonly<{ field?: RefObject<HTMLTextAreaE
                   Row {entry.row + 1}, {entry.column}
                 </>
               )}
-              : “{entry.text.slice(0, 40)}” is not read; {needed(entry.reason, draft.decimalMark)}.
+              : “{entry.text.slice(0, 40)}” is not read
+              {!isAsked(entry) && <>; {needed(entry.reason, draft.decimalMark)}</>}.
             </li>
           ))}
           {more > 0 && <li>and {formatCount(more)} more like these.</li>}

@@ -20,7 +20,6 @@ const Sizer = chakra('span', {
     whiteSpace: 'pre',
     overflow: 'hidden',
     minWidth: '24px',
-    minHeight: '24px',
     paddingInline: '1px',
   },
 })

@@ -10,16 +10,21 @@ import { ruleWords } from '@/words/en/entryWords'
 import { QuietButton } from '../Button'
 import type { Source } from './WorkbenchProvider'
 
+/** What is to be asked of the entries of a source that are not read, and the sheet that they may be. */
+export function useQuestion({ sample, evidence }: Source) {
+  const { draft, typed } = sample
+  const { unread } = evidence
+  return useMemo(() => {
+    const rows = unread.filter(({ reason }) => reason === 'several-columns')
+    const sheet = rows.length > 0 ? asSheet(draft) : undefined
+    return { question: questionOf(draft, typed, sheet ? rows : unread), sheet }
+  }, [draft, typed, unread])
+}
+
 /** How entries that are not read can be read: one click says so for all such, and can be undone. */
 export function UnreadQuestion({ source }: Readonly<{ source: Source }>) {
-  const { sample, evidence } = source
-  const { draft, typed, setFields } = sample
-  const { unread } = evidence
-  const { question, sheet } = useMemo(() => {
-    const rows = unread.filter(({ reason }) => reason === 'several-columns')
-    const made = rows.length > 0 ? asSheet(draft) : undefined
-    return { question: questionOf(draft, typed, made ? rows : unread), sheet: made }
-  }, [draft, typed, unread])
+  const { question, sheet } = useQuestion(source)
+  const { draft, setFields } = source.sample
   if (!question && !sheet) return null
   return (
     <Box role="group" aria-label="How the entries are to be read" marginTop="6px">
