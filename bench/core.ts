@@ -1,20 +1,9 @@
 import { check } from '@/answers/check'
+import { timed } from './timed'
 import { resample } from '@/statistics/resampling/resample'
 
 const READINGS = 1000
 const RESAMPLES = 10_000
-const TIMES = 7
-
-/** The median time of a few runs, in milliseconds, after one to warm up. */
-function timed(run: () => void): number {
-  run()
-  const times = Array.from({ length: TIMES }, () => {
-    const start = performance.now()
-    run()
-    return performance.now() - start
-  })
-  return times.sort((a, b) => a - b)[Math.floor(TIMES / 2)]!
-}
 
 const centred = Float64Array.from({ length: READINGS }, (_, i) => Math.sin(i * 12.9898))
 let shift = 0

@@ -1,18 +1,7 @@
+import { timed } from './timed'
 import { readReadings } from '@/intake/reading/readings'
 
 const [count = '100000'] = process.argv.slice(2)
-const TIMES = 9
-
-/** The median time of a few runs, in milliseconds, after one to warm up. */
-function timed(run: () => unknown): number {
-  run()
-  const times = Array.from({ length: TIMES }, () => {
-    const start = performance.now()
-    run()
-    return performance.now() - start
-  })
-  return times.sort((a, b) => a - b)[Math.floor(TIMES / 2)]!
-}
 
 const plain = Array.from({ length: Number(count) }, (_, i) => (14.9 + Math.sin(i * 12.9898) * 0.1).toFixed(3))
 const grouped = plain.map((one) => `1,0${one}`)

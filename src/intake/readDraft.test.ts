@@ -382,3 +382,19 @@ test('what is set aside in a column that rows are kept by is no blank reading', 
     entries: [{ unreadable: { count: 1, texts: ['seven'] }, blank: 1 }],
   })
 })
+
+test('what is said of a column is told also where rows are kept by the same column', () => {
+  const columns = [columnNamed('line', 'category'), columnNamed('mass', 'category')]
+  const readAs = [{ rule: 'unit' as const, text: 'g' }]
+  const held = {
+    ...sample,
+    columns: [columns[0]!, { ...columns[1]!, readAs }],
+    readings: 'A\t12.5 g\nB\t12.7 g',
+  }
+  const kept = [[{ column: 'mass', relation: 'above' as const, value: '12', upTo: '' }]]
+  expect(readDraft({ ...draft, column: 'mass', unit: 'g', kept }, held).document?.evidence).toEqual({
+    kind: 'readings',
+    values: [12.5, 12.7],
+    entries: [{ readAs: { rules: readAs, count: 2, example: '12.5 g', value: 12.5 } }],
+  })
+})

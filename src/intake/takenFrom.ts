@@ -5,9 +5,7 @@ import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondit
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { readNumber } from './reading/number'
-import type { UnreadEntry } from './reading/readings'
 import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
-import type { Column } from './sheet/columns'
 import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { Writing } from './reading/entry'
 import { READINGS_COLUMN, type TypedSheet, writingOf } from './sheet/typedSheet'
@@ -114,8 +112,8 @@ export function takeWanted(
   const { parameter, column, kept, counted, decimalMark: mark } = wanted
   const compared = withCompared(sheet, wanted)
   if (!compared.ok) return compared
-  const { columns, unread } = compared.value
-  const { header, rowCount, said } = sheet
+  const { columns, unread, said } = compared.value
+  const { header, rowCount } = sheet
   const named = header === undefined ? {} : { header }
   if (parameterOf(parameter).sample !== 'counted') {
     const writing = writingFor(wanted, column)
@@ -123,7 +121,7 @@ export function takeWanted(
     if (!taken.ok) return taken
     return success({
       ...taken.value,
-      said: taken.value.said ?? said?.[column],
+      said: taken.value.said ?? said[column],
       keptCount: taken.value.keptCount - (header === undefined ? 0 : 1),
       unread: [...unread, ...taken.value.unread],
       ...named,
@@ -151,12 +149,13 @@ const ORDERED: readonly ConditionRelation[] = ['above', 'at-least', 'below', 'at
  * above or below it, and nobody would see. What can't be read of all columns that are wanted is told of.
  */
 function withCompared(
-  { columns, unread: typed = [] }: TakenSheet,
+  { columns, unread: typed = [], said: typedSaid = {} }: TakenSheet,
   wanted: SettledWanted,
-): Outcome<Readonly<{ columns: readonly Column[]; unread: readonly UnreadEntry[] }>> {
+): Outcome<Required<Pick<TypedSheet, 'columns' | 'unread' | 'said'>>> {
   const names = namesWanted(wanted)
   const unread = typed.filter((entry) => names.includes(entry.column))
   const made = [...columns]
+  const said = { ...typedSaid }
   for (const { column: name, relation, value } of conditionsOf(wanted)) {
     const at = made.findIndex((column) => column.name === name)
     const found = made[at]
@@ -166,6 +165,7 @@ function withCompared(
     const read = asNumbers(found, writingFor(wanted, name))
     made[at] = read.column
     unread.push(...read.unread)
+    if (read.said) said[name] = read.said
   }
-  return success({ columns: made, unread })
+  return success({ columns: made, unread, said })
 }

@@ -11,9 +11,9 @@ import { openNewCase } from './actions'
 import { Main } from '@/ui/Main'
 
 const FIELDS = [
-  ['subject', 'Subject', 'what is being checked'],
-  ['party', 'Party', 'who makes the claims'],
-  ['reference', 'Reference', 'number or name of the case'],
+  ['subject', 'Subject', 'what is being checked', 500],
+  ['party', 'Party', 'who makes the claims', 500],
+  ['reference', 'Reference', 'number or name of the case', 100],
 ] as const
 const EMPTY = { subject: '', party: '', reference: '' }
 const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'quiet', maxWidth: '480px' } })
@@ -34,14 +34,14 @@ export function NewCase() {
         }}
       >
         <Box display="grid" gap="14px" marginBlock="18px">
-          {FIELDS.map(([field, name, example], at) => (
+          {FIELDS.map(([field, name, example, maxLength], at) => (
             <Label key={field}>
               {name}
               <TextBox
                 color="ink"
                 aria-label={name}
                 autoFocus={at === 0}
-                maxLength={100}
+                maxLength={maxLength}
                 placeholder={example}
                 value={words[field]}
                 onChange={({ target }) => setWords((known) => ({ ...known, [field]: target.value }))}

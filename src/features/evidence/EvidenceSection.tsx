@@ -3,13 +3,9 @@
 import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
-import type { ReadRule } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { withSaid } from '@/intake/sayings'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
-import { QuietButton } from '@/ui/Button'
-import { ruleWords } from '@/words/en/entryWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import type { Field } from '@/intake/reading/fieldReader'
 import { ProblemLines } from '@/ui/ProblemLines'
@@ -20,6 +16,7 @@ import { AsSource, useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { BringIn } from './BringIn'
 import { FromSheet } from './FromSheet'
+import { ReadAs } from './ReadAs'
 import { ReadingsField } from './ReadingsField'
 import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
 import { Pictures } from './pictures/Pictures'
@@ -158,48 +155,9 @@ function TypedList() {
         onChange={(readings) => setFields(changeOfReadings(sample, readings))}
         sheet={typed}
       />
-      <ReadAs />
+      <ReadAs name={(sample.columns[0] ?? READINGS_COLUMN).name} />
       <UnreadList field={field} />
     </>
-  )
-}
-
-/** What was said of how the entries are read, and what was taken for the column's name; each can be taken back. */
-function ReadAs() {
-  const { draft: sample, typed, setFields } = useSample()
-  const [column = READINGS_COLUMN] = sample.columns
-  const rules = column.readAs ?? []
-  const say = (rules: readonly ReadRule[]) =>
-    setFields(withSaid(sample, column.name, { mark: sample.decimalMark, rules }))
-  return (
-    <>
-      {typed.header !== undefined && (
-        <Said
-          words={`The first line, “${typed.header}”, names the column.`}
-          undo="It is an entry"
-          onUndo={() => say([...rules, { rule: 'entry', text: '' }])}
-        />
-      )}
-      {rules.map((rule) => (
-        <Said
-          key={`${rule.rule} ${rule.text}`}
-          words={`Read with ${ruleWords(rule)}.`}
-          undo="Not so"
-          onUndo={() => say(rules.filter((one) => one !== rule))}
-        />
-      ))}
-    </>
-  )
-}
-
-function Said({ words, undo, onUndo }: Readonly<{ words: string; undo: string; onUndo: () => void }>) {
-  return (
-    <Box marginTop="4px" color="quiet">
-      {words}{' '}
-      <QuietButton type="button" onClick={onUndo}>
-        {undo}
-      </QuietButton>
-    </Box>
   )
 }
 

@@ -9,6 +9,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { useSource } from '@/ui/workbench/SourceContext'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+import { ReadAs } from './ReadAs'
 import { UnreadList } from './UnreadList'
 import { KeptRowsEditor } from './KeptRowsEditor'
 
@@ -38,6 +39,7 @@ export function FromSheet() {
         )}
         {evidence.conversion && <> Converted to the claim’s unit: {evidence.conversion.words}.</>}
       </Box>
+      {columns.length > 1 && columns.map(({ name }) => <ReadAs key={name} name={name} />)}
       {columns.length > 1 && <UnreadList />}
     </Sentence>
   )

@@ -77,8 +77,12 @@ export function unquoted(text: string): string {
 const BEHIND = /^([+\-\u2212\u2013]?[\d.,][\d.,'\u2019\s]*?)\s*([\p{L}%‰°\p{Sc}]\S{0,11})$/u
 const BEFORE = /^([+\-\u2212\u2013]?)\s*(\p{Sc}|[A-Z]{3})\s*([+\-\u2212\u2013]?[\d.,][\d.,'\u2019\s]*)$/u
 
+/** No number with its unit is longer; a line of a million spaces would be looked at for ever. */
+const LONGEST = 60
+
 /** The unit or sign that stands at a number, and the number without it. */
 export function unitAt(text: string): Readonly<{ unit: string; number: string }> | undefined {
+  if (text.length > LONGEST) return undefined
   const behind = BEHIND.exec(text)
   if (behind) return { unit: behind[2]!, number: behind[1]! }
   const before = BEFORE.exec(text)

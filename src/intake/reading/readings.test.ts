@@ -134,6 +134,12 @@ test('one saying reads all such entries, and leaves the others', () => {
   expect(asked(text, way!.mark, way!.rules)!.ways[0]).toMatchObject({ values: [12.5] })
 })
 
+test('a line of very many spaces is asked about at once', () => {
+  const long = `1${' '.repeat(200_000)}heavy`
+  expect(read(long).unread).toHaveLength(1)
+  expect(asked(long)).toBeUndefined()
+})
+
 test('a second unit is not taken off beside the first', () => {
   const rules = [{ rule: 'unit', text: 'g' }] as const
   const { values: grams, unread } = read('12.5 g\n12.7 kg', 'point', rules)

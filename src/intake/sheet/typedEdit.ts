@@ -68,9 +68,11 @@ export function changeOfReadings(sample: Typed, readings: string): Partial<Typed
   const header = headerOf(changed)
   const [column = READINGS_COLUMN] = sample.columns
   const isNamed = header !== undefined && header !== column.name && column.name === before
-  return isNamed ? { readings, columns: [{ ...column, name: header.slice(0, 100) }] } : { readings }
+  return isNamed ? { readings, columns: [{ ...column, name: header.slice(0, NAME_LENGTH) }] } : { readings }
 }
 
+/** As long as the name of a column may be. */
+const NAME_LENGTH = 500
 /** So many characters of a list tell whether its first line names the column. */
 const HEAD_LENGTH = 2000
 

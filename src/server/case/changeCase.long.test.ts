@@ -21,6 +21,7 @@ import { readClaim } from '../claim/readClaim'
 import { readTogether } from './readTogether'
 import { readTrail } from './readTrail'
 import { saveClaim } from '../claim/saveClaim'
+import { signFinding } from '../finding/signFinding'
 import { readSampleDraft, readSamplesOf } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
 
@@ -246,4 +247,16 @@ test('another sample takes the place of an empty one, which is discarded; one wi
   const change = { draft: { ...moved.draft, sampleId: third }, revision: moved.revision, by: '' }
   valueOf(await saveClaim(claimId, change, now))
   expect((await readSamplesOf(caseId)).map(({ isDiscarded }) => isDiscarded)).toEqual([true, false, false])
+})
+
+test('of a discarded claim nothing is signed, and no claim is held against a discarded sample', async () => {
+  const { caseId, claimId } = await openCase(doer)
+  const { draft, revision } = (await readClaim(caseId, claimId))!.claim
+  const { sampleId: gone } = valueOf(await addEmptySample(caseId, doer))
+  valueOf(await turn(caseId, { what: 'sample', id: gone, isDiscarded: true }, doer))
+  const change = { draft: { ...draft, sampleId: gone }, revision, by: '' }
+  expect(await saveClaim(claimId, change, now)).toMatchObject({ problem: { code: 'not-found' } })
+  valueOf(await turn(caseId, { what: 'claim', id: claimId, isDiscarded: true }, doer))
+  const signature = { signedBy: 'A. Officer', signedOn: today, inputFingerprint: '0'.repeat(64) }
+  expect(await signFinding(claimId, signature, now)).toMatchObject({ problem: { code: 'discarded' } })
 })

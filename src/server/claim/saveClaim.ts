@@ -39,8 +39,9 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     if (!stored) return failure(notFound('claim', claimId))
     if (draft.isDiscarded !== stored.draft.isDiscarded) return failure(NOT_SO)
     for (const id of [draft.sampleId, draft.secondSampleId]) {
-      if (id !== null && (await findSample(transaction, id))?.caseId !== stored.caseId)
-        return failure(notFound('sample', id))
+      const sample = id === null ? undefined : await findSample(transaction, id)
+      const isGone = sample?.draft.isDiscarded && !stored.draft.isDiscarded
+      if (id !== null && (sample?.caseId !== stored.caseId || isGone)) return failure(notFound('sample', id))
     }
     const outcome = await outcomeOf(transaction, draft)
     const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })

@@ -34,7 +34,7 @@ const signatureSchema = z.strictObject({
  *
  * @param input - `{ signedBy, signedOn, inputFingerprint }`
  * @returns the number of the signed finding, or the problem `invalid`, `not-found`, `name-needed`, `day-needed`,
- *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs) or `nothing-to-sign`
+ *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs) `discarded` or `nothing-to-sign`
  */
 export async function signFinding(
   claimId: string,
@@ -52,6 +52,7 @@ export async function signFinding(
     const claim = known && (await findClaim(transaction, claimId))
     if (!claim) return failure(notFound('claim', claimId))
     const { draft, caseId } = claim
+    if (draft.isDiscarded) return failure(DISCARDED)
     const document = await documentOf(transaction, draft)
     const result = document && check(document)
     if (!document || !result?.ok) return failure(NOTHING_TO_SIGN)
@@ -97,6 +98,12 @@ function problemWith({ signedBy, signedOn }: z.output<typeof signatureSchema>): 
   if (/^\d{4}-\d{2}-\d{2}$/.test(signedOn) && readDate(signedOn, 'year-first') !== undefined) return undefined
   const message = `The day is “${signedOn}”. Write it such as 2026-01-14.`
   return { code: 'day-needed', path: 'signedOn', message }
+}
+
+const DISCARDED: Problem = {
+  code: 'discarded',
+  path: 'claim',
+  message: 'The claim is discarded: a finding of it would be in no report. Take it up again first.',
 }
 
 const NOTHING_TO_SIGN: Problem = {
