@@ -398,3 +398,9 @@ test('what is said of a column is told also where rows are kept by the same colu
     entries: [{ readAs: { rules: readAs, count: 2, example: '12.5 g', value: 12.5 } }],
   })
 })
+
+test('what could be read in two ways is not told to be either', () => {
+  const setAside = [{ row: 0, reason: 'smudged', by: '' }]
+  const { document } = taken({ readings: '1,234\n15.02\n14.88', setAside })
+  expect(document?.evidence.entries).toEqual([{ unreadable: { count: 1, texts: ['1,234'] } }])
+})

@@ -140,6 +140,25 @@ test('a line of very many spaces is asked about at once', () => {
   expect(asked(long)).toBeUndefined()
 })
 
+test('what four digits begin, or a comma and a space part, is a list', () => {
+  expect(read('1234 567').values).toEqual([1234, 567])
+  expect(read('12, 13').values).toEqual([12, 13])
+})
+
+test('a mark beside the usual one is none before three digits, which may be thousands', () => {
+  const { values: seen, unread } = read('12,5\n1,234', 'point', [{ rule: 'decimals', text: ',' }])
+  expect([seen, unread.map(({ text }) => text)]).toEqual([[12.5], ['1,234']])
+})
+
+test('a word that stands for nothing, one that comes again, and a row of a sheet name no column', () => {
+  for (const text of ['missing\n15', 'fail\n15\nfail', 'Net mass\tline\n12.5\tA'])
+    expect(read(text).header).toBeUndefined()
+})
+
+test('what can be read in the fewest ways is asked about first', () => {
+  expect(asked('1,234\n1,021.2')!.entry.text).toBe('1,021.2')
+})
+
 test('a second unit is not taken off beside the first', () => {
   const rules = [{ rule: 'unit', text: 'g' }] as const
   const { values: grams, unread } = read('12.5 g\n12.7 kg', 'point', rules)
