@@ -41,6 +41,8 @@ export const claimDraftSchema = z.strictObject({
   midP: z.boolean(),
   /** For display; empty: from the standard error. */
   decimals: words,
+  /** Of the histogram's bins, in the unit of the readings; absent: the usual one. */
+  binWidth: z.number().positive().nullable(),
   /** How numbers are typed in the claim. */
   decimalMark: z.enum(DECIMAL_MARKS),
   sampleId: z.uuid(),
@@ -98,6 +100,7 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   twoSidedRule: 'auto',
   midP: false,
   decimals: '',
+  binWidth: null,
   decimalMark: 'point',
   column: '',
   kept: [],

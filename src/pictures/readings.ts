@@ -67,6 +67,13 @@ function placeOf(rows: readonly number[], row: number): number {
   return rows[from] === row ? from : -1
 }
 
+/** A histogram of more bins shows nothing. */
+const MAX_BINS = 500
+
+/** The width of bins that are drawn where one is stated: no narrower than there is room for. */
+export const drawnWidth = (stated: number, { min, max }: Pick<ShortDescription, 'min' | 'max'>): number =>
+  Math.max(stated, (max - min) / MAX_BINS)
+
 export function histogramPicture(drawn: Drawn, sorted: Float64Array, width: number): ReadingsPicture {
   const { unit, valueOf } = drawn
   const bins = histogram(sorted, width)

@@ -1,21 +1,32 @@
+import { describeShortly } from '@/statistics/describe/describe'
+import { histogram } from '@/statistics/describe/bins'
+import { drawnOf, drawnWidth } from '@/pictures/readings'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
-import { scaled } from '@/words/display'
+import { type Display, scaled } from '@/words/display'
 import { formatCount, formatLimit, formatPValue, withUnit } from '@/words/figures'
 import { methodOf, parameterOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
+import { SOURCE_WORDS } from '@/words/en/conditionWords'
+import { histogramWords } from '@/words/en/histogramWords'
 import { samplingWords } from '@/words/en/samplingWords'
 import type { Block } from './document/document'
+import type { Claimed } from './drawing/claimed'
 import { claimLine } from './drawing/claimLine'
+import { histogramDrawing } from './drawing/histogram'
 import { samplingDrawing } from './drawing/sampling'
 import type { Writer } from './language'
 import type { ClaimStudy } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 
-/** The claim line, and the sampling distribution of each test. */
+/** The claim line, the readings in bins, and the sampling distribution of each test. */
 export function pictureBlocks(study: ClaimStudy, checked: Checked, write: Writer): readonly Block[] {
-  return [...claimLineBlock(study, checked, write), ...samplingBlocks(study, checked, write)]
+  return [
+    ...claimLineBlock(study, checked, write),
+    ...histogramBlocks(study, checked, write),
+    ...samplingBlocks(study, checked, write),
+  ]
 }
 
 function claimLineBlock(
@@ -24,14 +35,7 @@ function claimLineBlock(
   write: Writer,
 ): readonly Block[] {
   const { display } = formats
-  const { estimate, interval, hypotheses } = result
-  const nil = hypotheses.null
-  const limits = 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]
-  const claimed = limits.map((limit) => {
-    const value = scaled(limit, display)
-    const words = `${limits.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), display.unit)}`
-    return { value, words }
-  })
+  const { estimate, interval } = result
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
   const { liesAmongReadings } = parameterOf(claim.draft.parameter)
   const values = liesAmongReadings ? reading.evidence.values : []
@@ -41,7 +45,7 @@ function claimLineBlock(
       estimate: scaled(estimate.value, display),
       lower: inScale(interval?.lower),
       upper: inScale(interval?.upper),
-      claimed,
+      claimed: claimedIn(result, display),
       interval: interval ? intervalWords(interval, display) : '',
       unit: display.unit ?? '',
     },
@@ -51,6 +55,44 @@ function claimLineBlock(
   const title =
     each > 1 ? `Claim line (each circle: up to ${write(formatCount(each))} readings)` : 'Claim line'
   return [{ is: 'picture', drawing, title, description }]
+}
+
+function claimedIn({ hypotheses }: Checked['result'], display: Display): Claimed {
+  const nil = hypotheses.null
+  const limits = 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]
+  return limits.map((limit) => {
+    const value = scaled(limit, display)
+    const words = `${limits.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), display.unit)}`
+    return { value, words }
+  })
+}
+
+/** The readings of each source in bins, as wide as the claim has them. */
+function histogramBlocks(
+  { claim, reading, formats }: ClaimStudy,
+  { result }: Checked,
+  write: Writer,
+): readonly Block[] {
+  const { binWidth, unit, parameter } = claim.draft
+  const sources = [reading.evidence, ...(reading.second ? [reading.second] : [])]
+  return sources.flatMap((source, at): readonly Block[] => {
+    const { values } = drawnOf(source, unit)
+    if (values.length < 2) return []
+    const sorted = Float64Array.from(values).sort()
+    const figures = describeShortly(values, sorted)
+    const width = drawnWidth(binWidth ?? figures.binWidth, figures)
+    const bins = histogram(sorted, width)
+    const claimed = parameterOf(parameter).liesAmongReadings ? claimedIn(result, formats.display) : []
+    const which = sources.length === 1 ? '' : `, ${SOURCE_WORDS[at === 0 ? 'first' : 'second']}`
+    return [
+      {
+        is: 'picture',
+        drawing: histogramDrawing({ bins, claimed, unit }, write),
+        title: `Histogram${which}`,
+        description: write(histogramWords(figures, { count: bins.length, width, unit })),
+      },
+    ]
+  })
 }
 
 function samplingBlocks({ formats }: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {

@@ -72,6 +72,16 @@ test('decimals and the language of numbers are those that were chosen', async ()
   expect(text).not.toMatch(/14\.9/)
 })
 
+test('the readings stand in bins, as wide as the claim has them', async () => {
+  expect(await textOf()).toContain('Histogram: 11 readings from 14.700\u202fkg to 15.110\u202fkg')
+  expect(await textOf()).toMatch(/in \d bins of 0\.108\u202fkg\./)
+  const wide = { ...SACKS, claim: { ...SACKS.claim, binWidth: 0.5 } }
+  const text = markdownOf(await reportOf(exampleCase([wide]), USUAL_OPTIONS))
+  expect(text).toContain('in 2 bins of 0.500\u202fkg.')
+  const counts = markdownOf(await reportOf(exampleCase([DELIVERIES]), USUAL_OPTIONS))
+  expect(counts).not.toContain('Histogram')
+})
+
 test('the same case gives the same report', async () => {
   expect(await textOf()).toBe(await textOf())
 })

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import {
   boolean,
   check,
+  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -49,6 +50,7 @@ export const claims = pgTable(
     twoSidedRule: named<'twoSidedRule'>('two_sided_rule').notNull().default('auto'),
     midP: boolean('mid_p').notNull().default(false),
     decimals: text('decimals').notNull(),
+    binWidth: doublePrecision('bin_width'),
     decimalMark: text('decimal_mark', { enum: DECIMAL_MARKS }).notNull().default('point'),
     /** The column of the sample's sheet that holds the readings; empty for the only one, or none chosen yet. */
     column: typed('reading_column'),

@@ -61,6 +61,7 @@ const SAID_ELSEWHERE: readonly Field[] = ['readings', 'count', 'lotSize']
 
 function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
   const { holdAgainst, evidence, draft, isOpen } = useSource()
+  const { setField } = useWorkbench()
   const { id, draft: sample, setFields } = useSample()
   const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
   if (isOpen)
@@ -82,7 +83,13 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
       </p>
       <Given />
       <ProblemLines problems={problems} onWrite={setFields} />
-      {evidence.values.length > 1 && <Pictures evidence={evidence} unit={draft.unit} />}
+      {evidence.values.length > 1 && (
+        <Pictures
+          evidence={evidence}
+          unit={draft.unit}
+          kept={{ width: draft.binWidth, keep: (width) => setField('binWidth', width) }}
+        />
+      )}
       <PrintedReadings evidence={evidence} />
       {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={holdAgainst} />

@@ -36,16 +36,19 @@ export function tickWords(ticks: readonly number[]): (value: number) => string {
   return (value) => formatNumber(value, decimalsOfStep(step))
 }
 
-/**
- * A horizontal axis with its ticks.
- *
- * @param words - what stands under a tick, line by line
- */
-export function axisShapes(
-  axis: Axis,
-  y: number,
-  words: (value: number, at: number, ticks: readonly number[]) => readonly string[],
-): readonly Shape[] {
+/** Words under ticks: each value, the last with the unit. */
+export const inUnitAtEnd =
+  (unit: string, write: (text: string) => string): Words =>
+  (value, at, ticks) => {
+    const words = write(tickWords(ticks)(value))
+    return [at === ticks.length - 1 && unit ? `${words}\u202f${unit}` : words]
+  }
+
+/** What stands under a tick, line by line. */
+type Words = (value: number, at: number, ticks: readonly number[]) => readonly string[]
+
+/** A horizontal axis with its ticks. */
+export function axisShapes(axis: Axis, y: number, words: Words): readonly Shape[] {
   const widest = (ticks: readonly number[]) =>
     ticks
       .flatMap((value, at) => words(value, at, ticks))

@@ -1,13 +1,13 @@
 import { type ClaimLineFigures, claimLineShape } from '@/pictures/claimLine'
-import { axisOf, axisShapes, tickWords } from './axis'
-import { ACCENT, BRASS, type Drawing, INK, label, type Point, type Shape } from './drawing'
+import { axisOf, axisShapes, inUnitAtEnd } from './axis'
+import { type Claimed, claimedShapes } from './claimed'
+import { ACCENT, type Drawing, INK, label, type Point, type Shape } from './drawing'
 
 /** What is drawn, and what is written beside it. */
 export type ClaimLineDrawing = Omit<ClaimLineFigures, 'claimed' | 'estimate'> &
   Readonly<{
     estimate: number
-    /** The claimed value, or both limits of a tolerance, each with its words. */
-    claimed: readonly Readonly<{ value: number; words: string }>[]
+    claimed: Claimed
     interval: string
     unit: string
   }>
@@ -42,12 +42,9 @@ export function claimLine(
     [x, from],
     [x, to],
   ]
+  const { lines, labels } = claimedShapes(claimed, { axis, top: TOP, bottom, width: WIDTH }, write)
   const shapes: readonly Shape[] = [
-    ...claimed.map(({ value }): Shape => ({
-      is: 'line',
-      points: upright(axis.x(value), TOP, bottom),
-      stroke: { colour: BRASS, width: 1.6 },
-    })),
+    ...lines,
     ...dots.map((dot): Shape => ({
       is: 'circle',
       at: [axis.x(dot.x), floor - 3 - (dot.y + 0.5) * step],
@@ -69,20 +66,14 @@ export function claimLine(
       points: upright(axis.x(estimate), intervalY - 9, intervalY + 9),
       stroke: { colour: INK, width: 2 },
     },
-    ...claimed.flatMap(({ value, words }, at) => {
-      const shift = claimed.length === 2 ? (at === 0 ? -1 : 1) * words.length * 2.6 : 0
-      return label({ text: write(words), at: [axis.x(value) + shift, 9], colour: BRASS, within: [0, WIDTH] })
-    }),
+    ...labels,
     ...label({
       text: write(figures.interval),
       at: [axis.x(estimate), intervalY + 19],
       colour: INK,
       within: [0, WIDTH],
     }),
-    ...axisShapes(axis, bottom, (value, at, ticks) => {
-      const words = write(tickWords(ticks)(value))
-      return [at === ticks.length - 1 && unit ? `${words}\u202f${unit}` : words]
-    }),
+    ...axisShapes(axis, bottom, inUnitAtEnd(unit, write)),
   ]
   return { drawing: { width: WIDTH, height: bottom + AXIS_ROOM, shapes }, each }
 }

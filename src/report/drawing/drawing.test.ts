@@ -3,11 +3,13 @@ import { SaxesParser } from 'saxes'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import { OUTCOMES } from '@/claims/finding'
+import { binWidth, histogram } from '@/statistics/describe/bins'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { axisOf, tickWords, ticksOf } from './axis'
 import { balance } from './balance'
 import { claimLine, type ClaimLineDrawing } from './claimLine'
 import { BRASS, type Drawing, type Point, type Shape } from './drawing'
+import { histogramDrawing } from './histogram'
 import { samplingDrawing } from './sampling'
 import { svgOf } from './svg'
 
@@ -109,6 +111,55 @@ describe('the claim line', () => {
       }),
     })
     fc.assert(fc.property(some, (drawn) => expectInside(claimLine({ ...figures, ...drawn }, plain).drawing)))
+  })
+})
+
+describe('the histogram', () => {
+  const drawn = {
+    bins: [
+      { from: 14, to: 14.5, count: 3 },
+      { from: 14.5, to: 15, count: 0 },
+      { from: 15, to: 15.5, count: 6 },
+    ],
+    claimed: [
+      { value: 14.75, words: 'claimed 14.75 kg' },
+      { value: 99, words: 'far away' },
+    ],
+    unit: 'kg',
+  }
+  const bars = ({ shapes }: Drawing) =>
+    shapes.flatMap((shape) => (shape.is === 'line' && shape.closed && shape.opacity ? [shape.points] : []))
+
+  test('has a bar as wide as each bin and as high as its count, and none where nothing is', () => {
+    const [low, high, ...more] = bars(histogramDrawing(drawn, plain))
+    expect(more).toEqual([])
+    const size = ([a, b, c]: readonly Point[]) => [c![0] - a![0], a![1] - b![1]] as const
+    const [[width, height], [same, twice]] = [size(low!), size(high!)]
+    expect(same).toBeCloseTo(width, 9)
+    expect(twice).toBeCloseTo(2 * height, 9)
+    expect(high![0]![0] - low![0]![0]).toBeCloseTo(2 * width, 9)
+  })
+
+  test('says counts, the unit and what is claimed where that lies among the readings', () => {
+    const drawing = histogramDrawing(drawn, (text) => text.replaceAll('.', ','))
+    expect(texts(drawing)).toEqual(expect.arrayContaining(['0', '2', '4', '6', 'claimed 14,75 kg']))
+    expect(texts(drawing)).not.toContain('far away')
+    expect(texts(drawing).at(-1)).toBe('15,5\u202fkg')
+    const [low] = bars(drawing)
+    const line = drawing.shapes.find((shape) => shape.is === 'line' && shape.stroke?.colour === BRASS)
+    const [left, right] = [low![0]![0], low![2]![0]]
+    expect(line?.is === 'line' && line.points[0]![0]).toBeCloseTo(right + (right - left) / 2, 9)
+  })
+
+  test('stays in its frame, whatever is drawn', () => {
+    const value = fc.double({ noNaN: true, min: -1e6, max: 1e6 })
+    fc.assert(
+      fc.property(fc.array(value, { minLength: 1, maxLength: 40 }), value, (values, limit) => {
+        const sorted = Float64Array.from(values).sort()
+        const bins = histogram(sorted, binWidth(sorted))
+        expectInside(histogramDrawing({ ...drawn, bins, claimed: [{ value: limit, words: 'limit' }] }, plain))
+      }),
+    )
   })
 })
 

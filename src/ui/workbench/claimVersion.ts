@@ -25,6 +25,7 @@ const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
   twoSidedRule: 'Two-sided rule',
   midP: 'Mid-p',
   decimals: 'Decimals',
+  binWidth: 'Width of the bins',
   decimalMark: 'Decimal mark',
   sampleId: 'Sample',
   column: 'Column of the readings',

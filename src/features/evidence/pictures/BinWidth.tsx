@@ -3,24 +3,12 @@ import { useState } from 'react'
 import { readTypedNumber } from '@/intake/reading/number'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useLabel } from '@/ui/sample/SampleProvider'
-import { formatNumber, withUnit } from '@/words/figures'
+import { widthText } from '@/words/en/histogramWords'
+import { withUnit } from '@/words/figures'
 
-/** A width that is stated; 0 stands for the usual one. */
-export const ANY_WIDTH = { min: 0, max: Number.MAX_VALUE, usual: 0 } as const
 /** How far the slider makes the bins narrower or wider, as a power of two. */
 const STEPS = { min: -3, max: 3, step: 0.25 } as const
-/** A picture of more bins shows nothing. */
-const MAX_BINS = 500
-
 const Slider = chakra('input', { base: { accentColor: 'accent', width: '120px', minHeight: '24px' } })
-
-/** A stated width that makes no more bins than can be drawn. */
-export const within = (width: number, { min, max }: Readonly<{ min: number; max: number }>): number =>
-  Math.max(width, (max - min) / MAX_BINS)
-
-/** Three digits that count. */
-export const widthText = (width: number): string =>
-  formatNumber(width, Math.max(0, 2 - Math.floor(Math.log10(width || 1))))
 
 /** How wide the bins of a histogram are: typed, or made narrower and wider by a slider. */
 export function BinWidth({
@@ -47,7 +35,7 @@ export function BinWidth({
         onChange={(text) => {
           setTyped(text)
           const read = readTypedNumber(text, 'point')
-          if (text.trim() === '') onChange(ANY_WIDTH.usual)
+          if (text.trim() === '') onChange(usual)
           else if (read.ok && read.value > 0) onChange(read.value)
         }}
       />{' '}
@@ -63,7 +51,7 @@ export function BinWidth({
         onChange={({ target }) => {
           const step = Number(target.value)
           setTyped(undefined)
-          onChange(step === 0 ? ANY_WIDTH.usual : Number((usual * 2 ** step).toPrecision(3)))
+          onChange(step === 0 ? usual : Number((usual * 2 ** step).toPrecision(3)))
         }}
       />
     </>

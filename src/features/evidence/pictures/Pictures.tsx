@@ -2,42 +2,61 @@
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { decimalsFor, formatCount, formatNumber, formatReading, withUnit } from '@/words/figures'
+import { histogramWords, inUnitOf, readingsInFigures } from '@/words/en/histogramWords'
+import { formatReading, withUnit } from '@/words/figures'
 import type { EvidenceReading } from '@/intake/readEvidence'
-import { boxPicture, drawnOf, histogramPicture, orderPicture, quantilePicture } from '@/pictures/readings'
+import {
+  boxPicture,
+  drawnOf,
+  drawnWidth,
+  histogramPicture,
+  orderPicture,
+  quantilePicture,
+} from '@/pictures/readings'
 import { ReadingsChart } from '@/ui/charts/ReadingsChart'
 import { pointed } from '@/ui/sample/pointed'
 import { rowWords } from '@/ui/sample/rowWords'
+import { QuietButton } from '@/ui/Button'
 import { useLabel } from '@/ui/sample/SampleProvider'
 import { useLook } from '@/ui/sample/useLook'
 import { useViewNumber } from '@/ui/workbench/useView'
 import { RowToolbar } from '../sheet/RowToolbar'
-import { ANY_WIDTH, BinWidth, widthText, within } from './BinWidth'
+import { BinWidth } from './BinWidth'
 import { BeyondFences } from './BeyondFences'
 import { PictureFigures } from './PictureFigures'
 
 const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' } })
 
+/** A width that is looked at; 0 stands for the one that is kept. */
+const ANY_WIDTH = { min: 0, max: Number.MAX_VALUE, usual: 0 } as const
+
+/** The width of the bins that is kept with a claim, for its report; none stands for the usual one. */
+type KeptWidth = Readonly<{ width: number | null; keep: (width: number | null) => void }>
+
 /** What the readings look like: four pictures, their figures, and those that stand apart. */
-export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReading; unit: string }>) {
+export function Pictures({
+  evidence,
+  unit,
+  kept,
+}: Readonly<{ evidence: EvidenceReading; unit: string; kept?: KeptWidth }>) {
   const label = useLabel()
   const shown = useDeferredValue(evidence)
-  const [stated, setStated] = useViewNumber(label('bins').replaceAll(' ', '-'), ANY_WIDTH)
+  const [looked, setLooked] = useViewNumber(label('bins').replaceAll(' ', '-'), ANY_WIDTH)
   const [chosen, setChosen] = useState<number>()
   const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
   const look = useLook(drawn.values)
   const usual = look?.figures.binWidth ?? 1
-  const width = stated === ANY_WIDTH.usual || !look ? usual : within(stated, look.figures)
+  const keptWidth = kept?.width ?? usual
+  const stated = looked === ANY_WIDTH.usual ? keptWidth : looked
+  const width = look ? drawnWidth(stated, look.figures) : usual
   const words = useMemo(() => rowWords(drawn), [drawn])
   const charts = useMemo(() => look && chartsOf(drawn, look), [drawn, look])
   const histogram = useMemo(() => look && histogramPicture(drawn, look.sorted, width), [drawn, look, width])
   if (!look || !charts || !histogram) return null
 
   const { figures } = look
-  const decimals = decimalsFor(figures.standardError ?? 0)
-  const inUnit = (value: number) => withUnit(formatNumber(value, decimals), unit)
-  const { min, max, median, quartiles } = figures
-  const described = `${formatCount(drawn.values.length)} readings from ${inUnit(min)} to ${inUnit(max)}, median ${inUnit(median)}, quartiles ${inUnit(quartiles[0])} and ${inUnit(quartiles[1])}`
+  const inUnit = inUnitOf(figures, unit)
+  const described = readingsInFigures(figures, unit)
   const chart = { words, pointing: pointed, onChoose: setChosen }
   const reading = chosen === undefined ? undefined : drawn.valueOf(chosen)
   return (
@@ -48,10 +67,26 @@ export function Pictures({ evidence, unit }: Readonly<{ evidence: EvidenceReadin
             {...chart}
             name={label('histogram')}
             picture={histogram}
-            description={`Histogram of ${described}, in ${histogram.bars.length} bins of ${withUnit(widthText(width), unit)}.`}
+            description={histogramWords(figures, { count: histogram.bars.length, width, unit })}
           />
           <Caption>
-            <BinWidth width={width} usual={usual} unit={unit} onChange={setStated} />
+            <BinWidth
+              width={width}
+              usual={usual}
+              unit={unit}
+              onChange={(next) => setLooked(next === keptWidth ? ANY_WIDTH.usual : next)}
+            />
+            {kept && stated !== keptWidth && (
+              <QuietButton
+                type="button"
+                onClick={() => {
+                  kept.keep(stated === usual ? null : stated)
+                  setLooked(ANY_WIDTH.usual)
+                }}
+              >
+                Keep this width for the report
+              </QuietButton>
+            )}
           </Caption>
         </figure>
         {charts.map(({ name, picture, describe, caption }) => (

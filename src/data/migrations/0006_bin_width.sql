@@ -1,0 +1,1 @@
+ALTER TABLE "claims" ADD COLUMN "bin_width" double precision;
