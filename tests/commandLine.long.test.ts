@@ -192,6 +192,51 @@ test('a word where nothing was measured is asked about, and left out when it is 
   expect(result.sample).toMatchObject({ n: 3 })
 })
 
+describe('what of a CSV file can be read in two ways', () => {
+  const args = ['--column', 'mass', '--claim', 'mean at least 2']
+  const GROUPS = 'depot;mass\n7;1,234\n7;1,250\n7;1,239\n'
+
+  test('is asked about', () => {
+    const { status, result } = runCsv(args, GROUPS)
+    expect(status).toBe(1)
+    expect(result.error).toMatchObject({ code: 'two-ways', path: 'csv' })
+    expect(result.error.message).toContain('“1,234” can be read in two ways: as 1234 and as 1.234.')
+  })
+
+  test.each([
+    ['1,234.5', GROUPS, 1241],
+    ['1234,5', GROUPS, 1.241],
+    ['1.234,5', GROUPS.replaceAll(',', '.'), 1241],
+    ['1234.5', GROUPS.replaceAll(',', '.'), 1.241],
+    ['1 234,5', GROUPS.replaceAll(',', ' '), 1241],
+  ])('is read as --numbers "%s" says', (numbers, text, mean) => {
+    const { result } = runCsv([...args, '--numbers', numbers], text)
+    expect(result.sample).toMatchObject({ n: 3, mean: expect.closeTo(mean, 9) })
+  })
+
+  const DAYS = 'day,mass\n3/4/2026,1.5\n4/4/2026,1.6\n3/5/2026,1.7\n4/5/2026,1.9\n'
+  const since = ['--where', 'day at least 2026-04-04']
+  test.each([
+    ['day-first', 3],
+    ['month-first', 2],
+  ])('dates are those that --dates %s says', (dates, n) => {
+    expect(runCsv([...args, ...since], DAYS).result.error.message).toContain('--dates day-first')
+    const { result } = runCsv([...args, ...since, '--dates', dates], DAYS)
+    expect(result.sample).toMatchObject({ n })
+  })
+
+  test.each([
+    ['--numbers', '1,234,5'],
+    ['--numbers', 'comma'],
+    ['--dates', 'backwards'],
+  ])('%s "%s" is no choice', (option, value) => {
+    expect(runCsv([...args, option, value], GROUPS).result.error).toMatchObject({
+      code: 'not-a-choice',
+      path: option,
+    })
+  })
+})
+
 test('reads semicolons and decimal commas as they are', () => {
   const { result } = runCsv(
     ['--column', 'mass', '--claim', 'mean at least 15'],

@@ -10,7 +10,9 @@ import { readRowConditions } from '@/intake/reading/rowCondition'
 import { cellText, type Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import type { Sheet } from '@/intake/sheet/readSheet'
-import { readSheetFile } from './sheetFile'
+import { DATE_ORDERS } from '@/intake/reading/date'
+import { THOUSANDS } from '@/intake/reading/thousands'
+import { readSheetFile, type SheetFileQuestion } from './sheetFile'
 
 /** What was stated on the command line, as texts. */
 export type CsvOptions = Readonly<{
@@ -18,6 +20,8 @@ export type CsvOptions = Readonly<{
   column?: string | undefined
   where?: readonly string[] | undefined
   missing?: readonly string[] | undefined
+  numbers?: string | undefined
+  dates?: string | undefined
   claim?: string | undefined
   success?: string | undefined
   method?: string | undefined
@@ -44,10 +48,13 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
   if (!kept.ok) return kept
   const test = testOf(options)
   if (!test.ok) return test
+  const stated = statedOf(options)
+  if (!stated.ok) return stated
   const sheet = await readSheetFile({
     file: csv,
     wanted: [column, ...kept.value.flat().map((condition) => condition.column)],
     missing: options.missing ?? [],
+    stated: stated.value,
   })
   if (!sheet.ok) return sheet
   const evidence = evidenceOf({ options, column, sheet: sheet.value, kept: kept.value, claim: claim.value })
@@ -57,6 +64,31 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
     evidence: evidence.value,
     test: test.value,
   })
+}
+
+/** How the file is written, as far as that is stated: its numbers by an example, "1.234,5". */
+function statedOf({ numbers, dates }: CsvOptions): Outcome<SheetFileQuestion['stated']> {
+  const [, thousands, mark] = /^1([,.' ]?)234([.,])5$/.exec(numbers ?? '') ?? []
+  if (numbers !== undefined && (mark === undefined || mark === thousands))
+    return failure(notOneOf('--numbers', numbers, NUMBER_EXAMPLES))
+  const dateOrder = DATE_ORDERS.find((order) => order === dates)
+  if (dates !== undefined && !dateOrder) return failure(notOneOf('--dates', dates, DATE_ORDERS))
+  return success({
+    ...(mark === undefined
+      ? {}
+      : {
+          decimalMark: mark === ',' ? 'comma' : 'point',
+          thousands: THOUSANDS.find((one) => one === thousands) ?? 'none',
+        }),
+    ...(dateOrder ? { dateOrder } : {}),
+  })
+}
+
+const NUMBER_EXAMPLES = ['1234.5', '1234,5', '1,234.5', '1.234,5', '1 234,5', "1'234.5"] as const
+
+function notOneOf(option: string, seen: string, choices: readonly string[]) {
+  const listed = choices.map((choice) => `"${choice}"`).join(', ')
+  return { code: 'not-a-choice', path: option, message: `${option} is “${seen}”. It is one of ${listed}.` }
 }
 
 /** Every condition stated has to hold: each one's lists are joined to those of the others. */

@@ -21,6 +21,8 @@ JSON result a line out, in order. FILE is read where it is given, else standard 
 check --csv checks one claim against one column of a CSV file with a header line:
   --where "depot = 7"   keep only the rows that meet this; may be repeated
   --missing "n/a"       a word where nothing was measured; may be repeated
+  --numbers "1.234,5"   how the file writes numbers, where it could be read in two ways
+  --dates day-first     or month-first: what comes first in its dates, likewise
   --success VALUE       for a share, the value in the column that counts as a success
   --method NAME         the test, where the one that fits is not wanted
   --alpha 0.05          the significance level
@@ -50,6 +52,7 @@ const OPTIONS = {
   column: text,
   where: { type: 'string', multiple: true },
   missing: { type: 'string', multiple: true },
+  dates: text,
   claim: text,
   success: text,
   method: text,

@@ -1,6 +1,6 @@
 import { createReadStream } from 'node:fs'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { openFile } from './openInput'
 
@@ -12,15 +12,22 @@ export type SheetFileQuestion = Readonly<{
   wanted: readonly string[]
   /** Words that stand for a missing figure. */
   missing: readonly string[]
+  /** How it is written, where that is stated and not to be guessed. */
+  stated: Partial<Pick<SheetFormat, 'decimalMark' | 'thousands' | 'dateOrder'>>
 }>
 
 /**
- * Reads the wanted columns of a CSV or TSV file, guessing how it is written.
+ * Reads the wanted columns of a CSV or TSV file, guessing what is not stated of how it is written.
  *
- * @returns the sheet, or its problem, `column-not-found`, or `missing-words` for words that may stand for missing figures
+ * @returns the sheet, or its problem, `two-ways` for what the guess can't settle, `column-not-found`, or `missing-words` for
+ *   words that may stand for missing figures
  */
-export async function readSheetFile({ file, wanted, missing }: SheetFileQuestion): Promise<Outcome<Sheet>> {
-  const format: SheetFormat = { ...guessFormat(await beginningOf(file)), header: 'first-row' }
+export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<Sheet>> {
+  const { file, wanted, missing, stated } = question
+  const beginning = await beginningOf(file)
+  const format: SheetFormat = { ...guessFormat(beginning), ...stated, header: 'first-row' }
+  const doubt = doubtsOf(format, beginning).find(({ about }) => !IS_STATED[about](stated))
+  if (doubt) return failure(twoWays(doubt))
   const source = () => createReadStream(file, { highWaterMark: PIECE })
   const sheet = await readSheet({ source, format, wanted })
   if (!sheet.ok) return sheet
@@ -40,6 +47,21 @@ async function beginningOf(file: string): Promise<Uint8Array> {
   } finally {
     await handle.close()
   }
+}
+
+const IS_STATED: Readonly<Record<FormatDoubt['about'], (stated: SheetFileQuestion['stated']) => boolean>> = {
+  thousands: ({ decimalMark }) => decimalMark !== undefined,
+  'date-order': ({ dateOrder }) => dateOrder !== undefined,
+}
+
+function twoWays({ about, example }: FormatDoubt) {
+  const grouped = example.includes(',') ? '1,234.5' : '1.234,5'
+  const whole = example.includes(',') ? '1234,5' : '1234.5'
+  const message = {
+    thousands: `“${example}” can be read in two ways: as ${example.replace(/[.,]/, '')} and as ${example.replace(',', '.')}. Say how the file writes numbers: --numbers "${grouped}" or --numbers "${whole}".`,
+    'date-order': `“${example}” can be read in two ways. Say what comes first in the file’s dates: --dates day-first or --dates month-first.`,
+  }[about]
+  return { code: 'two-ways', path: 'csv', message }
 }
 
 function columnNotFound(name: string, names: readonly string[]) {
