@@ -45,7 +45,7 @@ export function SheetPreview({
       <Table>
         <thead>
           <tr>
-            {view.columns.map(({ name, kind, missing }) => (
+            {view.columns.map(({ name, kind, missing, likeNumber }) => (
               <Head key={name} scope="col">
                 <label>
                   {names.length > 1 && (
@@ -62,6 +62,7 @@ export function SheetPreview({
                 <Kind>
                   {KIND_WORDS[kind]}
                   {missing > 0 && `, ${formatCount(missing)} missing`}
+                  {likeNumber && `; “${likeNumber}” can be read as a number, and is asked about in the claim`}
                 </Kind>
               </Head>
             ))}

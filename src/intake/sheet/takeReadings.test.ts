@@ -103,6 +103,22 @@ test('a sheet is shown by its first rows and what is missing', async () => {
   expect(view.rows[1]).toEqual(['8', '15.02', 'south', '', '2026-01-15'])
 })
 
+test.each([
+  ['12.5 g', '12.6 g', '12.5 g'],
+  ['$83,210', '$1,200', '$83,210'],
+  ['AB-12', 'AB-13', undefined],
+  ['line 2', 'line 3', undefined],
+  ['n/a 1', '-', undefined],
+])('of texts such as “%s” a sheet says whether they can be read as numbers', async (first, second, like) => {
+  const sheet = await sheetOf(`depot\tmass\n1\t${first}\n2\t${second}\n3\t${first}\n`)
+  expect(viewOf(sheet).columns[1]).toEqual({
+    name: 'mass',
+    kind: 'category',
+    missing: 0,
+    ...(like ? { likeNumber: like } : {}),
+  })
+})
+
 test('a row is kept by exactly one of a condition and its contrary', () => {
   const contrary = { '=': '!=', '<': '>=', '>': '<=' } as const
   fc.assert(

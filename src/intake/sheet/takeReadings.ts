@@ -2,6 +2,7 @@ import { failure, type Outcome, type Problem, success } from '@/claims/terms/out
 import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
 import type { ReadAsSaid, Writing } from '../reading/entry'
+import { nextQuestion } from '../reading/questions'
 import type { UnreadEntry } from '../reading/readings'
 import { asNumbers, hasDigits, isOfTexts } from './asNumbers'
 import { cellText, type Column } from './columns'
@@ -13,7 +14,13 @@ const PREVIEWED = 6
 
 export type SheetView = Readonly<{
   rowCount: number
-  columns: readonly Readonly<{ name: string; kind: Column['kind']; missing: number }>[]
+  columns: readonly Readonly<{
+    name: string
+    kind: Column['kind']
+    missing: number
+    /** A text that can be read as a number if somebody says how: "12.5 g". */
+    likeNumber?: string
+  }>[]
   /** The first rows, as texts. */
   rows: readonly (readonly string[])[]
   missingWords: Sheet['missingWords']
@@ -26,10 +33,22 @@ export function viewOf({ columns, rowCount, missingWords }: Sheet): SheetView {
   )
   return {
     rowCount,
-    columns: columns.map(({ name, kind, missing }) => ({ name, kind, missing })),
+    columns: columns.map((column) => {
+      const { name, kind, missing } = column
+      const likeNumber = likeNumberIn(column)
+      return { name, kind, missing, ...(likeNumber === undefined ? {} : { likeNumber }) }
+    }),
     rows,
     missingWords,
   }
+}
+
+function likeNumberIn(column: Column): string | undefined {
+  if (!isOfTexts(column) || !hasDigits(column)) return undefined
+  const writing = { mark: 'point', rules: [] } as const
+  const { unread } = asNumbers(column, writing)
+  const question = nextQuestion(unread, writing, { isMarkUsed: false, isList: false })
+  return question?.ways.some(({ values }) => Number.isFinite(values[0])) ? question.entry.text : undefined
 }
 
 export type TakenReadings = Readonly<{
