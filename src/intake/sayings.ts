@@ -1,5 +1,5 @@
 import type { SampleDraft } from '@/desk/sampleDraft'
-import { nextQuestion, type Question } from './reading/questions'
+import { dateQuestion, nextQuestion, type Question } from './reading/questions'
 import type { UnreadEntry } from './reading/readings'
 import type { Said } from './reading/ways'
 import { isOfTexts } from './sheet/asNumbers'
@@ -13,12 +13,14 @@ export function questionOf(
   typed: TypedSheet,
   unread: readonly UnreadEntry[],
 ): Question | undefined {
-  const [first] = unread
-  if (!first || first.reason === 'not-a-date') return undefined
+  const first = unread.find(({ reason }) => reason !== 'not-a-date')
+  if (!first) return undefined
   const own = unread.filter(({ column }) => column === first.column)
   const words = sample.columns.find(({ name }) => name === first.column)
+  const writing = writingOf(sample.decimalMark, words)
+  if (first.reason === 'two-dates') return dateQuestion(own, first, writing)
   const isList = sample.kind === 'typed' && sample.columns.length <= 1
-  return nextQuestion(own, writingOf(sample.decimalMark, words), { isMarkUsed: hasDecimals(typed), isList })
+  return nextQuestion(own, writing, { isMarkUsed: hasDecimals(typed), isList })
 }
 
 /** Whether any number of a typed sheet has decimals; of a file each column is written in its own way. */

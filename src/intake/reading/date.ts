@@ -27,6 +27,28 @@ export function readDate(text: string, order: DateOrder): number | undefined {
   return time === undefined ? undefined : (noon.getTime() + time) / DAY_MS
 }
 
+/**
+ * The days that a text may be: two where day and month can change places, which only those with slashes do.
+ *
+ * @example
+ * daysMeant('3/4/2026').length // 2
+ */
+export function daysMeant(text: string): readonly number[] {
+  const days = (['day-first', 'month-first'] as const)
+    .map((order) => readDate(text, order))
+    .filter((day) => day !== undefined)
+  return text.includes('/') ? [...new Set(days)] : days.slice(0, 1)
+}
+
+/** The one order in which all texts that are dates are one; undefined where both will do, or neither. */
+export function orderOfDates(texts: readonly string[]): DateOrder | undefined {
+  const dates = texts.filter((text) => text.includes('/') && daysMeant(text).length > 0)
+  const [order, ...more] = (['day-first', 'month-first'] as const).filter((one) =>
+    dates.every((date) => readDate(date, one) !== undefined),
+  )
+  return more.length === 0 ? order : undefined
+}
+
 function readTime(text: string): number | undefined {
   const [, hours, minutes, seconds = '0'] = TIME.exec(text) ?? []
   if (hours === undefined || Number(hours) > 23 || Number(minutes) > 59 || Number(seconds) >= 60)

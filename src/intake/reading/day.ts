@@ -1,4 +1,4 @@
-import { dateText, readDate } from './date'
+import { dateText, daysMeant } from './date'
 
 /** A day, or the first and the last of several, as days since 1970-01-01; or what was seen that is none, and what would do. */
 export type DayReading =
@@ -17,7 +17,7 @@ export function readDay(text: string): DayReading | undefined {
   const trimmed = text.trim()
   if (trimmed === '') return undefined
   const [, from = trimmed, to = trimmed] = UNTIL.exec(trimmed) ?? []
-  const [first, last] = [daysOf(from), daysOf(to)]
+  const [first, last] = [daysMeant(from), daysMeant(to)]
   const doubtful = [first, last].find((days) => days.length > 1)
   if (doubtful && from === to) {
     const wouldDo = doubtful.map(dateText)
@@ -32,14 +32,6 @@ export function readDay(text: string): DayReading | undefined {
   if (last[0]! < first[0]!)
     return { ok: false, message: `“${text}” ends before it begins. Check both days.`, wouldDo: [] }
   return { ok: true, first: Math.floor(first[0]!), last: Math.floor(last[0]!) }
-}
-
-/** The days that a text may be: two where the day and the month can change places. */
-function daysOf(text: string): readonly number[] {
-  const orders = ['day-first', 'month-first'] as const
-  const days = orders.map((order) => readDate(text, order)).filter((day) => day !== undefined)
-  // Only slashes are written with the month first.
-  return text.includes('/') ? [...new Set(days)] : days.slice(0, 1)
 }
 
 /** That an instrument was calibrated only after what was measured with it was drawn; undefined where it was not, or no day is known. */

@@ -113,6 +113,8 @@ export function needed(reason: UnreadReason, decimalMark: DecimalMark): string {
       return 'its line has several entries, as that of a sheet has'
     case 'not-a-date':
       return 'write the day such as 2026-01-14 or 14/01/2026'
+    case 'two-dates':
+      return 'its day and its month can change places. Write the day such as 2026-01-14'
     case 'not-a-number':
       return 'write digits only, such as 14.93, without a unit or a thousands separator'
     default:

@@ -1,3 +1,4 @@
+import { readDate } from './date'
 import { readEntry, unitAt, unquoted, type Writing } from './entry'
 import { piecesOf } from './lists'
 import type { UnreadEntry } from './readings'
@@ -34,6 +35,22 @@ export function nextQuestion(
   return (
     first && { entry: first.entry, ways: first.ways.map((way) => ({ ...way, count: countSo(unread, way) })) }
   )
+}
+
+/** What is to be asked of dates whose day and month can change places. */
+export function dateQuestion(
+  unread: readonly UnreadEntry[],
+  entry: UnreadEntry,
+  { mark, rules }: Writing,
+): Question {
+  const count = unread.filter(({ reason }) => reason === 'two-dates').length
+  const ways = (['day-first', 'month-first'] as const).map((text) => ({
+    mark,
+    rules: [...rules, { rule: 'dates' as const, text }],
+    values: [readDate(entry.text, text)!],
+    count,
+  }))
+  return { entry, ways }
 }
 
 /** How many of the entries are read once it is said. */

@@ -3,7 +3,8 @@ import { isHeader } from './header'
 import { listIn, piecesOf } from './lists'
 import type { NumberReading } from './number'
 
-export type UnreadReason = Extract<NumberReading, { ok: false }>['reason'] | 'not-a-date' | 'several-columns'
+export type UnreadReason =
+  Extract<NumberReading, { ok: false }>['reason'] | 'not-a-date' | 'two-dates' | 'several-columns'
 
 export type UnreadEntry = Readonly<{
   /** Counted from 1. */

@@ -1,5 +1,5 @@
 import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '@/desk/sampleDraft'
-import { readDate } from '../reading/date'
+import { daysMeant } from '../reading/date'
 import { readNumber } from '../reading/number'
 import { readReadings } from '../reading/readings'
 import { MAX_COLUMNS } from './readSheet'
@@ -188,7 +188,7 @@ function kindOf(cells: readonly string[], { decimalMark }: Typed): ColumnWords['
   const texts = cells.map((cell) => cell.trim()).filter((cell) => cell !== '')
   const fitsMost = (fits: (cell: string) => boolean) => 2 * texts.filter(fits).length > texts.length
   if (fitsMost((cell) => readNumber(cell, decimalMark).ok)) return 'number'
-  return fitsMost((cell) => readDate(cell, 'day-first') !== undefined) ? 'date' : 'category'
+  return fitsMost((cell) => daysMeant(cell).length > 0) ? 'date' : 'category'
 }
 
 function freeName(columns: readonly ColumnWords[]): string {

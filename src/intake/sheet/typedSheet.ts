@@ -1,6 +1,6 @@
 import { type ColumnWords, columnNamed, type SampleDraft } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { readDate } from '../reading/date'
+import { DATE_ORDERS, daysMeant, orderOfDates, readDate } from '../reading/date'
 import { type ReadAsSaid, readAsSaid, readEntry, type Writing } from '../reading/entry'
 import type { NumberReading } from '../reading/number'
 import { type Readings, readReadings, type UnreadEntry } from '../reading/readings'
@@ -82,8 +82,13 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
   }
   const made = columns.map((words, at): Column => {
     const { name, kind } = words
-    const writing = writingOf(mark, words)
     const texts = rows.map((row) => (row[at] ?? '').trim())
+    const order = kind === 'date' && orderOfDates(texts)
+    const saidOf = writingOf(mark, words)
+    // What is said goes before what the cells tell.
+    const writing = order
+      ? { mark, rules: [...saidOf.rules, { rule: 'dates' as const, text: order }] }
+      : saidOf
     if (kind === 'category' || kind === 'text') {
       const missing = texts.filter((cell) => cell === '').length
       return { kind: 'text', name, texts, length: texts.length, missing }
@@ -105,10 +110,13 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
 }
 
 /** Reads a cell of numbers, or of dates. */
-export function readCell(text: string, kind: 'number' | 'date', writing: Writing): CellReading {
+function readCell(text: string, kind: 'number' | 'date', writing: Writing): CellReading {
   if (kind === 'number') return readEntry(text, writing)
-  const value = readDate(text, 'day-first')
-  return value === undefined ? { ok: false, reason: 'not-a-date' } : { ok: true, value }
+  const said = writing.rules.find(({ rule }) => rule === 'dates')
+  const order = DATE_ORDERS.find((one) => one === said?.text)
+  const [value, other] = order ? [readDate(text, order)] : daysMeant(text)
+  if (value === undefined) return { ok: false, reason: 'not-a-date' }
+  return other === undefined ? { ok: true, value } : { ok: false, reason: 'two-dates' }
 }
 
-type CellReading = NumberReading | Readonly<{ ok: false; reason: 'not-a-date' }>
+type CellReading = NumberReading | Readonly<{ ok: false; reason: 'not-a-date' | 'two-dates' }>

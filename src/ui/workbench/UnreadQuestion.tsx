@@ -2,6 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
+import { dateText } from '@/intake/reading/date'
 import type { Way } from '@/intake/reading/ways'
 import { questionOf, withSaid } from '@/intake/sayings'
 import { asSheet } from '@/intake/sheet/typedEdit'
@@ -62,6 +63,7 @@ function wayWords({ values, rules }: Way, known: number): string {
   const [value] = values
   if (values.length > 1) return `${values.length} readings, ${values.slice(0, 4).join(' and ')}`
   if (Number.isNaN(value)) return 'nothing was measured there'
+  if (rules.at(-1)?.rule === 'dates') return `as ${dateText(value!)}`
   const units = rules.slice(known).filter(({ rule }) => rule === 'unit')
   return [`as ${value}`, ...units.map(ruleWords)].join(', ')
 }

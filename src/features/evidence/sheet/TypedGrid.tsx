@@ -4,7 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { needed } from '@/intake/reading/fieldReader'
 import { addColumn, cellsOfBlock, putBlock } from '@/intake/sheet/typedEdit'
-import { readCell, READINGS_COLUMN, writingOf } from '@/intake/sheet/typedSheet'
+import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -25,15 +25,11 @@ export function TypedGrid() {
     useTypedCells(columns.length)
   const pointedRow = usePointed()
   const asideRows = useMemo(() => new Set(setAside.map(({ row }) => row)), [setAside])
-  const isUnread = (row: number, column: number) => {
-    const { kind } = columns[column]!
-    const text = cells[row]?.[column]?.trim() ?? ''
-    return (
-      text !== '' &&
-      (kind === 'number' || kind === 'date') &&
-      !readCell(text, kind, writingOf(draft.decimalMark, columns[column])).ok
-    )
-  }
+  const unread = useMemo(
+    () => new Set(typed.unread.map(({ row, column }) => `${row} ${column}`)),
+    [typed.unread],
+  )
+  const isUnread = (row: number, column: number) => unread.has(`${row} ${columns[column]!.name}`)
   return (
     <Box>
       <Grid
