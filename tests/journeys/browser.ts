@@ -10,7 +10,7 @@ import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 const PATIENCE_MS = 40_000
 
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
-export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<Driver> {
+export async function openBrowser(): Promise<Driver> {
   const options = new Options()
   options.setChromeBinaryPath(chromium.binary)
   const profile = mkdtempSync(path.join(tmpdir(), 'true-weight-profile-'))
@@ -23,8 +23,7 @@ export async function openBrowser(colours: 'light' | 'dark' = 'light'): Promise<
     .setChromeOptions(options)
     .setChromeService(new ServiceBuilder(chromium.driver))
     .build()) as Driver
-  const features = [{ name: 'prefers-color-scheme', value: colours }]
-  await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })
+  await prefer(driver, 'light')
   return driver
 }
 
@@ -202,26 +201,36 @@ export async function untilSaved(driver: WebDriver): Promise<void> {
 export async function violations(driver: WebDriver): Promise<readonly string[]> {
   // A page that was come to by a link is given its title a moment after its content.
   await driver.wait(async () => (await driver.getTitle()) !== '', PATIENCE_MS, 'The page has no title')
-  const { violations: found } = await new AxeBuilder(driver).analyze()
+  const { violations: found } = await new AxeBuilder(driver).setLegacyMode(true).withTags(RULES).analyze()
   return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`))
 }
 
 /** The rules of WCAG 2.2 A and AA, the size of targets among them, and what is good practice. */
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
 
-/** The same at several widths, and whether the page scrolls sideways at any. */
-export async function violationsAt(driver: Driver, widths: readonly number[]): Promise<readonly string[]> {
+/** How a page is looked at: the colours that its reader prefers, and how wide it is. */
+export type Look = Readonly<{ colours: 'light' | 'dark'; width: number }>
+
+/** The same in several looks, and whether the page scrolls sideways in any. */
+export async function violationsAt(driver: Driver, looks: readonly Look[]): Promise<readonly string[]> {
   const found: string[] = []
-  for (const width of widths) {
+  for (const { colours, width } of looks) {
     const size = { width, height: 800, deviceScaleFactor: 1, mobile: false }
     await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', size)
-    const { violations: seen } = await new AxeBuilder(driver).withTags(RULES).analyze()
-    found.push(...seen.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${width}: ${id}: ${html}`)))
+    await prefer(driver, colours)
+    const at = `${colours}, ${width}`
+    found.push(...(await violations(driver)).map((seen) => `${at}: ${seen}`))
     const isWide = 'return document.documentElement.scrollWidth > document.documentElement.clientWidth'
-    if (await driver.executeScript<boolean>(isWide)) found.push(`${width}: the page scrolls sideways`)
+    if (await driver.executeScript<boolean>(isWide)) found.push(`${at}: the page scrolls sideways`)
   }
   await driver.sendDevToolsCommand('Emulation.clearDeviceMetricsOverride', {})
+  await prefer(driver, 'light')
   return found
+}
+
+function prefer(driver: Driver, value: Look['colours']): Promise<void> {
+  const features = [{ name: 'prefers-color-scheme', value }]
+  return driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })
 }
 
 /** What the browser complained of since it was last asked: errors, and breaches of the content policy. */

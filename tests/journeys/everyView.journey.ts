@@ -1,0 +1,53 @@
+import { Key } from 'selenium-webdriver'
+import { follow, type Look, paste, press, see, type, untilSaved, violationsAt } from './browser'
+import { startJourney } from './journey'
+
+const WIDE: Look = { colours: 'light', width: 1280 }
+const NARROW: Look = { colours: 'dark', width: 400 }
+/** The page that changes most is looked at in every way. */
+const ALL = (['light', 'dark'] as const).flatMap((colours) =>
+  [1280, 1024, 400].map((width): Look => ({ colours, width })),
+)
+
+const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, 'Docket', 'main h1') })
+
+test('everyone can use every view, in both colours, on wide pages and narrow ones', async () => {
+  const { driver } = journey
+  const looked = async (looks: readonly Look[] = [WIDE, NARROW]) =>
+    expect(await violationsAt(driver, looks)).toEqual([])
+  await looked()
+  await follow(driver, 'Brackwater pellet sacks')
+  await see(driver, 'Claims made by')
+  await looked()
+  await follow(driver, 'Mean net mass')
+  await see(driver, 'says the', 'main h1')
+  await paste(driver, 'Readings', '12.1\n13.9\nhalf a reading\n14.0')
+  await type(driver, 'Claimed value', '12.5')
+  await see(driver, '1 entry is not read: “half a reading” in row 3', 'aside')
+  await looked()
+  await type(driver, 'Why the entries are set aside', 'the scale was switched off')
+  await type(driver, 'Your name', 'A. Inspector')
+  await press(driver, 'Set this entry aside')
+  await see(driver, 'Not contradicted', 'aside')
+  await press(driver, 'Show the working')
+  await see(driver, 'Standard error', '[aria-label=Working]')
+  await see(driver, /Stands in \d+ of \d+\./, '#cross-examination')
+  await looked(ALL)
+  await driver.executeScript('document.activeElement.blur()')
+  await driver.actions().sendKeys('?').perform()
+  await see(driver, 'Keyboard', 'dialog[open]')
+  await looked()
+  await driver.actions().sendKeys(Key.ESCAPE).perform()
+  await untilSaved(driver)
+  await press(driver, 'Sign the finding')
+  await follow(driver, 'Signed finding')
+  await see(driver, 'every figure is the same', 'main')
+  await looked()
+  for (const view of ['Report', 'Trail', 'Ratio of variances']) {
+    await driver.get(journey.server.address)
+    await follow(driver, 'Brackwater pellet sacks')
+    await follow(driver, view)
+    await see(driver, view === 'Ratio of variances' ? /Stands in \d+ of \d+\./ : 'Brackwater', 'main')
+    await looked()
+  }
+})

@@ -1,3 +1,0 @@
-import { pastEveryView } from './everyView'
-
-pastEveryView('light', [1280])
