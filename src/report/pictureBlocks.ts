@@ -83,13 +83,13 @@ function histogramBlocks(
     const width = drawnWidth(binWidth ?? figures.binWidth, figures)
     const bins = histogram(sorted, width)
     const claimed = parameterOf(parameter).liesAmongReadings ? claimedIn(result, formats.display) : []
-    const which = sources.length === 1 ? '' : `, ${SOURCE_WORDS[at === 0 ? 'first' : 'second']}`
+    const of = sources.length === 1 ? undefined : SOURCE_WORDS[at === 0 ? 'first' : 'second']
     return [
       {
         is: 'picture',
         drawing: histogramDrawing({ bins, claimed, unit }, write),
-        title: `Histogram${which}`,
-        description: write(histogramWords(figures, { count: bins.length, width, unit })),
+        title: of ? `Histogram, ${of}` : 'Histogram',
+        description: write(histogramWords(figures, { count: bins.length, width, unit, of })),
       },
     ]
   })

@@ -111,6 +111,10 @@ test('the address holds how the page is looked at, and keys lead through it', as
       await type(driver, 'Width of the bins, typed', '0.05')
       expect(await (await slider()).getAttribute('aria-valuetext')).toBe('0.0500\u202fkg')
       expect(await driver.getCurrentUrl()).toContain('bins=0.05')
+      await press(driver, 'Keep this width for the report')
+      await driver.wait(async () => !(await driver.getCurrentUrl()).includes('bins='), WAIT_MS)
+      expect(await (await slider()).getAttribute('aria-valuetext')).toBe('0.0500\u202fkg')
+      expect(await textOf(driver, '#evidence')).not.toContain('Keep this width')
     },
   )
   await step('keys lead to the sections, and ? lists them', async () => {

@@ -111,7 +111,7 @@ function ClaimedValue() {
       {hasUnit(parameter) && unit !== '' && valueUnit !== unit && <Aside>The value is in {valueUnit}.</Aside>}
       {share !== undefined && (
         <Aside>
-          {isPercent ? formatFull(share) : `${formatFull(withoutMadeUpDigits(share * 100))}\u202f%`}
+          That is {isPercent ? formatFull(share) : `${formatFull(withoutMadeUpDigits(share * 100))}\u202f%`}.
         </Aside>
       )}
     </Together>

@@ -1,6 +1,6 @@
 import type { Condition, ConditionState } from '@/claims/terms/condition'
 import type { SampleDraft } from '@/desk/sampleDraft'
-import { formatFull, formatPValue } from '../figures'
+import { formatFull, formatPercent, formatPValue } from '../figures'
 import type { FigureLine } from './testLines'
 
 export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
@@ -56,10 +56,15 @@ export function conditionLines(
 ): readonly FigureLine[] {
   return Object.entries(figures).map(([key, value]) => ({
     name: CONDITION_FIGURES[key] ?? key,
-    shown:
-      key === 'p' ? formatPValue(value, TOLD_AT) : Number.isInteger(value) ? formatFull(value) : plain(value),
+    shown: shownFigure(key, value, plain),
     full: formatFull(value),
   }))
+}
+
+function shownFigure(key: string, value: number, plain: (value: number) => string): string {
+  if (key === 'p') return formatPValue(value, TOLD_AT)
+  if (key === 'share') return formatPercent(Number(value.toPrecision(3)))
+  return Number.isInteger(value) ? formatFull(value) : plain(value)
 }
 
 /** The conditions that are not met, or not known to be: "Normality (in doubt), Order, second source (not met)". */

@@ -21,9 +21,9 @@ export function readingsInFigures(figures: ShortDescription, unit: string): stri
 /** What a histogram shows, for those who do not see it. */
 export function histogramWords(
   figures: ShortDescription,
-  bins: Readonly<{ count: number; width: number; unit: string }>,
+  bins: Readonly<{ count: number; width: number; unit: string; of?: string | undefined }>,
 ): string {
-  const { count, width, unit } = bins
+  const { count, width, unit, of } = bins
   const each = count === 1 ? '1 bin' : `${formatCount(count)} bins`
-  return `Histogram: ${readingsInFigures(figures, unit)}, in ${each} of ${withUnit(widthText(width), unit)}.`
+  return `Histogram${of ? `, ${of}` : ''}: ${readingsInFigures(figures, unit)}, in ${each} of ${withUnit(widthText(width), unit)}.`
 }

@@ -53,6 +53,14 @@ export default async function ClaimPage({ params }: Props) {
   }))
   const place = ownCase.claims.findIndex(({ id }) => id === claimId) + 1
   const signed = await readFindingsOf(claimId)
+  const { isDiscarded } = claim.draft
+  const turnRow = (
+    <TurnRow
+      caseId={caseId}
+      turned={{ what: 'claim', id: claimId, isDiscarded: !isDiscarded }}
+      rests={signed.length === 0 ? '' : 'A signed finding rests on this claim, so it stays.'}
+    />
+  )
   return (
     <HistoryProvider>
       <SampleProvider key={sample.id} sample={stateOf(sample)}>
@@ -79,6 +87,7 @@ export default async function ClaimPage({ params }: Props) {
                   <SectionNav sections={NAV} />
                 </Box>
                 <Main minWidth="0" padding="26px 32px 48px 24px">
+                  {isDiscarded && turnRow}
                   {SECTIONS.map(({ id, Part }, index) => (
                     <Part
                       key={id}
@@ -89,11 +98,7 @@ export default async function ClaimPage({ params }: Props) {
                       signed={signed}
                     />
                   ))}
-                  <TurnRow
-                    caseId={caseId}
-                    turned={{ what: 'claim', id: claimId, isDiscarded: !claim.draft.isDiscarded }}
-                    rests={signed.length === 0 ? '' : 'A signed finding rests on this claim, so it stays.'}
-                  />
+                  {!isDiscarded && turnRow}
                 </Main>
                 <BenchPanel />
               </Grid>
