@@ -14,11 +14,23 @@ import { type Resampled, resample } from '@/statistics/resampling/resample'
 import type { MethodDefinition } from './terms/definition'
 import { failure, success } from './terms/outcome'
 import { problems } from './terms/problems'
+import type { Parameter } from './terms/names'
 import type { MeasuredSample } from './terms/sample'
 import { computed, fraction, given, joined, step, symbol } from './terms/formula'
 
 /** Draws beyond which a check would keep a person waiting for minutes. */
 const MAX_DRAWS = 2e9
+
+/** Fewer readings than these have too few resamples that differ to tell a rare one by: docs/COVERAGE.md. */
+const LEAST: Readonly<Record<Resampled, number>> = {
+  mean: 10,
+  median: 10,
+  'standard-deviation': 30,
+  variance: 30,
+}
+
+/** How many readings a bootstrap of a parameter needs. */
+export const leastResampled = (parameter: Parameter): number => LEAST[parameter as Resampled]
 
 const figures = z.discriminatedUnion('by', [
   z.strictObject({
@@ -37,7 +49,8 @@ type Figures = z.infer<typeof figures>
  *
  * The interval is BCa. The p-value of a mean counts studentised resamples as far out as the sample: of B, m as far out
  * give (m + 1)/(B + 1). That of a median or a spread is the level at which the end of the BCa interval meets the claimed
- * value: shifted resamples reject a true median three times as often as they say (docs/COVERAGE.md). The same seed
+ * value: shifted resamples reject a true median three times as often as they say (docs/COVERAGE.md). That of a median is
+ * never below 2^(−n), the least of a sign test. It takes 10 readings for a mean or a median, 30 for a spread. The same seed
  * gives the same figures. Problems: `readings-needed`, `too-few-readings`, `no-variation`, `too-many-draws`.
  *
  * @see B. Efron (1987), J. American Statistical Association 82, 171-185; A. Davison & D. Hinkley (1997), Bootstrap
@@ -46,7 +59,7 @@ type Figures = z.infer<typeof figures>
 export const bootstrap: MethodDefinition<'bootstrap', Figures, 'measured'> = {
   name: 'bootstrap',
   parameters: ['mean', 'standard-deviation', 'variance', 'median'],
-  needs: ['readings'],
+  needs: ['readings', 'enough-readings'],
   options: ['resamples'],
   restsOn: 'none',
   dependsOn: 'places',
@@ -62,7 +75,8 @@ export const bootstrap: MethodDefinition<'bootstrap', Figures, 'measured'> = {
     const { values, sampleSize: n } = measured
     if (parameter === 'mean' && measured.mean === undefined) return failure(problems.meanNeeded())
     if (!values) return failure(problems.readingsNeeded('bootstrap'))
-    if (n < 2) return failure(problems.tooFewReadings(n, 2))
+    const least = leastResampled(parameter)
+    if (n < least) return failure(problems.tooFewToResample(n, least, parameter))
     if (!measured.standardDeviation) return failure(problems.noVariation(measured.path, 'bootstrap'))
     if (n * count > MAX_DRAWS) return failure(problems.tooManyDraws(n, count, MAX_DRAWS))
     return success(procedureOf(measured, parameter as Resampled, { count, seed }))
@@ -89,8 +103,11 @@ function procedureOf(
 ): Procedure<Figures> {
   const estimated = estimateOf(sample, parameter)
   const { estimate } = estimated
-  const resamples = resample(estimated.drawnFrom, parameter, plan)
-  const corrected = biasCorrected(resamples.statistics, estimated)
+  const own = estimated.estimate - estimated.offset
+  const resamples = resample(estimated.drawnFrom, parameter, { ...plan, own })
+  // No sign test of so few readings could tell more.
+  const least = parameter === 'median' ? 2 ** -sample.sampleSize : 0
+  const corrected = biasCorrected(resamples.statistics, { ...estimated, least })
   const interval = { method: 'bca', endsAt: corrected.endsAt, holds }
   if (parameter !== 'mean') {
     return {

@@ -14,7 +14,7 @@ import { type ClaimProblem, problems } from './terms/problems'
 import { procedureOf } from './procedureOf'
 import { type CheckRequest, checkRequestSchema } from './terms/request'
 import type { ComputedFigures } from './result'
-import type { Sample } from './terms/sample'
+import { type Sample, unitsTaken } from './terms/sample'
 import { sampleFigures } from './terms/sampleFigures'
 import { sampleOf } from './sampleOf'
 import { type Decided, decideOn, testFigures } from './testFigures'
@@ -100,6 +100,9 @@ function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
     options,
   })
   if (!made.ok) return made
+  const { value: taken } = sample
+  if (taken.kind !== 'two' && unitsTaken(taken) === taken.lotSize)
+    return failure(problems.census(taken.lotSize, claim, made.value.procedure.estimate))
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
   const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)

@@ -1,7 +1,7 @@
 import { type Hypotheses, isRange, type PointHypotheses, type RangeHypotheses } from './terms/hypotheses'
 import { type Interval, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointTest, Procedure } from '@/statistics/inference/procedure'
-import { type TailProbability, withFiniteLog } from '@/statistics/inference/tailProbability'
+import { isWithin, type TailProbability, withFiniteLog } from '@/statistics/inference/tailProbability'
 import type { ToleranceTest } from './toleranceDecision'
 import type { WayToDecide } from './result'
 
@@ -9,7 +9,7 @@ export type Decision = 'rejected' | 'not-rejected'
 
 /** Rejects where p ≤ α. A p-value below the range of a double is below every level. */
 export function decide({ pValue }: TailProbability, significanceLevel: number): Decision {
-  return pValue === undefined || pValue <= significanceLevel ? 'rejected' : 'not-rejected'
+  return pValue === undefined || isWithin(pValue, significanceLevel) ? 'rejected' : 'not-rejected'
 }
 
 /**

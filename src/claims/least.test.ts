@@ -11,11 +11,34 @@ const codeOf = (document: CheckDocument) => {
 }
 
 test.each([
+  ['mean', 10, 't test'],
+  ['median', 10, 'sign test'],
+  ['standard-deviation', 30, 'Bonett test'],
+  ['variance', 30, 'Bonett test'],
+] as const)(
+  'a bootstrap of a %s takes %i readings, and says what does with fewer',
+  (parameter, least, instead) => {
+    const claim = { parameter, relation: 'at-most', value: 1 } as const
+    const of = (count: number) =>
+      check({
+        claim,
+        evidence: readings(Array.from({ length: count }, (_, i) => 1 + Math.sin(i))),
+        test: { method: 'bootstrap' },
+      })
+    expect(of(least).ok).toBe(true)
+    const refused = of(least - 1)
+    expect(refused.ok || refused.error).toMatchObject({ code: 'too-few-readings', path: 'evidence' })
+    expect(refused.ok || refused.error.message).toContain(
+      `at least ${least} readings, and there are ${least - 1}`,
+    )
+    expect(refused.ok || refused.error.message).toContain(instead)
+  },
+)
+
+test.each([
   ['mean', 't'],
   ['standard-deviation', 'chi-square'],
   ['variance', 'chi-square'],
-  ['mean', 'bootstrap'],
-  ['median', 'bootstrap'],
 ] as const)('two readings are enough for a %s by %s, and one is not', (parameter, method) => {
   const claim = { parameter, relation: 'at-most', value: 1 } as const
   expect(codeOf({ claim, evidence: readings([1, 2]), test: { method } })).toBe('answered')

@@ -1,4 +1,5 @@
 import { methodOf, methodsFor } from './all'
+import { leastResampled } from './bootstrap'
 import type { Method } from './terms/names'
 import type { MethodNeed } from './terms/definition'
 import type { Hypotheses } from './terms/hypotheses'
@@ -17,12 +18,17 @@ export function methodChoices(document: CheckDocument, side: Side): readonly Met
   })
 }
 
-function isMet(need: MethodNeed, { evidence, test }: CheckDocument, side: Side): boolean {
+function isMet(need: MethodNeed, { claim, evidence, test }: CheckDocument, side: Side): boolean {
   switch (need) {
     case 'known-standard-deviation':
       return test?.knownStandardDeviation !== undefined
     case 'readings':
       return evidence.kind === 'readings' || evidence.kind === 'two-readings'
+    case 'enough-readings':
+      return (
+        evidence.kind === 'readings' &&
+        evidence.values.length - (evidence.setAside?.length ?? 0) >= leastResampled(claim.parameter)
+      )
     case 'two-sided':
       return side === 'two-sided'
     case 'lot-size':

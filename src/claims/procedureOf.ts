@@ -3,7 +3,6 @@ import type { Procedure } from '@/statistics/inference/procedure'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
 import type { MethodDefinition, MethodQuestion } from './terms/definition'
-import type { Hypotheses } from './terms/hypotheses'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import type { TestOptions } from './terms/request'
@@ -38,14 +37,13 @@ export function methodUsed(
   question: Readonly<{
     parameter: Parameter
     options: Pick<TestOptions, 'method' | 'knownStandardDeviation'>
-    hypotheses: Hypotheses
     sample?: Sample
   }>,
 ): Method {
-  const { parameter, options, hypotheses, sample } = question
+  const { parameter, options, sample } = question
   if (options.method !== 'auto') return options.method
   const sampleSize = sample?.kind === 'counted' ? sample.counted.sampleSize : undefined
-  return parameterOf(parameter).usualMethod({ options, hypotheses, sampleSize })
+  return parameterOf(parameter).usualMethod({ ...options, sampleSize, lotSize: sample?.lotSize })
 }
 
 /** A share's interval is chosen apart from its test, but where the method has its own and none is stated. */

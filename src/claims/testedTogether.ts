@@ -1,3 +1,4 @@
+import { isWithin } from '@/statistics/inference/tailProbability'
 import type { Probability } from './result'
 import type { FindingOutcome } from './finding'
 import { adjustPValues } from '@/statistics/adjust/adjust'
@@ -28,6 +29,6 @@ export function testedTogether(
   )
   return claims.map(({ significanceLevel, outcome }, index) => {
     const pValue = adjusted[index]!
-    return { pValue, outcome: pValue <= significanceLevel ? outcome : UNDECIDED[outcome] }
+    return { pValue, outcome: isWithin(pValue, significanceLevel) ? outcome : UNDECIDED[outcome] }
   })
 }

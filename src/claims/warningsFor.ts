@@ -1,13 +1,12 @@
 import { methodOf, parameterOf } from './all'
 import { type ClaimWarning, warnings } from './terms/warnings'
-import { SMALL_SHARE } from './conditions/conditions'
 import type { MethodOption } from './terms/definition'
 import { type Hypotheses, isRange } from './terms/hypotheses'
 import { claimSide } from './terms/relations'
 import type { CheckRequest } from './terms/request'
 import type { ComputedFigures } from './result'
 import { partsOf } from './testParts'
-import { type Sample, unitsTaken } from './terms/sample'
+import { type Sample, SMALL_SHARE, unitsTaken } from './terms/sample'
 
 /** Levels above this are unlike those in use: common practice, no source. */
 const USUAL_LEVEL = 0.2

@@ -11,16 +11,7 @@ const DRAWS_A_LOOK = 10
 export function takesLong(document: CheckDocument): boolean {
   const { claim, evidence, test } = document
   const stated = test?.method ?? 'auto'
-  const hypotheses = deriveHypotheses(claim, test?.alternative ?? 'auto')
-  if (!hypotheses.ok) return false
-  const method =
-    stated === 'auto'
-      ? parameterOf(claim.parameter).usualMethod({
-          options: test ?? {},
-          hypotheses: hypotheses.value,
-          sampleSize: undefined,
-        })
-      : stated
+  const method = stated === 'auto' ? parameterOf(claim.parameter).usualMethod(test ?? {}) : stated
   const { looks, isResampled } = methodOf(method).work
   const times = isResampled ? (test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_LOOK : 1
   return readingsIn(evidence) * looks * times > MAX_AT_ONCE

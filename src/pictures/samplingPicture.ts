@@ -4,7 +4,7 @@ import { type Hypotheses, valuesOf } from '@/claims/terms/hypotheses'
 import type { CheckResult } from '@/claims/result'
 import { partsOf } from '@/claims/testParts'
 import { distributionByName } from '@/statistics/distributions/byName'
-import { isDiscrete as isOfWholeNumbers } from '@/statistics/distributions/named'
+import { stepOf } from '@/statistics/distributions/named'
 import type { Reference } from '@/statistics/distributions/reference'
 import type { Ends } from '@/statistics/inference/interval'
 
@@ -56,23 +56,23 @@ export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPic
   const { picture = {} } = methodOf(test.method)
   const known = picture.reference?.(part.figures) ?? distributionByName(distribution)
   const side = sideOf(hypotheses, place)
-  const isDiscrete = isOfWholeNumbers(distribution)
+  const step = picture.reference?.(part.figures) ? undefined : stepOf(distribution)
   const rejected = endsOf(part.criticalValues, side, known)
-  const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete })
+  const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete: step !== undefined })
   const isByLikelihood = picture.countsByLikelihood?.(part.figures) ?? false
-  const isBars = isDiscrete && max - min <= MAX_BARS
-  const heightAt = (x: number) => known.density(isDiscrete ? Math.round(x) : x)
+  const isBars = step !== undefined && max - min <= MAX_BARS * step
+  const heightAt = (x: number) => known.density(step === undefined ? x : Math.round(x / step) * step)
   const worked: Worked<unknown> = { parameter, sample, value: valuesOf(hypotheses)[place]!, part }
   const { estimateAt } = picture
   return {
     shape: isBars ? 'bars' : 'curve',
-    points: pointsBetween({ min, max, step: isBars ? 1 : (max - min) / STEPS, heightAt }),
+    points: pointsBetween({ min, max, step: isBars ? step : (max - min) / STEPS, heightAt }),
     heightAt,
     min,
     max,
     statistic,
     rejected,
-    counted: countedBy(statistic, side, { known, isDiscrete, isByLikelihood }),
+    counted: countedBy(statistic, side, { known, step, isByLikelihood }),
     ...(estimateAt ? { estimateAt: (x: number) => estimateAt(worked, x) } : {}),
   }
 }
@@ -124,25 +124,25 @@ function countedBy(
   side: Side,
   {
     known,
-    isDiscrete,
+    step = 0,
     isByLikelihood,
-  }: Readonly<{ known: Reference; isDiscrete: boolean; isByLikelihood: boolean }>,
+  }: Readonly<{ known: Reference; step: number | undefined; isByLikelihood: boolean }>,
 ): Ends {
   if (side === 'less') return { lower: statistic }
   if (side === 'greater') return { upper: statistic }
   const atMost = known.tails(statistic).lower
-  const atLeast = known.tails(isDiscrete ? statistic - 1 : statistic).upper
+  const atLeast = known.tails(statistic - step).upper
   const isLow = atMost <= atLeast
   if (isByLikelihood) return countedByLikelihood(statistic, isLow, known)
   const tail = Math.min(0.5, isLow ? atMost : atLeast)
   if (tail <= 0 || tail >= 0.5) return isLow ? { lower: statistic } : { upper: statistic }
   const other = known.quantile(tail, isLow ? 'upper' : 'lower')
-  if (!isDiscrete) return isLow ? { lower: statistic, upper: other } : { lower: other, upper: statistic }
+  if (step === 0) return isLow ? { lower: statistic, upper: other } : { lower: other, upper: statistic }
   // The outcome at the quantile itself may be as far out, or a little less.
   const isAsFar = (probability: number) => probability <= tail * (1 + LIKELIHOOD_SLACK)
   return isLow
-    ? { lower: statistic, upper: isAsFar(known.tails(other - 1).upper) ? other : other + 1 }
-    : { lower: isAsFar(known.tails(other).lower) ? other : other - 1, upper: statistic }
+    ? { lower: statistic, upper: isAsFar(known.tails(other - step).upper) ? other : other + step }
+    : { lower: isAsFar(known.tails(other).lower) ? other : other - step, upper: statistic }
 }
 
 /** Of an exact test that adds up every outcome no more probable than the one seen: where those begin on the other side. */

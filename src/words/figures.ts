@@ -93,14 +93,18 @@ export function decimalsFor(standardError: number): number {
   return Math.max(0, 1 - Math.floor(Math.log10(standardError)))
 }
 
+const LAST_DIGITS = 1e-12
+
 /**
  * A p-value for display: never 0.000, and never rounded onto the level it is compared with.
  *
- * @param pValue - absent where it lies below the range of a double
+ * @param computed - absent where it lies below the range of a double; one that is the level but for its last digits is the level
  * @param significanceLevel - the level it stands beside
  */
-export function formatPValue(pValue: number | undefined, significanceLevel: number): string {
-  if (pValue === undefined) return '< 1e-300'
+export function formatPValue(computed: number | undefined, significanceLevel: number): string {
+  if (computed === undefined) return '< 1e-300'
+  const isLevel = Math.abs(computed - significanceLevel) <= LAST_DIGITS * significanceLevel
+  const pValue = isLevel ? significanceLevel : computed
   if (pValue < 0.001 && significanceLevel >= 0.001) return '< 0.001'
   for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MAX_DECIMALS; decimals += 1) {
     const text = roundedAsByHand(pValue, decimals)

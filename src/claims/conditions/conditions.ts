@@ -1,11 +1,9 @@
 import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
 import type { MethodDefinition } from '../terms/definition'
-import { type MeasuredSample, type Sample, unitsTaken } from '../terms/sample'
+import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
 import { LARGE_SAMPLE, normality, symmetry } from './populationShape'
 
-/** Readings drawn without replacement count as independent up to this share of the lot: common practice, no source. */
-export const SMALL_SHARE = 0.1
 /** Expected successes and failures from which the normal distribution stands in for the count: common practice. */
 export const EXPECTED_COUNT = 10
 /** Below this p-value the order of readings is pointed out: common practice, no source. */

@@ -112,8 +112,7 @@ function besideQuestion(examined: Examination): readonly Question[] {
     ...(significanceLevel === undefined ? {} : { significanceLevel }),
     ...(confidenceLevel === undefined ? {} : { confidenceLevel }),
   }
-  const { hypotheses } = result
-  const method = parameterOf(parameter).usualMethod({ options: {}, hypotheses, sampleSize: undefined })
+  const method = parameterOf(parameter).usualMethod({})
   return [
     variation({
       key: parameter,

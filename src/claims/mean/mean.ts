@@ -22,7 +22,7 @@ export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
   summary: ['mean', 'spread'],
   takesKnownSpread: true,
   intervals: [],
-  usualMethod: ({ options }) => (options.knownStandardDeviation === undefined ? 't' : 'z'),
+  usualMethod: ({ knownStandardDeviation }) => (knownStandardDeviation === undefined ? 't' : 'z'),
   shows: [],
   effectSize: {
     shape: effect,

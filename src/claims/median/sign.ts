@@ -5,7 +5,7 @@ import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { holds, type Interval, intervalFrom } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import { shiftedLimits } from '@/statistics/inference/shiftedLimits'
-import { lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { isWithin, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
 import { lastWhole } from '@/statistics/numeric/wholeSearch'
 import type { MethodDefinition } from '../terms/definition'
 import { valuesOf } from '../terms/hypotheses'
@@ -96,7 +96,7 @@ function intervalOf(sorted: Float64Array): Interval {
   const n = sorted.length
   const { tails } = binomial({ trials: n, probability: 0.5 })
   /** The largest count that a one-sided test at this level rejects; −1 where none is small enough. */
-  const rejected = (tail: number) => lastWhole((k) => tails(k).lower <= tail, -1, n)
+  const rejected = (tail: number) => lastWhole((k) => isWithin(tails(k).lower, tail), -1, n)
   const endsAt = intervalFrom({
     lower: (tail) => sorted[rejected(tail) < 0 ? n : rejected(tail)],
     upper: (tail) => sorted[n - 1 - rejected(tail)],

@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import { walshAverage, walshMedian } from '@/statistics/describe/walsh'
 import { normal } from '@/statistics/distributions/normal'
-import { signedRank as signedRankDistribution } from '@/statistics/distributions/signedRank'
-import { type ContinuityCorrection, correctedDeviation } from '@/statistics/inference/continuity'
+import { signedRank as signedRankDistribution, sumOfSigned } from '@/statistics/distributions/signedRank'
+import { correctedDeviation } from '@/statistics/inference/continuity'
 import { countTest, tailRule } from '@/statistics/inference/countTest'
-import { type Ends, ends, holds, type Interval, intervalFrom } from '@/statistics/inference/interval'
+import { type Ends, ends, holds, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
 import { isAtOrBeyond, type PointQuestion, type PointTest } from '@/statistics/inference/procedure'
 import { shiftedLimits } from '@/statistics/inference/shiftedLimits'
-import { lowerTail, tailProbability, upperTail } from '@/statistics/inference/tailProbability'
+import { isWithin, lowerTail, tailProbability, upperTail } from '@/statistics/inference/tailProbability'
 import { lastWhole } from '@/statistics/numeric/wholeSearch'
 import type { MethodDefinition } from '../terms/definition'
 import { valuesOf } from '../terms/hypotheses'
@@ -30,6 +30,8 @@ import { deviationOf, pairs, type Ranks, ranksOf } from './ranks'
 
 /** Up to so many ranks the distribution is computed exactly. */
 export const MAX_EXACT = 50
+/** Of the step between sums: the correction for continuity. */
+const HALF = 0.5
 
 const figures = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('exact') }),
@@ -50,9 +52,9 @@ type Figures = z.infer<typeof figures>
 /**
  * Wilcoxon's signed-rank test of a median: W⁺, the sum of the ranks of |xᵢ − c| over the readings above c.
  *
- * Readings equal to c are dropped. Exact without ties up to n = 50; else normal, with the variance less Σ(t³ − t)/48
- * over groups of t ties, and a continuity correction of ½ where asked for. The estimate is Hodges and Lehmann's, the
- * interval runs between two of the ordered averages of pairs.
+ * Readings equal to c are dropped. Exact up to n = 50, given the middle ranks of those that are tied; beyond it normal, with
+ * the variance less Σ(t³ − t)/48 over groups of t ties and a continuity correction of ½. The estimate is Hodges and
+ * Lehmann's, the interval runs between two of the ordered averages of pairs.
  *
  * Assumes independent readings from a symmetric population. Problems: `readings-needed`, `no-variation` (every reading
  * is c).
@@ -64,8 +66,7 @@ export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = 
   name: 'signed-rank',
   parameters: ['median'],
   needs: ['readings'],
-  options: ['continuityCorrection'],
-  ignoredOptions: ({ by }) => (by === 'exact' ? ['continuityCorrection'] : []),
+  options: [],
   restsOn: 'symmetry',
   dependsOn: 'values',
   work: { looks: 20 },
@@ -76,16 +77,15 @@ export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = 
   formula: 'W⁺ = sum of the ranks of |x − c| above c',
   source: 'Wilcoxon (1945), Biometrics Bulletin 1, 80-83; Hollander & Wolfe (1999)',
   figures,
-  make({ sample: { measured }, hypotheses, options }) {
+  make({ sample: { measured }, hypotheses }) {
     const { values, sorted } = measured
     if (!values || !sorted) return failure(problems.readingsNeeded('signed-rank'))
-    const correction = options.continuityCorrection ? 'continuity' : 'none'
     const claimedValues = valuesOf(hypotheses)
     const ranks = claimedValues.map((value) => ranksOf(values, value))
     const empty = ranks.findIndex(({ n }) => n === 0)
     if (empty >= 0) return failure(problems.allEqualToClaim(claimedValues[empty]!))
     const estimate = walshMedian(sorted)
-    const interval = intervalOf(sorted, correction)
+    const interval = intervalOf(sorted)
     const isUntied = ranks.every(({ n, tieSum }) => n === values.length && tieSum === 0)
     return success({
       estimate,
@@ -93,7 +93,6 @@ export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = 
       test: (question) =>
         testAt({
           ranks: ranksOf(values, question.value),
-          correction,
           question,
           estimateLimits: isUntied ? shiftedLimits({ interval: interval.endsAt, estimate, question }) : {},
         }),
@@ -166,45 +165,49 @@ function normalSteps({
 
 type RankQuestion = Readonly<{
   ranks: Ranks
-  correction: ContinuityCorrection
   question: PointQuestion
   estimateLimits: Ends
 }>
 
-function testAt({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest<Figures> {
+function testAt(asked: RankQuestion): PointTest<Figures> {
+  return asked.ranks.n > MAX_EXACT ? normalTest(asked) : exactTest(asked)
+}
+
+/** Counts in whole numbers: where ranks are tied, in twice their middle ranks. */
+function exactTest({ ranks, question, estimateLimits }: RankQuestion): PointTest<Figures> {
   const { n, positive, tieSum } = ranks
-  if (n > MAX_EXACT || tieSum > 0) return normalTest({ ranks, correction, question, estimateLimits })
-  const { tails } = signedRankDistribution(n)
-  return countTest({
-    count: positive,
+  const scale = tieSum > 0 ? 2 : 1
+  const { tails } = sumOfSigned(ranks.ranks.map((rank) => scale * rank))
+  const counted = countTest<Figures>({
+    count: scale * positive,
     rule: tailRule({
       alternative: question.alternative,
       min: 0,
-      max: pairs(n),
+      max: scale * pairs(n),
       atMost: (sum) => lowerTail(tails(sum)),
       atLeast: (sum) => upperTail(tails(sum - 1)),
     }),
     question,
-    distribution: { name: 'signed-rank', n },
+    distribution: { name: 'signed-rank', n, ...(tieSum > 0 ? { ranks: ranks.ranks } : {}) },
     estimateLimits: () => estimateLimits,
     figures: { by: 'exact' },
   })
+  return { ...counted, statistic: positive, limits: mapEnds(counted.limits, (sum) => sum / scale) }
 }
 
-function normalTest({ ranks, correction, question, estimateLimits }: RankQuestion): PointTest<Figures> {
+function normalTest({ ranks, question, estimateLimits }: RankQuestion): PointTest<Figures> {
   const { n, positive, tieSum } = ranks
   const { alternative, significanceLevel } = question
   const centre = pairs(n) / 2
   const deviation = deviationOf(n, tieSum)
-  const half = correction === 'none' ? 0 : 0.5
-  const distance = correctedDeviation(positive - centre, half, alternative) / deviation
+  const distance = correctedDeviation(positive - centre, HALF, alternative) / deviation
   const margin = normal.quantile(
     alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel,
     'upper',
   )
   const limits = ends({
-    lower: alternative === 'greater' ? undefined : centre - margin * deviation - half,
-    upper: alternative === 'less' ? undefined : centre + margin * deviation + half,
+    lower: alternative === 'greater' ? undefined : centre - margin * deviation - HALF,
+    upper: alternative === 'less' ? undefined : centre + margin * deviation + HALF,
   })
   return {
     statistic: positive,
@@ -217,16 +220,16 @@ function normalTest({ ranks, correction, question, estimateLimits }: RankQuestio
   }
 }
 
-function intervalOf(sorted: Float64Array, correction: ContinuityCorrection): Interval {
+function intervalOf(sorted: Float64Array): Interval {
   const n = sorted.length
   /** The largest sum that a one-sided test at this level rejects; −1 where none is small enough. */
   const rejected = (tail: number) => {
     if (n <= MAX_EXACT) {
       const { tails } = signedRankDistribution(n)
-      return lastWhole((sum) => tails(sum).lower <= tail, -1, pairs(n))
+      return lastWhole((sum) => isWithin(tails(sum).lower, tail), -1, pairs(n))
     }
     const margin = normal.quantile(tail, 'upper') * deviationOf(n, 0)
-    return Math.floor(pairs(n) / 2 - margin - (correction === 'none' ? 0 : 0.5))
+    return Math.floor(pairs(n) / 2 - margin - HALF)
   }
   const at = (place: number) => walshAverage(sorted, place)
   const endsAt = intervalFrom({

@@ -36,7 +36,7 @@ export const PLANNED_METHODS: readonly Method[] = METHODS.filter((name) => metho
 export function planFigures(request: PlanRequest): Planning<PlanFigures> {
   const hypotheses = deriveHypotheses(request.claim, request.test.alternative)
   if (!hypotheses.ok) return hypotheses
-  const method = methodFor(request, hypotheses.value)
+  const method = methodFor(request)
   if (!method.ok) return method
   const plan = planOf(request, hypotheses.value, method.value)
   if (!plan.ok) return plan
@@ -58,8 +58,7 @@ function find(request: PlanRequest, plan: Plan): Planning<PlanFigures> {
     case 'n': {
       if (power === undefined) return failure(problems.planNeeds('power', 'n'))
       if (truth === undefined) return failure(truthNeeded(request))
-      const fitting = withFittingMethod(request, plan, truth, power)
-      return by(fitting, sizeFor(fitting, truth, power))
+      return by(plan, sizeFor(plan, truth, power))
     }
     case 'difference':
       if (n === undefined) return failure(problems.planNeeds('n', 'difference'))
@@ -77,25 +76,15 @@ const by = ({ method }: Plan, planned: Planning<Planned>): Planning<PlanFigures>
 /** Of a parameter that is planned. */
 const planning = ({ claim }: PlanRequest): PlanOfParameter => parameterOf(claim.parameter).plan!
 
-/** The method stated, or the usual one; where that depends on the size of the sample, see `withFittingMethod`. */
-function methodFor({ claim, test, n }: PlanRequest, hypotheses: Hypotheses): Planning<Method> {
+/** The method stated, or the usual one. */
+function methodFor({ claim, test }: PlanRequest): Planning<Method> {
   const stated = PLANNED_METHODS.find((method) => method === test.method)
   if (test.method !== 'auto' && !stated) return failure(problems.planMethod(test.method, PLANNED_METHODS))
   const definition = parameterOf(claim.parameter)
   if (!definition.plan) return failure(problems.planParameter(claim.parameter))
-  const method = stated ?? definition.usualMethod({ options: test, hypotheses, sampleSize: n })
+  const method = stated ?? definition.usualMethod(test)
   const allowed = methodsFor(claim.parameter).filter((one) => PLANNED_METHODS.includes(one))
   return allowed.includes(method) ? success(method) : failure(problems.planMethod(method, allowed))
-}
-
-/** The usual method for a sample as large as it itself needs; for the smallest where it can't reach the power. */
-function withFittingMethod({ claim, test }: PlanRequest, plan: Plan, truth: number, power: number): Plan {
-  if (test.method !== 'auto') return plan
-  const sized = sizeFor(plan, truth, power)
-  const { hypotheses } = plan
-  const sampleSize = sized.ok ? sized.value.n : 1
-  const method = parameterOf(claim.parameter).usualMethod({ options: test, hypotheses, sampleSize })
-  return { ...plan, method, planning: methodOf(method).planning! }
 }
 
 function planOf(request: PlanRequest, hypotheses: Hypotheses, method: Method): Planning<Plan> {

@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import { binomial, logMass } from '@/statistics/distributions/binomial'
-import { type Tails, tailsFromLog } from '@/statistics/distributions/tails'
+import { type Tail, type Tails, tailsFromLog } from '@/statistics/distributions/tails'
 import type { Alternative } from '@/statistics/inference/alternative'
 import { type CountRule, countTest, tailRule } from '@/statistics/inference/countTest'
-import { mapEnds } from '@/statistics/inference/interval'
+import { type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import { type CountSample, shareInterval } from '@/statistics/inference/shareInterval'
-import { fromLog, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { fromLog, isWithin, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
 import { logSum } from '@/statistics/numeric/logSum'
 import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
 import { exactSizes, MAX_EXACT_UNITS, powerOfExact } from '@/statistics/power/sharePower'
@@ -31,9 +32,9 @@ const LOG_SLACK = Math.log1p(1e-7)
 /**
  * The exact test of a share: the count x against binomial(n, p₀).
  *
- * Two-sided by `minimum-likelihood`, the sum of every outcome at most as likely as the observed one, or `doubled`,
- * twice the smaller tail. With half of the observed outcome's probability counted (mid-p) it is less strict than its
- * level says.
+ * Two-sided by `doubled`, twice the smaller tail, or `minimum-likelihood`, the sum of every outcome at most as likely as the
+ * observed one. With half of the observed outcome's probability counted (mid-p) it is less strict than its level says. Its
+ * interval is that of the one-sided tests inverted: Clopper and Pearson's, or its like by mid-p.
  *
  * @see C. Clopper & E. Pearson (1934), Biometrika 26, 404-413; H. Lancaster (1961), J. American Statistical
  *   Association 56, 223-234, for mid-p
@@ -46,7 +47,7 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
   restsOn: 'none',
   dependsOn: 'values',
   work: { looks: 1 },
-  interval: 'chosen',
+  interval: 'own-or-chosen',
   turnedRound: ['midP'],
   statistic: 'count',
   symbol: 'x',
@@ -54,21 +55,20 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
   source: 'Clopper & Pearson (1934), Biometrika 26, 404-413',
   figures,
   make({ sample: { counted }, hypotheses: { alternativeSide }, options: { midP, twoSidedRule } }) {
-    // Half of the observed outcome belongs to one tail; the sum over likelihoods has no tails to halve.
-    const ownRule = midP ? 'doubled' : 'minimum-likelihood'
     const rules: ExactRules = {
-      twoSidedRule: twoSidedRule === 'auto' ? ownRule : twoSidedRule,
+      twoSidedRule: twoSidedRule === 'auto' ? 'doubled' : twoSidedRule,
       observed: midP ? 'half' : 'whole',
     }
-    const isMirrored =
-      rules.observed === 'whole' && (alternativeSide !== 'two-sided' || rules.twoSidedRule === 'doubled')
+    const isMirrored = alternativeSide !== 'two-sided' || rules.twoSidedRule === 'doubled'
+    const interval = midP ? midPInterval(counted) : exactInterval(counted)
     const share = counted.successes / counted.sampleSize
     return success({
       estimate: share,
       standardError: Math.sqrt((share * (1 - share)) / counted.sampleSize),
       differenceFrom: (value) => share - value,
       test: (question) => testAt(counted, rules, question),
-      mirror: isMirrored ? shareInterval(counted, 'clopper-pearson') : undefined,
+      mirror: isMirrored ? interval : undefined,
+      interval,
     })
   },
   working: ({ part }) => countSteps('units-counted', part),
@@ -84,6 +84,34 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
     sizes: exactSizes,
     maxUnits: MAX_EXACT_UNITS,
   }),
+}
+
+/** A value that is an end but for its last digits is one, as p = α rejects it. */
+const holdsShare: Interval['holds'] = ({ lower, upper }, value) =>
+  (lower === undefined || !isWithin(value, lower)) && (upper === undefined || !isWithin(1 - value, 1 - upper))
+
+const exactInterval = (sample: CountSample): Interval => ({
+  ...shareInterval(sample, 'clopper-pearson'),
+  holds: holdsShare,
+})
+
+/** The shares that the one-sided mid-p tests do not reject. */
+function midPInterval({ successes: x, sampleSize: n }: CountSample): Interval {
+  const beyond = (p: number, side: Tail) => {
+    const tails = tailsOf(n, p)
+    const half = Math.exp(massOf(n, p)(x)) / 2
+    return half + (side === 'lower' ? tails(x - 1).lower : tails(x).upper)
+  }
+  const endAt = (tail: number, side: Tail) =>
+    bracketedRoot({ f: (p) => beyond(p, side) - tail, low: 0, high: 1 })
+  return {
+    method: 'mid-p',
+    endsAt: intervalFrom({
+      lower: (tail) => (x === 0 ? 0 : endAt(tail, 'upper')),
+      upper: (tail) => (x === n ? 1 : endAt(tail, 'lower')),
+    }),
+    holds: holdsShare,
+  }
 }
 
 function testAt(

@@ -5,7 +5,7 @@ import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import type { CountSample } from '@/statistics/inference/shareInterval'
-import { lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { isWithin, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
 import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
@@ -108,8 +108,10 @@ function lotInterval({ successes: x, sampleSize: n, lotSize }: LotSample): Inter
   const tailsAt = (marked: number) => hypergeometricDistribution({ lotSize, marked, sampleSize: n })
   const [fewest, max] = [x, lotSize - (n - x)]
   const endsAt = intervalFrom({
-    lower: (tail) => firstWhole((marked) => tailsAt(marked).tails(x - 1).upper > tail, fewest, max) / lotSize,
-    upper: (tail) => lastWhole((marked) => tailsAt(marked).tails(x).lower > tail, fewest, max) / lotSize,
+    lower: (tail) =>
+      firstWhole((marked) => !isWithin(tailsAt(marked).tails(x - 1).upper, tail), fewest, max) / lotSize,
+    upper: (tail) =>
+      lastWhole((marked) => !isWithin(tailsAt(marked).tails(x).lower, tail), fewest, max) / lotSize,
   })
   return { method: 'hypergeometric', endsAt, holds: (ends, value) => holdsShare(ends, value, lotSize) }
 }

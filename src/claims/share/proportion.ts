@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import { mapEnds } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
-import { EXPECTED_COUNT, leastExpectedCount } from '../conditions/conditions'
+import { SMALL_SHARE } from '../terms/sample'
 import type { ParameterDefinition } from '../terms/definition'
-import { valuesOf } from '../terms/hypotheses'
 import { reportedEnds } from '../effects/ratioEffect'
 
 const effect = {
@@ -23,9 +22,10 @@ export const proportion: ParameterDefinition<'proportion', 'counted', typeof eff
   evidence: ['count'],
   takesKnownSpread: false,
   intervals: SHARE_INTERVALS,
-  usualMethod: ({ sampleSize, hypotheses }) =>
-    sampleSize === undefined || leastExpectedCount(sampleSize, valuesOf(hypotheses)) >= EXPECTED_COUNT
-      ? 'score-z'
+  // The score test's true level lies above its own for most sizes (docs/METHODS.md).
+  usualMethod: ({ sampleSize, lotSize }) =>
+    sampleSize !== undefined && lotSize !== undefined && sampleSize >= SMALL_SHARE * lotSize
+      ? 'hypergeometric'
       : 'exact-binomial',
   shows: [],
   effectSize: {

@@ -1,3 +1,4 @@
+import { check } from '@/answers/check'
 import { resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
 import type { CheckDocument } from '../terms/request'
@@ -70,8 +71,12 @@ describe.each(cases.map((row) => [row.id, row] as const))('%s', (id, row) => {
       compare('exact: p', p({ alternative }).pValue, row.exact[`p_${alternative}`])
       compare('exact: mid-p', p({ alternative, midP: true }).pValue, row.exact[`midp_${alternative}`])
     }
-    compare('exact: p, minimum likelihood', p({}).pValue, row.exact.p_two_sided_minlike)
-    compare('exact: p, doubled', p({ twoSidedRule: 'doubled' }).pValue, row.exact.p_two_sided_doubled)
+    compare(
+      'exact: p, minimum likelihood',
+      p({ twoSidedRule: 'minimum-likelihood' }).pValue,
+      row.exact.p_two_sided_minlike,
+    )
+    compare('exact: p, doubled', p({}).pValue, row.exact.p_two_sided_doubled)
     compare('exact: mid-p', p({ midP: true }).pValue, row.exact.midp_two_sided)
     for (const twoSidedRule of ['doubled', 'minimum-likelihood'] as const) {
       for (const significanceLevel of [0.2, 0.05, 0.001]) {
@@ -114,40 +119,59 @@ describe.each(cases.map((row) => [row.id, row] as const))('%s', (id, row) => {
   )
 })
 
-describe.each(lots.map((row) => [row.id, row] as const))('a finite lot, %s', (id, row) => {
-  const [lotSize, n, x, marked] = [row.N, row.n, row.x, row.D0].map(Number) as [
-    number,
-    number,
-    number,
-    number,
-  ]
-  const resultWith = (test: Options) =>
-    resultOf({
-      claim: { parameter: 'proportion', relation: 'equal-to', value: marked / lotSize },
-      evidence: { kind: 'count', n, successes: x, lotSize },
-      test: { method: 'hypergeometric', ...test },
+const isCensus = ({ N, n }: Lot) => N === n
+
+test.each(lots.filter(isCensus).map((row) => [row.id, row] as const))(
+  'the whole lot is no sample of it, %s',
+  (_, row) => {
+    const answer = check({
+      claim: { parameter: 'proportion', relation: 'at-least', value: Number(row.D0) / Number(row.N) },
+      evidence: { kind: 'count', n: Number(row.n), successes: Number(row.x), lotSize: Number(row.N) },
+    })
+    expect(answer.ok || answer.error.code).toBe('census')
+  },
+)
+
+describe.each(lots.filter((row) => !isCensus(row)).map((row) => [row.id, row] as const))(
+  'a finite lot, %s',
+  (id, row) => {
+    const [lotSize, n, x, marked] = [row.N, row.n, row.x, row.D0].map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ]
+    const resultWith = (test: Options) =>
+      resultOf({
+        claim: { parameter: 'proportion', relation: 'equal-to', value: marked / lotSize },
+        evidence: { kind: 'count', n, successes: x, lotSize },
+        test: { method: 'hypergeometric', ...test },
+      })
+
+    test('p-values against the boundary lot', () => {
+      for (const alternative of ['less', 'greater'] as const) {
+        const { test: figures } = resultWith({ alternative })
+        comparison.close('lot: p', id, { actual: figures.pValue, expected: row[`p_${alternative}`] }, 1e-10)
+        expect(figures.distribution).toEqual({ name: 'hypergeometric', lotSize, marked, n })
+        expect(new Set(figures.ways.map(({ rejects }) => rejects)).size).toBe(1)
+      }
     })
 
-  test('p-values against the boundary lot', () => {
-    for (const alternative of ['less', 'greater'] as const) {
-      const { test: figures } = resultWith({ alternative })
-      comparison.close('lot: p', id, { actual: figures.pValue, expected: row[`p_${alternative}`] }, 1e-10)
-      expect(figures.distribution).toEqual({ name: 'hypergeometric', lotSize, marked, n })
-      expect(new Set(figures.ways.map(({ rejects }) => rejects)).size).toBe(1)
-    }
-  })
-
-  test.each(row.bounds.map((bound) => [bound.level!, bound] as const))(
-    'bounds at %s, counts exact',
-    (level, expected) => {
-      const confidenceLevel = Number(level)
-      const two = resultWith({ confidenceLevel }).interval!
-      expect(two.lower! * lotSize).toBeCloseTo(Number(expected.D_lower_two_sided), 6)
-      expect(two.upper! * lotSize).toBeCloseTo(Number(expected.D_upper_two_sided), 6)
-      for (const intervalSides of ['lower', 'upper'] as const) {
-        const one = resultWith({ confidenceLevel, intervalSides }).interval!
-        expect(one[intervalSides]! * lotSize).toBeCloseTo(Number(expected[`D_${intervalSides}_one_sided`]), 6)
-      }
-    },
-  )
-})
+    test.each(row.bounds.map((bound) => [bound.level!, bound] as const))(
+      'bounds at %s, counts exact',
+      (level, expected) => {
+        const confidenceLevel = Number(level)
+        const two = resultWith({ confidenceLevel }).interval!
+        expect(two.lower! * lotSize).toBeCloseTo(Number(expected.D_lower_two_sided), 6)
+        expect(two.upper! * lotSize).toBeCloseTo(Number(expected.D_upper_two_sided), 6)
+        for (const intervalSides of ['lower', 'upper'] as const) {
+          const one = resultWith({ confidenceLevel, intervalSides }).interval!
+          expect(one[intervalSides]! * lotSize).toBeCloseTo(
+            Number(expected[`D_${intervalSides}_one_sided`]),
+            6,
+          )
+        }
+      },
+    )
+  },
+)

@@ -1,5 +1,5 @@
 import type { Parameter } from './names'
-import type { Burden, Relation } from './relations'
+import { type Burden, needsTolerance, type Relation, relationOf } from './relations'
 
 /** How far below and above the claimed value still agrees with it; both ≥ 0, in the claim's unit. */
 export type Tolerance = Readonly<{ below: number; above: number }>
@@ -16,3 +16,23 @@ export type Claim = Readonly<{
   /** The claim as it was found, verbatim. */
   wording?: string | undefined
 }>
+
+/** A difference from the claimed value that reading decimals into doubles explains is none. */
+const ROUNDING = 1e-12
+
+/**
+ * Whether a claim is true of a figure that is known without a doubt.
+ *
+ * @example
+ * isTrueOf({ parameter: 'mean', relation: 'at-least', value: 15 }, 14.93) // false
+ */
+export function isTrueOf({ relation, value, tolerance }: Claim, figure: number): boolean {
+  const slack = ROUNDING * Math.max(Math.abs(value), Math.abs(figure))
+  const gap = Math.abs(figure - value) <= slack ? 0 : figure - value
+  const { side, includesValue } = relationOf(relation)
+  if (tolerance && needsTolerance({ relation }))
+    return gap >= -tolerance.below - slack && gap <= tolerance.above + slack
+  if (gap === 0) return includesValue
+  if (side === 'two-sided') return !includesValue
+  return side === 'greater' ? gap > 0 : gap < 0
+}

@@ -16,7 +16,8 @@ import type { ClaimWarning } from './warnings'
 import type { Step } from './formula'
 
 /** What a method cannot do without, asked for in this order. */
-export type MethodNeed = 'known-standard-deviation' | 'readings' | 'two-sided' | 'lot-size'
+export type MethodNeed =
+  'known-standard-deviation' | 'readings' | 'enough-readings' | 'two-sided' | 'lot-size'
 
 /** A choice of the test that not every method leaves. */
 export type MethodOption = keyof Pick<
@@ -107,11 +108,11 @@ export type MethodDefinition<
 
 export type TestedPart = Readonly<{ criticalValues: readonly number[]; criticalEstimates: readonly number[] }>
 
-/** What the usual method depends on: the size of the sample is unknown while it is being planned. */
+/** What the usual method depends on; how many were sampled of how many is not known while a sample is being planned. */
 export type UsualQuestion = Readonly<{
-  options: Pick<TestOptions, 'knownStandardDeviation'>
-  hypotheses: Hypotheses
-  sampleSize: number | undefined
+  knownStandardDeviation?: number | undefined
+  sampleSize?: number | undefined
+  lotSize?: number | undefined
 }>
 
 /** Between which values a parameter lies. */

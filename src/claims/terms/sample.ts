@@ -42,6 +42,9 @@ export type SampleKind = keyof Kinds
 export type SampleOf<Kind extends SampleKind> = Kind extends SampleKind ? Kinds[Kind] & Origin : never
 export type Sample = SampleOf<SampleKind>
 
+/** Up to this share of its lot a sample counts as drawn from one without end: common practice, no source. */
+export const SMALL_SHARE = 0.1
+
 /** How many units were taken from the lot, those set aside included. */
 export function unitsTaken(sample: Sample): number {
   switch (sample.kind) {

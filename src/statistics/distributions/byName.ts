@@ -8,12 +8,12 @@ import type { NamedDistribution } from './named'
 import { noncentralT } from './noncentralT'
 import { normal } from './normal'
 import type { Reference } from './reference'
-import { signedRank } from './signedRank'
+import { signedRank, sumOfSigned } from './signedRank'
 import { studentT } from './studentT'
 
 /**
  * A distribution by its name and parameters, continuous or discrete: of a discrete one the density is the probability of
- * each whole number.
+ * each value.
  *
  * @param named - a hypergeometric one has `marked` and `n` of at most `lotSize`
  * @example
@@ -40,7 +40,7 @@ export function distributionByName(named: NamedDistribution): Reference {
       return ofWholeNumbers(hypergeometric({ lotSize, marked, sampleSize: n }))
     }
     case 'signed-rank':
-      return ofWholeNumbers(signedRank(named.n))
+      return named.ranks ? ofTiedRanks(named.ranks) : ofWholeNumbers(signedRank(named.n))
     default:
       return named satisfies never
   }
@@ -48,4 +48,14 @@ export function distributionByName(named: NamedDistribution): Reference {
 
 function ofWholeNumbers({ mass, tails, quantile }: Discrete): Reference {
   return { density: mass, tails, quantile }
+}
+
+/** Middle ranks are halves of whole numbers. */
+function ofTiedRanks(ranks: readonly number[]): Reference {
+  const { mass, tails, quantile } = sumOfSigned(ranks.map((rank) => 2 * rank))
+  return {
+    density: (sum) => mass(2 * sum),
+    tails: (sum) => tails(2 * sum),
+    quantile: (probability, tail) => quantile(probability, tail) / 2,
+  }
 }

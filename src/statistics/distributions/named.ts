@@ -8,14 +8,22 @@ export type NamedDistribution =
   | Readonly<{ name: 'noncentral-t'; df: number; ncp: number }>
   | Readonly<{ name: 'binomial'; n: number; p: number }>
   | Readonly<{ name: 'hypergeometric'; lotSize: number; marked: number; n: number }>
-  | Readonly<{ name: 'signed-rank'; n: number }>
+  /** The middle ranks, where any are tied. */
+  | Readonly<{ name: 'signed-rank'; n: number; ranks?: readonly number[] | undefined }>
 
 const DISCRETE: readonly NamedDistribution['name'][] = ['binomial', 'hypergeometric', 'signed-rank']
 
 /**
- * Whether a distribution is one of whole numbers.
+ * The step from one possible value of a discrete distribution to the next: 1, and of sums of tied ranks the greatest that
+ * every rank is a multiple of.
  *
+ * @returns undefined for a continuous one
  * @example
- * isDiscrete({ name: 'binomial', n: 10, p: 0.5 }) // true
+ * stepOf({ name: 'binomial', n: 10, p: 0.5 }) // 1
  */
-export const isDiscrete = ({ name }: NamedDistribution): boolean => DISCRETE.includes(name)
+export function stepOf(distribution: NamedDistribution): number | undefined {
+  if (!DISCRETE.includes(distribution.name)) return undefined
+  if (!('ranks' in distribution) || !distribution.ranks) return 1
+  const divisor = (one: number, other: number): number => (other === 0 ? one : divisor(other, one % other))
+  return distribution.ranks.reduce((known, rank) => divisor(known, 2 * rank), 0) / 2
+}

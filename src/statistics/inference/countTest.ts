@@ -3,7 +3,7 @@ import { firstWhole, lastWhole } from '../numeric/wholeSearch'
 import type { NamedDistribution } from '../distributions/named'
 import { type Ends, ends } from './interval'
 import { isAtOrBeyond, type PointQuestion, type PointTest } from './procedure'
-import { doubledSmaller, type TailProbability } from './tailProbability'
+import { doubledSmaller, isWithin, type TailProbability } from './tailProbability'
 
 /** The p-value of a count, by the alternative's own rule; rises to 1 at `centre` and falls again beyond it. */
 export type CountRule = Readonly<{
@@ -105,7 +105,7 @@ export function countTest<Own>(
 /** The counts at which the decision turns; absent where no count on that side rejects. */
 function rejectionLimits(rule: CountRule, alternative: Alternative, significanceLevel: number): Ends {
   const { min, max, centre, pValueOf } = rule
-  const rejects = (count: number) => (pValueOf(count).pValue ?? 0) <= significanceLevel
+  const rejects = (count: number) => isWithin(pValueOf(count).pValue ?? 0, significanceLevel)
   const lower = alternative === 'greater' ? min - 1 : lastWhole(rejects, min - 1, centre)
   const upper = alternative === 'less' ? max + 1 : firstWhole(rejects, centre, max + 1)
   return ends({

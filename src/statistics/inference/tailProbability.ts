@@ -10,6 +10,17 @@ export type TailProbability = Readonly<{
 
 const SMALLEST_FULL_DOUBLE = 2.2250738585072014e-308
 
+/** How far sums of probabilities that are exactly a level may round away from it. */
+const SLACK = 1e-12
+
+/**
+ * Whether a probability is at most a level, as p = α rejects; one that is the level but for its last digits is.
+ *
+ * @example
+ * isWithin(0.05000000000000003, 0.05) // true
+ */
+export const isWithin = (probability: number, level: number): boolean => probability <= level * (1 + SLACK)
+
 /**
  * A probability as a result carries it: one of exactly 0 has no log to give.
  *

@@ -1,5 +1,6 @@
 import { normal } from '../distributions/normal'
 import { intervalFrom, type IntervalOf } from '../inference/interval'
+import { isWithin } from '../inference/tailProbability'
 import { compensatedSum } from '../numeric/compensatedSum'
 import { firstWhole } from '../numeric/wholeSearch'
 
@@ -11,6 +12,9 @@ export type Jackknifed = Readonly<{
   /** The estimate without each reading in turn. */
   leftOut: Float64Array
 }>
+
+/** The least level that may be told by an end of the interval. */
+type Least = Readonly<{ least?: number }>
 
 export type BiasCorrected = Readonly<{
   endsAt: IntervalOf
@@ -33,10 +37,11 @@ export type BiasCorrected = Readonly<{
  */
 export function biasCorrected(
   statistics: Float64Array,
-  { estimate, offset, leftOut }: Jackknifed,
+  { estimate, offset, leftOut, least = 0 }: Jackknifed & Least,
 ): BiasCorrected {
   const centre = estimate - offset
   const count = statistics.length
+  const rarest = Math.max(1 / (count + 1), least)
   const below = (countBelow(statistics, centre, 'without') + countBelow(statistics, centre, 'with')) / 2
   const bias = normal.quantile(Math.min(count - 0.5, Math.max(0.5, below)) / count, 'lower')
   const acceleration = accelerationOf(leftOut)
@@ -45,7 +50,7 @@ export function biasCorrected(
     const room = 1 - acceleration * z
     const place = (count + 1) * normal.tails(bias + z / room).lower - 1
     // Nothing rarer than one resample in all can be told.
-    const isTold = tail * (count + 1) >= 1 - 1e-12
+    const isTold = isWithin(rarest, tail)
     if (!(isTold && room > 0 && place >= 0 && place <= count - 1)) return undefined
     const [low, high] = [statistics[Math.floor(place)]!, statistics[Math.ceil(place)]!]
     return offset + low + (place - Math.floor(place)) * (high - low)
@@ -55,7 +60,7 @@ export function biasCorrected(
     const u = normal.quantile(share, 'lower') - bias
     const room = 1 + acceleration * u
     const tail = room > 0 ? normal.tails(u / room - bias)[side] : 0
-    return Math.max(1 / (count + 1), tail)
+    return Math.max(rarest, tail)
   }
   const endsAt = intervalFrom({
     lower: (tail) => endAt(tail, 'lower'),

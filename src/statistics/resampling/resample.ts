@@ -1,5 +1,8 @@
 import { randomWords } from '../numeric/random'
 
+/** So far, as a share of the readings or of the statistic, may sums in another order differ. */
+const ROUNDING = 1e-13
+
 /** What is computed of each resample. */
 export type Resampled = 'mean' | 'standard-deviation' | 'variance' | 'median'
 
@@ -10,16 +13,24 @@ export type Resamples = Readonly<{
   studentized?: Float64Array
 }>
 
-type Plan = Readonly<{ count: number; seed: number }>
+type Plan = Readonly<{
+  count: number
+  seed: number
+  /** The statistic of the readings themselves. */
+  own: number
+}>
 
 /**
  * The statistic of samples drawn from the readings with replacement.
  *
  * @param centred - the readings less their mean, so that sums of squares keep their digits; for a median the readings
  *   themselves, ascending
+ * A resample that comes to the readings' own statistic but for the rounding of its sums, as one that holds each of them once
+ * does, ties with it.
+ *
  * @param plan.count - how many resamples
  * @example
- * resample(Float64Array.of(-0.1, 0, 0.1), 'median', { count: 5, seed: 1 }).statistics
+ * resample(Float64Array.of(-0.1, 0, 0.1), 'median', { count: 5, seed: 1, own: 0 }).statistics
  * // [0, 0, 0, 0, 0.1]
  */
 export function resample(centred: Float64Array, statistic: Resampled, plan: Plan): Resamples {
@@ -29,12 +40,15 @@ export function resample(centred: Float64Array, statistic: Resampled, plan: Plan
 function resampleMoments(
   centred: Float64Array,
   statistic: Exclude<Resampled, 'median'>,
-  { count, seed }: Plan,
+  { count, seed, own }: Plan,
 ): Resamples {
   const n = centred.length
   const step = n / 2 ** 32
   const fill = randomWords(seed)
   const words = new Uint32Array(n)
+  const largest = centred.reduce((max, value) => Math.max(max, Math.abs(value)), 0)
+  const slack = ROUNDING * (statistic === 'mean' ? largest : own)
+  const tied = (value: number) => (Math.abs(value - own) <= slack ? own : value)
   const statistics = new Float64Array(count)
   const studentized = new Float64Array(statistic === 'mean' ? count : 0)
   for (let b = 0; b < count; b += 1) {
@@ -46,13 +60,13 @@ function resampleMoments(
       sum += value
       squares += value * value
     }
-    const mean = sum / n
-    const variance = Math.max(0, squares - sum * mean) / (n - 1)
+    const variance = Math.max(0, squares - (sum * sum) / n) / (n - 1)
     if (statistic === 'mean') {
+      const mean = tied(sum / n)
       statistics[b] = mean
       studentized[b] = mean === 0 ? 0 : mean / Math.sqrt(variance / n)
     } else {
-      statistics[b] = statistic === 'variance' ? variance : Math.sqrt(variance)
+      statistics[b] = tied(statistic === 'variance' ? variance : Math.sqrt(variance))
     }
   }
   statistics.sort()

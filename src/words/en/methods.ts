@@ -85,6 +85,7 @@ export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
 export const NEED_WORDS: { readonly [Need in MethodNeed]: string } = {
   'known-standard-deviation': 'needs a known standard deviation',
   readings: 'needs the readings themselves',
+  'enough-readings': 'needs more readings',
   'two-sided': 'tells only whether the spreads differ',
   'lot-size': 'needs the size of the lot',
 }
@@ -105,7 +106,7 @@ export function distributionWords(distribution: NamedDistribution | undefined): 
     case 'hypergeometric':
       return `${distribution.n} of a lot of ${distribution.lotSize} with ${distribution.marked} marked`
     case 'signed-rank':
-      return `exact distribution for ${distribution.n} ranks`
+      return `exact distribution for ${distribution.n} ranks${distribution.ranks ? ', some of them tied' : ''}`
     case 'beta':
     case 'noncentral-t':
       return distribution.name

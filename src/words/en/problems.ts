@@ -1,9 +1,20 @@
 import type { CheckProblem } from '@/claims/check'
+import type { Parameter } from '@/claims/terms/names'
+import { formatCount } from '../figures'
 import type { Problem } from '@/claims/terms/outcome'
 import type { Bound } from '@/claims/terms/parseRequest'
+import { claimClause, fullValue, subjectOf } from './claimWords'
 import { METHOD_WORDS } from './methods'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_SENTENCES } from './relations'
+
+/** What does in place of the bootstrap. */
+const INSTEAD: { readonly [Name in Parameter]?: string } = {
+  mean: 'Use the t test.',
+  median: 'Use the sign test.',
+  'standard-deviation': 'Use the Bonett test.',
+  variance: 'Use the Bonett test.',
+}
 
 /** What is wrong, with the value seen, and what would be right. */
 const SENTENCES: {
@@ -12,9 +23,13 @@ const SENTENCES: {
   ) => string
 } = {
   tooFewReadings: ({ seen, needed }) =>
-    `${seen === 1 ? '1 reading is' : `${seen} readings are`} left to test; this test needs at least ${needed}.`,
+    `${seen === 1 ? 'One reading is' : `${seen} readings are`} given to be tested; this test needs at least ${needed}.`,
+  tooFewToResample: ({ seen, needed, parameter }) =>
+    `The bootstrap of a ${PARAMETER_WORDS[parameter].noun} needs at least ${needed} readings, and there are ${seen}: resamples of so few are too alike to tell a rare one by. ${INSTEAD[parameter] ?? ''}`.trim(),
+  census: ({ n, claim, estimate, isTrue }) =>
+    `All ${formatCount(n)} units of the lot were taken, so this is no sample: the ${subjectOf(claim)} of the lot is ${fullValue(claim, Number(estimate.toPrecision(10)))} itself, and that ${claimClause(claim)} is ${isTrue ? 'true' : 'not true'} of it, as far as the measurements are right. No p-value and no interval belong to it. Where the claim is of more than this lot, leave its size out.`,
   noVariation: ({ method }) =>
-    `The standard deviation is 0: all readings are equal, so a ${METHOD_WORDS[method].name} cannot be made. Check the readings, or enter them with more decimals.`,
+    `The standard deviation is 0: all readings are equal, so a ${METHOD_WORDS[method].name} cannot be made. If the instrument shows more digits, enter them; add none that it did not show.`,
   readingsNeeded: ({ method }) =>
     `The ${METHOD_WORDS[method].name} needs the readings themselves, not summary figures. Enter them, or choose another method.`,
   meanNeeded: () => 'A claim about a mean needs the sample’s mean. State it beside n.',
@@ -33,7 +48,7 @@ const SENTENCES: {
   twoSidedOnly: ({ method }) =>
     `The ${METHOD_WORDS[method].name} can tell that two spreads differ, not which way. Choose the F test, or a claim that they are equal or different.`,
   allEqualToClaim: ({ value }) =>
-    `Every reading is ${value} itself, so none is left to test it by. Check the readings, or enter them with more decimals.`,
+    `Every reading is ${value} itself, so none is left to test it by. If the instrument shows more digits, enter them; add none that it did not show.`,
   tooManyDraws: ({ n, resamples, max }) =>
     `${resamples} resamples of ${n} readings are too many to draw. State at most ${Math.floor(max / n)} resamples, or choose another method.`,
   standardDeviationNeeded: () =>
