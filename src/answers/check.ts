@@ -1,8 +1,10 @@
 import { type CheckProblem, type ComputedCheck, computeCheck } from '@/claims/check'
+import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
 import type { CheckRequest } from '@/claims/terms/request'
 import type { CheckAnswer, CheckResult } from '@/claims/result'
 import { conditionSentence } from '@/words/en/conditionSentences'
-import { findingLimits, findingSentence } from '@/words/en/findingWords'
+import { besideWords, findingLimits, findingSentence } from '@/words/en/findingWords'
 import { basisWords } from '@/words/en/entryWords'
 import { problemWords } from '@/words/en/problems'
 import { warningWords } from '@/words/en/warnings'
@@ -41,10 +43,16 @@ function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedChec
     finding: {
       outcome,
       sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
-      limits: findingLimits(outcome, significanceLevel),
+      limits: findingLimits({ outcome, significanceLevel, conditions, isExact: isExact(computed) }),
+      ...(computed.beside ? { beside: besideWords(computed.beside, significanceLevel) } : {}),
       ...(basis === '' ? {} : { basis }),
     },
     working: workingSteps(computed),
     warnings: warnings.map(warningWords),
   } as unknown as CheckResult
+}
+
+function isExact({ test }: ComputedCheck): boolean {
+  const { isExact: keepsLevel } = methodOf(test.method)
+  return keepsLevel !== undefined && partsOf(test).every(({ figures }) => keepsLevel(figures))
 }

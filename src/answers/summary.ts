@@ -4,6 +4,7 @@ import type { ReckonFigures } from '@/answers/reckon'
 import type { CheckResult } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
 import { intervalWords } from '@/words/en/claimLineWords'
+import { CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
 import { displayOf, shownNumber, shownValue } from '@/words/display'
@@ -54,7 +55,7 @@ function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): strin
 }
 
 function linesOf(result: CheckResult): readonly string[] {
-  const { hypotheses, sample, test, interval, estimate, finding, warnings } = result
+  const { hypotheses, sample, test, interval, estimate, finding, conditions, warnings } = result
   const { parameter } = estimate
   const display = displayOf({ parameter, unit: undefined }, result)
   const letter = methodOf(test.method).symbol
@@ -72,6 +73,11 @@ function linesOf(result: CheckResult): readonly string[] {
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
     ),
     finding.limits,
+    ...(finding.beside ? [finding.beside] : []),
+    ...conditions.map(
+      ({ name, of, state, sentence }) =>
+        `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}: ${CONDITION_STATES[state].toLowerCase()}. ${sentence}`,
+    ),
     ...(finding.basis ? [finding.basis] : []),
     ...warnings.map(({ message }) => `Note: ${message}`),
   ]

@@ -1,6 +1,7 @@
 import type { Procedure } from '@/statistics/inference/procedure'
-import { parameterOf } from './all'
-import type { Parameter } from './terms/names'
+import { withFiniteLog } from '@/statistics/inference/tailProbability'
+import { methodOf, parameterOf } from './all'
+import type { Method, Parameter } from './terms/names'
 import { type Condition } from './terms/condition'
 import { conditionsFor } from './conditions/conditions'
 import type { EffectSizeFigures, MethodDefinition } from './terms/definition'
@@ -13,7 +14,7 @@ import { parseRequest, type RequestProblem } from './terms/parseRequest'
 import { type ClaimProblem, problems } from './terms/problems'
 import { procedureOf } from './procedureOf'
 import { type CheckRequest, checkRequestSchema } from './terms/request'
-import type { ComputedFigures } from './result'
+import type { ComputedFigures, Probability } from './result'
 import { type Sample, unitsTaken } from './terms/sample'
 import { sampleFigures } from './terms/sampleFigures'
 import { sampleOf } from './sampleOf'
@@ -29,9 +30,13 @@ export type ComputedCheck = ComputedFigures &
     kind: Parameter
     hypotheses: Hypotheses
     conditions: readonly Condition[]
+    beside?: Beside
     outcome: FindingOutcome
     warnings: readonly ClaimWarning[]
   }>
+
+/** What a robust test comes to. */
+export type Beside = Probability & Readonly<{ method: Method; outcome: FindingOutcome }>
 
 export type CheckProblem = ClaimProblem | RequestProblem
 
@@ -120,18 +125,52 @@ function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
 function compute(prepared: Prepared): ComputedCheck {
   const { request, hypotheses, sample, method, confidenceLevel } = prepared
   const figures = figuresOf(prepared)
+  const conditions = conditionsFor({
+    sample,
+    method,
+    claimedValues: valuesOf(hypotheses),
+    tested: { side: hypotheses.alternativeSide, significanceLevel: request.test.significanceLevel },
+  })
+  const beside = conditions.some(isOfShape) ? besideOf(prepared) : undefined
   return {
     coreVersion: CORE_VERSION,
     kind: request.claim.parameter,
     hypotheses,
     ...figures,
-    conditions: conditionsFor({ sample, method, claimedValues: valuesOf(hypotheses) }),
+    conditions,
+    ...(beside ? { beside } : {}),
     outcome: outcomeOf(prepared),
     warnings: warningsFor({ request, hypotheses, sample, figures, confidenceLevel }),
   }
 }
 
-function outcomeOf({ request, hypotheses, procedure, decided }: Prepared): FindingOutcome {
+/** A condition that is not met, and that another method bears. */
+const isOfShape = ({ name, state }: Condition) =>
+  state === 'not-met' && (name === 'normality' || name === 'symmetry' || name === 'expected-counts')
+
+/** More draws than these would keep a page from following a keystroke; the cross-examination makes them. */
+const MAX_DRAWS_BESIDE = 5e6
+
+/** The robust method in the place of the one used, where it can be made at once. */
+function besideOf(prepared: Prepared): Beside | undefined {
+  const { request, hypotheses, sample, method } = prepared
+  if (!method.robust) return undefined
+  const options = { ...request.test, method: method.robust }
+  const { work } = methodOf(method.robust)
+  if (work.isResampled && unitsTaken(sample) * options.resamples > MAX_DRAWS_BESIDE) return undefined
+  const made = procedureOf({ parameter: request.claim.parameter, hypotheses, sample, options })
+  if (!made.ok) return undefined
+  const decided = decideOn(made.value.procedure, hypotheses, options.significanceLevel)
+  const outcome = outcomeOf({ ...prepared, ...made.value, decided })
+  return { method: method.robust, outcome, ...withFiniteLog(decided.test) }
+}
+
+function outcomeOf({
+  request,
+  hypotheses,
+  procedure,
+  decided,
+}: Pick<Prepared, 'request' | 'hypotheses' | 'procedure' | 'decided'>): FindingOutcome {
   const { claim } = request
   const difference = procedure.differenceFrom(claim.value)
   return findingOutcome({ relation: claim.relation, hypotheses, decision: decided.decision, difference })

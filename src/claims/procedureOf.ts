@@ -10,7 +10,7 @@ import type { Sample } from './terms/sample'
 
 export type Made = Readonly<{ method: MethodDefinition; procedure: Procedure }>
 
-/** The method stated, or the one that fits, made ready for the sample. */
+/** The method stated, or the usual one, made ready for the sample. */
 export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProblem> {
   const { parameter, sample, options } = question
   const definition = parameterOf(parameter)

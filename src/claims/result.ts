@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { type METHOD_DEFINITIONS, methodOf, methodsFor, type PARAMETER_DEFINITIONS, parameterOf } from './all'
-import { type Method, type Parameter, PARAMETERS } from './terms/names'
+import { type Method, METHODS, type Parameter, PARAMETERS } from './terms/names'
 import { CONDITION_STATES, CONDITIONS } from './terms/condition'
 import type { EffectSizeFigures, ParameterDefinition } from './terms/definition'
 import type { SampleKind } from './terms/sample'
@@ -159,10 +159,14 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
       effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
     }),
     conditions: z.array(conditionSchema),
+    /** The robust test where a condition of the test made is not met. */
+    beside: z.strictObject({ method: z.enum(METHODS), outcome: z.enum(OUTCOMES), ...probability }).optional(),
     finding: z.strictObject({
       outcome: z.enum(OUTCOMES),
       sentence: z.string(),
       limits: z.string(),
+      /** What a test comes to that bears the shape that this one does not, where the readings show such a one. */
+      beside: z.string().optional(),
       /** What became of the entries that the figures were taken from, where it is not nothing. */
       basis: z.string().optional(),
     }),

@@ -24,7 +24,7 @@ check --csv checks one claim against one column of a CSV file with a header line
   --numbers "1.234,5"   how the file writes numbers, where it could be read in two ways
   --dates day-first     or month-first: what comes first in its dates, likewise
   --success VALUE       for a share, the value in the column that counts as a success
-  --method NAME         the test, where the one that fits is not wanted
+  --method NAME         the test, where the usual one is not wanted
   --alpha 0.05          the significance level
   --confidence 0.95     the confidence level
   --sigma 0.2           a known standard deviation

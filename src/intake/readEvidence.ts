@@ -27,6 +27,8 @@ export type EvidenceReading = Readonly<{
   /** The same with what is set aside put back, where that is no list of readings and so cannot be told from it. */
   withSetAside?: CheckDocument['evidence']
   conversion?: Conversion
+  /** Each value as it was measured, and the unit, where it was converted. */
+  measured?: Readonly<{ values: readonly number[]; unit: string }>
   /** Entries that are neither read nor set aside: while there are any, nothing is computed. */
   unread: readonly UnreadEntry[]
   problems: readonly FieldProblem[]
@@ -116,7 +118,10 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
   if (count) return fromRows(count, entries)
   const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
   const setAside = left.size === 0 ? [] : rows.flatMap((row, index) => (left.has(row) ? [index] : []))
-  const reading = { values, rows, setAside }
+  const measured = conversion
+    ? { measured: { values: taken.value.values, unit: unitOf({ sample, taken, draft }) } }
+    : {}
+  const reading = { values, rows, setAside, ...measured }
   const tested = values.length - setAside.length
   if (tested < MIN_READINGS) {
     const seen = tested === 0 ? 'there are none yet' : 'there is one so far'

@@ -1,6 +1,14 @@
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
-import { askedWords, remarkWords, standingWords, turnsAt } from '@/words/en/crossWords'
+import { shownGap } from '@/words/display'
+import {
+  askedWords,
+  byRow,
+  type ReadingName,
+  remarkWords,
+  standingWords,
+  turnsAt,
+} from '@/words/en/crossWords'
 import { formatCount, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Formats } from '@/words/formats'
@@ -12,7 +20,7 @@ type Checked = NonNullable<ClaimStudy['checked']>
 
 /** Would the finding stand if something were otherwise? What turns it comes first. */
 export function crossBlocks(
-  { formats }: ClaimStudy,
+  { formats, reading }: ClaimStudy,
   { answers, result, document }: Checked,
   write: Writer,
 ): readonly Block[] {
@@ -21,14 +29,21 @@ export function crossBlocks(
     return [{ is: 'paragraph', text: write(text), look: 'quiet' }]
   }
   const level = result.interval?.level
+  const name = byRow({ first: reading.evidence, second: reading.second })
+  const gap = (size: number) => shownGap(size, formats.display)
+  const { outcome } = result.finding
   return [
-    { is: 'paragraph', text: write(standingWords(answers)), look: 'finding' },
+    {
+      is: 'paragraph',
+      text: write(standingWords({ answers, outcome, gap, name })),
+      look: 'finding',
+    },
     {
       is: 'table',
       label: 'Cross-examination',
       heads: ['Would the finding stand if …', 'Finding', 'p-value', 'Interval'],
       rows: inOrder(answers).map((answer) =>
-        rowOf(answer, { formats, level, claimed: document.claim.value }).map(write),
+        rowOf(answer, { formats, level, claimed: document.claim.value, name }).map(write),
       ),
       numbers: [false, false, true, true],
     },
@@ -37,15 +52,21 @@ export function crossBlocks(
 
 function rowOf(
   answer: Examined,
-  { formats, level, claimed }: Readonly<{ formats: Formats; level: number | undefined; claimed: number }>,
+  shown: Readonly<{
+    formats: Formats
+    level: number | undefined
+    claimed: number
+    name: ReadingName
+  }>,
 ): readonly string[] {
-  const { inUnit } = formats
+  const { formats, level, claimed, name } = shown
+  const { inUnit, display } = formats
   const { asked, note, figure, outcome, stands, interval, pValue, logPValue, significanceLevel } = answer
-  const found = figure === undefined ? '' : `: ${figureWords(figure, claimed, inUnit)}`
+  const found = figure === undefined ? '' : `: ${figureWords(figure, claimed, { inUnit, display })}`
   const ends = [interval?.lower, interval?.upper].filter((end) => end !== undefined).map(inUnit)
   const at = interval && interval.level !== level ? ` at ${formatPercent(interval.level)}` : ''
   return [
-    `… ${askedWords(asked)}${found}${note ? `. ${remarkWords(note)}` : ''}`,
+    `… ${askedWords(asked, name)}${found}${note ? `. ${remarkWords(note, name)}` : ''}`,
     outcome && stands !== undefined ? `${OUTCOME_WORDS[outcome]}${stands ? '' : ', turned'}` : '',
     pValue === undefined && logPValue === undefined ? '' : formatPValue(pValue, significanceLevel ?? 1),
     `${ends.join(' to ')}${at}`,
@@ -55,9 +76,10 @@ function rowOf(
 function figureWords(
   { kind, value }: NonNullable<Examined['figure']>,
   claimed: number,
-  show: (value: number) => string,
+  { inUnit, display }: Pick<Formats, 'inUnit' | 'display'>,
 ): string {
+  if (kind === 'smallest-gap') return shownGap(value, display)
   if (kind === 'sample-size') return `it takes ${formatCount(value)} units`
-  const { words, shown } = turnsAt(value, claimed, show)
+  const { words, shown } = turnsAt(value, claimed, inUnit)
   return `${words} ${shown}`
 }

@@ -21,12 +21,11 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   if (!checked) return [...quote, ...openBlocks(study, write)]
   const { document, result } = checked
   const { finding, test, estimate, sample, interval, conditions, warnings } = result
-  const shared = { claim: document.claim, estimate, interval }
-  const { display } = study.formats
   const { outcome } = finding
+  const shared = { outcome, claim: document.claim, estimate, interval }
+  const { display } = study.formats
   const sentence = findingSentence({
     ...shared,
-    outcome,
     significanceLevel: test.significanceLevel,
     sample,
     display,
@@ -41,6 +40,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
     { is: 'paragraph', text: write(sentence), look: 'finding' },
     { is: 'paragraph', text: write(effectWords(shared, display)) },
     { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
+    ...(finding.beside ? [{ is: 'paragraph', text: write(finding.beside) } as const] : []),
     ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
     ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),
     ...(questions.length > 0

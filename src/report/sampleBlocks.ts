@@ -13,8 +13,8 @@ const RANDOM_WORDS = {
   unknown: 'not answered',
   random: 'yes',
   'not-random': 'no',
-  independent: 'yes',
-  'not-independent': 'no',
+  independent: 'one by one',
+  'not-independent': 'in groups',
 } as const
 const KIND_WORDS = {
   typed: 'readings, typed',
@@ -51,8 +51,8 @@ function originOf({ draft, file }: ContentSample, write: Writer): readonly (read
     ...PROVENANCE_FIELDS.filter(([field]) => draft[field].trim() !== '').map(
       ([field, name]) => [name, draft[field]] as const,
     ),
-    ['Drawn at random', RANDOM_WORDS[draft.drawnAtRandom]],
-    ['Taken independently of one another', RANDOM_WORDS[draft.takenIndependently]],
+    ['Chosen at random', RANDOM_WORDS[draft.drawnAtRandom]],
+    ['Units taken', RANDOM_WORDS[draft.takenIndependently]],
   ]
 }
 

@@ -40,6 +40,8 @@ export type ClaimStudy = Readonly<{
     /** Absent where it was not asked for, or the readings are too many. */
     answers?: readonly Examined[]
   }>
+  /** Why there is no result though everything needed is stated, in the core's words. */
+  refusal?: string
   /** Chosen for the report, or for the claim. */
   decimals: number | undefined
   formats: Formats

@@ -21,8 +21,25 @@ export function displayOf(claim: Subject, figures: EstimateFigures | number, cho
   const { scale, unitOf } = parameterOf(claim.parameter)
   const own = typeof figures === 'number' ? figures : decimalsOf(figures)
   const isPercent = scale === 100
-  const decimals = chosen ?? Math.max(0, own - (isPercent ? 2 : 0))
+  const enough = Math.max(0, own - (isPercent ? 2 : 0))
+  const decimals = chosen ?? (typeof figures === 'number' ? enough : tellingApart(figures, scale, enough))
   return { scale, unit: isPercent ? '%' : claim.unit ? unitOf(claim.unit) : undefined, decimals }
+}
+
+const MAX_DECIMALS = 12
+
+/** So many decimals that the estimate and an end of its interval never look like the claimed value where they are not it. */
+function tellingApart({ estimate, interval }: EstimateFigures, scale: 1 | 100, enough: number): number {
+  const claimed = estimate.value - estimate.difference
+  const looksLike = (value: number | undefined, decimals: number) =>
+    value !== undefined &&
+    Math.abs(value - claimed) > 1e-9 * Math.abs(claimed) &&
+    formatNumber(value * scale, decimals) === formatNumber(claimed * scale, decimals)
+  let decimals = enough
+  const isUnclear = () =>
+    [estimate.value, interval?.lower, interval?.upper].some((value) => looksLike(value, decimals))
+  while (decimals < MAX_DECIMALS && isUnclear()) decimals += 1
+  return decimals
 }
 
 /** The value in the scale that is shown. */
@@ -49,6 +66,6 @@ export function shownGap(gap: number, display: Display): string {
   const size = shownNumber(Math.abs(gap), display)
   const isSeen = gap === 0 || /[1-9]/.test(size)
   const figure = isSeen ? size : formatNumber(10 ** -display.decimals, display.decimals)
-  const words = display.scale === 100 ? withUnit(figure, 'percentage points') : withUnit(figure, display.unit)
+  const words = display.unit === '%' ? withUnit(figure, 'percentage points') : withUnit(figure, display.unit)
   return isSeen ? words : `less than ${words}`
 }

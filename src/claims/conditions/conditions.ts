@@ -2,15 +2,16 @@ import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
 import type { MethodDefinition } from '../terms/definition'
 import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
-import { LARGE_SAMPLE, normality, symmetry } from './populationShape'
+import { normality, symmetry } from './populationShape'
+import { FAR, levelWithCorrelation, stateOf, type Tested } from './trueLevel'
 
 /** Expected successes and failures from which the normal distribution stands in for the count: common practice. */
 export const EXPECTED_COUNT = 10
 /** Below this p-value the order of readings is pointed out: common practice, no source. */
-const UNUSUAL = 0.01
+const UNUSUAL = 0.05
 
 /** What of a method the conditions depend on. */
-type Resting = Pick<MethodDefinition, 'restsOn' | 'needsExpectedCounts'>
+type Resting = Pick<MethodDefinition, 'name' | 'restsOn' | 'needsExpectedCounts' | 'allowsForLot'>
 
 /**
  * What a test rests on, as far as it can be told from the figures.
@@ -18,20 +19,20 @@ type Resting = Pick<MethodDefinition, 'restsOn' | 'needsExpectedCounts'>
  * @param input.claimedValues - the value claimed, or the two limits of a tolerance
  */
 export function conditionsFor(
-  input: Readonly<{ sample: Sample; method: Resting; claimedValues: readonly number[] }>,
+  input: Readonly<{ sample: Sample; method: Resting; claimedValues: readonly number[]; tested: Tested }>,
 ): readonly Condition[] {
-  const { sample, method, claimedValues } = input
-  const shared = [randomSample(sample), independence(sample)]
+  const { sample, method, claimedValues, tested } = input
+  const shared = [randomSample(sample), independence(sample), ...shareOfLot(sample, method)]
   switch (sample.kind) {
     case 'measured':
-      return [...shared, ...measuredConditions(sample.measured, method)]
+      return [...shared, ...measuredConditions(sample.measured, method, tested)]
     case 'counted':
       return [...shared, expectedCounts(sample.counted.sampleSize, method, claimedValues)]
     case 'two':
       return [
         ...shared,
         ...(['first', 'second'] as const).flatMap((of) =>
-          measuredConditions(sample.two[of], method).map((condition) => ({ ...condition, of })),
+          measuredConditions(sample.two[of], method, tested).map((condition) => ({ ...condition, of })),
         ),
       ]
     default:
@@ -39,22 +40,30 @@ export function conditionsFor(
   }
 }
 
-function measuredConditions(sample: MeasuredSample, { restsOn: need }: Resting): readonly Condition[] {
+function measuredConditions(
+  sample: MeasuredSample,
+  { name, restsOn: need }: Resting,
+  tested: Tested,
+): readonly Condition[] {
   const { values, sorted, sampleSize: n, mean } = sample
   const described =
     values && sorted && mean !== undefined
-      ? appearanceOf({ values, sorted, known: { ...sample, mean }, normality: 'one-test' })
+      ? appearanceOf({ values, sorted, known: { ...sample, mean }, normality: 'none' })
       : undefined
-  const size = { n, largeFrom: LARGE_SAMPLE }
+  const judged = { n, need, described, tested, isSpreadKnown: name === 'z' }
   return [
-    ...(described ? order(described) : []),
+    ...(described ? order(described, n, need === 'mean' ? tested : undefined) : []),
     ...(need === 'symmetry' ? [symmetry(n, described)] : []),
-    ...(need === 'mean' || need === 'readings' ? [normality({ n, need, described })] : []),
-    ...(need === 'mean'
-      ? [n >= LARGE_SAMPLE ? conditions.sampleLarge(size) : conditions.sampleSmall(size)]
-      : []),
-    ...(described?.conditions.grubbs ? [outliers(described, sample)] : []),
+    ...(need === 'mean' || need === 'readings' ? [afterSettingAside(normality(judged), sample)] : []),
+    ...(described?.conditions.grubbs ? [afterSettingAside(outliers(described, sample), sample)] : []),
   ]
+}
+
+/** What is set aside first is said where it bears on what is seen. */
+function afterSettingAside(condition: Condition, { setAside }: MeasuredSample): Condition {
+  return setAside === 0
+    ? condition
+    : ({ ...condition, figures: { ...condition.figures, setAside } } as Condition)
 }
 
 function randomSample({ drawn }: Sample): Condition {
@@ -62,21 +71,60 @@ function randomSample({ drawn }: Sample): Condition {
   return drawn === 'random' ? conditions.randomStated() : conditions.notRandom()
 }
 
+/** Only whoever took the units can say. */
 function independence(sample: Sample): Condition {
   const n = unitsTaken(sample)
-  const { lotSize, independence: stated } = sample
-  const lot = lotSize === undefined ? undefined : { n, lotSize, share: n / lotSize }
-  if (stated === 'not-independent') return conditions.notIndependent(lot ?? { n })
-  if (!lot) return stated ? conditions.independentStated(n) : conditions.independenceUnknown(n)
-  if (lot.share <= SMALL_SHARE) return stated ? conditions.smallShareStated(lot) : conditions.smallShare(lot)
-  return stated ? conditions.largeShareStated(lot) : conditions.largeShare(lot)
+  switch (sample.independence) {
+    case 'independent':
+      return conditions.independentStated(n)
+    case 'not-independent':
+      return conditions.notIndependent(n)
+    default:
+      return conditions.independenceUnknown(n)
+  }
 }
 
-/** Whether the readings, as they stand, look like chance: it says something only if that is how they were taken. */
-function order({ conditions: { runs }, lag1Autocorrelation }: Appearance): readonly Condition[] {
-  if (!runs || lag1Autocorrelation === undefined) return []
-  const figures = { runs: runs.runs, z: runs.z, p: runs.pValue, lag1: lag1Autocorrelation }
-  return [runs.pValue >= UNUSUAL ? conditions.orderUsual(figures) : conditions.orderUnusual(figures)]
+function shareOfLot(sample: Sample, { allowsForLot }: Resting): readonly Condition[] {
+  const { lotSize } = sample
+  if (lotSize === undefined || allowsForLot) return []
+  const n = unitsTaken(sample)
+  const lot = { n, lotSize, share: n / lotSize }
+  return [lot.share <= SMALL_SHARE ? conditions.smallShare(lot) : conditions.largeShare(lot)]
+}
+
+/**
+ * Whether the readings, as they stand, look like chance: it says something only if that is how they were taken.
+ *
+ * @param tested - of a test of a mean, whose level a correlation changes
+ */
+function order(
+  { conditions: { runs }, lag1Autocorrelation: lag1 }: Appearance,
+  n: number,
+  tested: Tested | undefined,
+): readonly Condition[] {
+  if (!runs || lag1 === undefined) return []
+  const bound = FAR / Math.sqrt(n)
+  const isCorrelated = tested !== undefined && lag1 > 0
+  const seen = isCorrelated ? levelWithCorrelation(tested, lag1) : 0
+  const figures = {
+    n,
+    runs: runs.runs,
+    z: runs.z,
+    p: runs.pValue,
+    lag1,
+    bound,
+    ...(isCorrelated
+      ? { effectiveN: (n * (1 - lag1)) / (1 + lag1), level: seen, stated: tested.significanceLevel }
+      : {}),
+  }
+  const isUsual = runs.pValue >= UNUSUAL && Math.abs(lag1) <= bound
+  if (isUsual) {
+    const far = tested ? levelWithCorrelation(tested, lag1 + bound) : 1
+    const isMet = tested !== undefined && stateOf({ seen, far }, tested.significanceLevel) === 'met'
+    return [conditions.orderUsual(figures, isMet ? 'met' : 'no-sign')]
+  }
+  const isBroken = isCorrelated && stateOf({ seen, far: 1 }, tested.significanceLevel) === 'not-met'
+  return [conditions.orderUnusual(figures, isBroken ? 'not-met' : 'doubtful')]
 }
 
 function outliers(described: Appearance, { places }: MeasuredSample): Condition {

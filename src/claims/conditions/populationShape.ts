@@ -1,44 +1,44 @@
 import type { Appearance } from '@/statistics/describe/describe'
-import { skewnessError } from '@/statistics/describe/shape'
-import { type Condition, conditions, type PopulationNeed } from '../terms/condition'
+import { kurtosisError, skewnessError } from '@/statistics/describe/shape'
+import { type Condition, conditions, type PopulationNeed, type ShapeFigures } from '../terms/condition'
+import { FAR, levelWithKurtosis, levelWithSkewness, stateOf, type Tested } from './trueLevel'
 
-/** Below this p-value a test of normality is taken as a sign against it: common practice, no source. */
-const SIGN_AGAINST = 0.05
-/** A skewness beyond which even a large sample does not make a mean near-normal: common practice, no source. */
-const EXTREME_SKEWNESS = 2
-/** A mean of so many readings bears most populations: common practice, no source. */
-export const LARGE_SAMPLE = 30
-/** Fewer readings than this show no departure but the crudest: common practice, no source. */
-const TELLING_SAMPLE = 8
+/** The readings as they appear, and the test that they are put to. */
+export type Judged = Readonly<{
+  n: number
+  need: PopulationNeed
+  described: Appearance | undefined
+  tested: Tested
+  /** A standard deviation that is known and not the sample's. */
+  isSpreadKnown: boolean
+}>
 
-/** Whether the readings look as if they came from a normal population, and how much that matters to the method. */
-export function normality(
-  input: Readonly<{ n: number; need: PopulationNeed; described: Appearance | undefined }>,
-): Condition {
-  const { n, need, described } = input
-  const tested = described && normalityTest(described)
-  if (!tested) return conditions.normalityUnknown(n)
-  const skewness = described.skewness.G1
-  const excessKurtosis = described.excessKurtosis.G2
-  const figures = {
-    ...tested,
-    ...(skewness === undefined ? {} : { skewness }),
-    ...(excessKurtosis === undefined ? {} : { excessKurtosis }),
-  }
-  const isBorne = need === 'mean' && n >= LARGE_SAMPLE && Math.abs(skewness ?? 0) < EXTREME_SKEWNESS
-  if (tested.p >= SIGN_AGAINST) {
-    if (n >= TELLING_SAMPLE) return conditions.normal(figures)
-    return conditions.normalAsFarAsTold(figures, isBorne ? 'met' : 'doubtful')
-  }
-  if (isBorne) return conditions.notNormalButBorne(figures)
-  return need === 'readings' ? conditions.notNormalAtAnySize(figures) : conditions.notNormal(figures)
+/** Whether the shape of the population, as far as the readings tell it, leaves the test the level that it states. */
+export function normality(judged: Judged): Condition {
+  const { n, need, described, tested } = judged
+  const figures = described && (need === 'readings' ? ofSpread(described, judged) : ofMean(described, judged))
+  if (!figures) return conditions.normalityUnknown(n)
+  const { level: seen, farLevel: far } = figures
+  const state = stateOf({ seen, far }, tested.significanceLevel)
+  const shape = { ...figures, stated: tested.significanceLevel }
+  return need === 'readings' ? conditions.shapeOfSpread(shape, state) : conditions.shapeOfMean(shape, state)
 }
 
-function normalityTest({
-  conditions: { shapiroWilk, andersonDarling },
-}: Appearance): { w: number; p: number } | { a2Star: number; p: number } | undefined {
-  if (shapiroWilk) return { w: shapiroWilk.w, p: shapiroWilk.pValue }
-  return andersonDarling && { a2Star: andersonDarling.a2Star, p: andersonDarling.pValue }
+type Levels = Omit<ShapeFigures, 'stated'>
+
+function ofMean({ skewness: { G1 } }: Appearance, { n, tested, isSpreadKnown }: Judged): Levels | undefined {
+  if (G1 === undefined) return undefined
+  const standardError = skewnessError(n)
+  const at = (skewness: number) => levelWithSkewness(tested, { n, skewness, isSpreadKnown })
+  const farLevel = Math.max(at(G1 - FAR * standardError), at(G1 + FAR * standardError))
+  return { n, skewness: G1, standardError, level: at(G1), farLevel }
+}
+
+function ofSpread({ excessKurtosis: { G2 } }: Appearance, { n, tested }: Judged): Levels | undefined {
+  if (G2 === undefined) return undefined
+  const standardError = kurtosisError(n)
+  const at = (excessKurtosis: number) => levelWithKurtosis(tested, { n, excessKurtosis })
+  return { n, excessKurtosis: G2, standardError, level: at(G2), farLevel: at(G2 + FAR * standardError) }
 }
 
 /** Whether the skewness is within two of its standard errors under a normal population. */

@@ -33,6 +33,7 @@ export type Asked =
   | Readonly<{ ask: 'continuity'; isCorrected: boolean }>
   | Readonly<{ ask: 'parameter'; parameter: Parameter; method: Method }>
   | Readonly<{ ask: 'turning' }>
+  | Readonly<{ ask: 'smallest-gap'; power: number }>
   | Readonly<{ ask: 'planned'; power: number; isInside: boolean }>
 
 /** One unit that was left out, or several alike. */

@@ -7,7 +7,7 @@ import type { Asked } from './asked'
 import { methodChoices } from '../methodChoices'
 import { type Examination, type Examined, type Question, variation } from './question'
 import { readingQuestions } from './readings'
-import { sampleSizeQuestion, turningQuestion } from './limits'
+import { sampleSizeQuestion, smallestGapQuestion, turningQuestion } from './limits'
 
 /** Levels that a finding is tried at: those in common use. */
 const LEVELS = [0.1, 0.05, 0.01, 0.001]
@@ -26,6 +26,7 @@ export function crossExamination(examined: Examination): readonly Question[] {
     ...levelQuestions(examined),
     ...methodQuestions(examined),
     turningQuestion(examined),
+    ...(isShown(examined) ? [] : [smallestGapQuestion(examined)]),
     sampleSizeQuestion(examined),
   ]
 }
@@ -35,6 +36,10 @@ export function inOrder(answers: readonly Examined[]): readonly Examined[] {
   const rank = ({ stands, figure }: Examined) => (stands === false ? 0 : stands ? 1 : figure ? 2 : 3)
   return answers.toSorted((a, b) => rank(a) - rank(b))
 }
+
+/** Whether the finding says what the sample shows, and not that it does not. */
+const isShown = ({ result }: Examination) =>
+  result.finding.outcome === 'contradicted' || result.finding.outcome === 'supported'
 
 const outcomeOf = ({ result }: Examination): FindingOutcome => result.finding.outcome
 

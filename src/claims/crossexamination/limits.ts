@@ -87,31 +87,10 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
   const isInside = result.hypotheses.alternativeSide === 'inside'
   const shared = { key: 'sample size', asked: { ask: 'planned', power: PLANNED_POWER, isInside } } as const
   const ask = (): Examined => {
-    const { significanceLevel, knownStandardDeviation } = document.test ?? {}
-    const { estimate, sample, hypotheses, test } = result
+    const { estimate, hypotheses, test } = result
     if (isOnNullSide(hypotheses.alternativeSide, estimate.difference))
       return { ...shared, note: { remark: 'no-gap' } }
-    // What is not planned is planned by the usual test.
-    const method = PLANNED_METHODS.find((planned) => planned === test.method) ?? 'auto'
-    const { plan } = parameterOf(document.claim.parameter)
-    const spread = 'standardDeviation' in sample ? sample.standardDeviation : undefined
-    const assume = {
-      ...(plan?.truth === 'standardDeviation' ? {} : { value: estimate.value }),
-      ...(spread === undefined ? {} : { standardDeviation: spread }),
-    }
-    const request = parseRequest(planRequestSchema, {
-      plan: {
-        claim: document.claim,
-        test: {
-          method,
-          ...(significanceLevel === undefined ? {} : { significanceLevel }),
-          ...(knownStandardDeviation === undefined ? {} : { knownStandardDeviation }),
-        },
-        assume,
-        find: 'n',
-        power: PLANNED_POWER,
-      },
-    })
+    const request = planRequest({ document, result }, { find: 'n', value: estimate.value })
     const planned = request.ok ? planFigures(request.value.plan) : request
     if (!planned.ok) return { ...shared, note: { remark: 'problem', problem: planned.problem } }
     const { n, method: used } = planned.value
@@ -119,6 +98,47 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
     return { ...shared, figure: { kind: 'sample-size', value: n }, ...note }
   }
   return { key: shared.key, ask }
+}
+
+/** The smallest gap that a sample of this size finds nine times in ten. */
+export function smallestGapQuestion(examined: Examination): Question {
+  const shared = { key: 'smallest gap', asked: { ask: 'smallest-gap', power: PLANNED_POWER } } as const
+  const ask = (): Examined => {
+    const request = planRequest(examined, { find: 'difference', n: examined.result.sample.n })
+    const planned = request.ok ? planFigures(request.value.plan) : request
+    if (!planned.ok) return { ...shared, note: { remark: 'problem', problem: planned.problem } }
+    return { ...shared, figure: { kind: 'smallest-gap', value: planned.value.difference } }
+  }
+  return { key: shared.key, ask }
+}
+
+/** A plan of the same test, with the spread that the sample has; what is not planned is planned by the usual test. */
+function planRequest(
+  { document, result }: Examination,
+  wanted: Readonly<{ find: 'n'; value: number } | { find: 'difference'; n: number }>,
+) {
+  const { significanceLevel, knownStandardDeviation } = document.test ?? {}
+  const { sample, test } = result
+  const { plan } = parameterOf(document.claim.parameter)
+  const spread = 'standardDeviation' in sample ? sample.standardDeviation : undefined
+  const isValueAssumed = wanted.find === 'n' && plan?.truth !== 'standardDeviation'
+  return parseRequest(planRequestSchema, {
+    plan: {
+      claim: document.claim,
+      test: {
+        method: PLANNED_METHODS.find((planned) => planned === test.method) ?? 'auto',
+        ...(significanceLevel === undefined ? {} : { significanceLevel }),
+        ...(knownStandardDeviation === undefined ? {} : { knownStandardDeviation }),
+      },
+      assume: {
+        ...(isValueAssumed ? { value: wanted.value } : {}),
+        ...(spread === undefined ? {} : { standardDeviation: spread }),
+      },
+      find: wanted.find,
+      ...(wanted.find === 'difference' ? { n: wanted.n } : {}),
+      power: PLANNED_POWER,
+    },
+  })
 }
 
 /** Whether the sample lies where the test does not look for a gap. */

@@ -35,7 +35,7 @@ export type Examined = Probability &
     /** What else there is to say: where it turns, or why it could not be asked. */
     note?: Remark
     /** A figure asked for in place of a test. */
-    figure?: Readonly<{ kind: 'claimed-value' | 'sample-size'; value: number }>
+    figure?: Readonly<{ kind: 'claimed-value' | 'sample-size' | 'smallest-gap'; value: number }>
   }>
 
 /** A question that can be asked of a finding; asking may take a while. */
@@ -75,10 +75,14 @@ export function variation(
   return { key, ask }
 }
 
-/** In how many of the questions that could be tested the finding stands. */
+/** Levels and the burden turn a finding by arithmetic alone: they are shown, and no part of its score. */
+export const isScored = ({ asked: { ask } }: Pick<Examined, 'asked'>): boolean =>
+  ask !== 'level' && ask !== 'burden'
+
+/** In how many of the questions that could be tested, and that are no matter of arithmetic, the finding stands. */
 export function standing(
-  answers: readonly Pick<Examined, 'stands'>[],
+  answers: readonly Pick<Examined, 'stands' | 'asked'>[],
 ): Readonly<{ stands: number; of: number }> {
-  const tested = answers.filter(({ stands }) => stands !== undefined)
+  const tested = answers.filter((answer) => answer.stands !== undefined && isScored(answer))
   return { stands: tested.filter(({ stands }) => stands).length, of: tested.length }
 }

@@ -1,3 +1,4 @@
+import { gapOf } from '@/statistics/describe/moments'
 import type { NamedDistribution } from '@/statistics/distributions/named'
 import type { Continuous } from '@/statistics/distributions/tails'
 import { pivotProcedure } from '@/statistics/inference/pivot'
@@ -23,7 +24,7 @@ export function meanProcedure<Own>(
 ): Procedure<Own> {
   const { sample, standardError, figures, ...named } = input
   const { mean, meanRemainder } = sample
-  const differenceFrom = (value: number) => mean - value + meanRemainder
+  const differenceFrom = (value: number) => gapOf(mean - value + meanRemainder, [mean, value])
   return pivotProcedure({
     ...named,
     estimate: mean,

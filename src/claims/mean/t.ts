@@ -25,6 +25,7 @@ export const t: MethodDefinition<'t', z.infer<typeof figures>, 'measured'> = {
   needs: [],
   options: [],
   restsOn: 'mean',
+  robust: 'bootstrap',
   dependsOn: 'moments',
   work: { looks: 1 },
   interval: 'own',

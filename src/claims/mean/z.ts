@@ -30,6 +30,7 @@ export const z: MethodDefinition<'z', zod.infer<typeof figures>, 'measured'> = {
   needs: ['known-standard-deviation'],
   options: ['knownStandardDeviation'],
   restsOn: 'mean',
+  robust: 'bootstrap',
   dependsOn: 'moments',
   work: { looks: 1 },
   interval: 'own',

@@ -31,6 +31,7 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
   needs: ['readings'],
   options: [],
   restsOn: 'none',
+  isExact: () => true,
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own',

@@ -68,6 +68,8 @@ export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = 
   needs: ['readings'],
   options: [],
   restsOn: 'symmetry',
+  isExact: ({ by }) => by === 'exact',
+  robust: 'sign',
   dependsOn: 'values',
   work: { looks: 20 },
   interval: 'own',

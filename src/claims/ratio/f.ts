@@ -26,6 +26,7 @@ export const f: MethodDefinition<'f', z.infer<typeof figures>, 'two'> = {
   needs: [],
   options: [],
   restsOn: 'readings',
+  robust: 'brown-forsythe',
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own',

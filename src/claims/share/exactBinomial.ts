@@ -45,6 +45,7 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
   needs: [],
   options: ['twoSidedRule', 'midP'],
   restsOn: 'none',
+  isExact: ({ observed }) => observed === 'whole',
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own-or-chosen',

@@ -36,6 +36,7 @@ export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counte
   needs: ['lot-size'],
   options: [],
   restsOn: 'none',
+  isExact: () => true,
   allowsForLot: true,
   dependsOn: 'values',
   work: { looks: 1 },

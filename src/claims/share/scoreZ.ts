@@ -42,6 +42,7 @@ export const scoreZ: MethodDefinition<'score-z', Figures, 'counted'> = {
   needs: [],
   options: ['continuityCorrection'],
   restsOn: 'none',
+  robust: 'exact-binomial',
   needsExpectedCounts: true,
   dependsOn: 'values',
   work: { looks: 1 },

@@ -1,13 +1,13 @@
-export const CONDITION_STATES = ['met', 'doubtful', 'not-met', 'unknown'] as const
+export const CONDITION_STATES = ['met', 'no-sign', 'doubtful', 'not-met', 'unknown'] as const
 export type ConditionState = (typeof CONDITION_STATES)[number]
 
 export const CONDITIONS = [
   'random-sample',
   'independence',
+  'share-of-lot',
   'order',
   'normality',
   'symmetry',
-  'sample-size',
   'outliers',
   'expected-counts',
 ] as const
@@ -27,12 +27,36 @@ function found<Code extends string, Figures extends Readonly<Record<string, numb
 }
 
 type Lot = Readonly<{ n: number; lotSize: number; share: number }>
-type Order = Readonly<{ runs: number; z: number; p: number; lag1: number }>
-type Outliers = Readonly<{ outliers: number; beyondFences: number; g?: number; p?: number }>
-/** Shapiro and Wilk's W or Anderson and Darling's A²*, whichever was computed. */
-export type Normality = Readonly<
-  ({ w: number; p: number } | { a2Star: number; p: number }) & { skewness?: number; excessKurtosis?: number }
->
+/** `bound`: what chance alone goes beyond in one of twenty; `effectiveN` where the correlation is positive. */
+type Order = Readonly<{
+  n: number
+  runs: number
+  z: number
+  p: number
+  lag1: number
+  bound: number
+  effectiveN?: number
+  level?: number
+  stated?: number
+}>
+type Outliers = Readonly<{
+  outliers: number
+  beyondFences: number
+  g?: number
+  p?: number
+  setAside?: number
+}>
+/** The true level as the readings' shape has it, and at the far end of what their number leaves open. */
+export type ShapeFigures = Readonly<{
+  n: number
+  skewness?: number
+  excessKurtosis?: number
+  standardError: number
+  level: number
+  farLevel: number
+  stated: number
+  setAside?: number
+}>
 type Expected = Readonly<{ least: number; needed: number }>
 
 /** Every finding about a condition. */
@@ -40,33 +64,22 @@ export const conditions = {
   randomUnknown: () => found('random-unknown', 'random-sample', 'unknown', {}),
   randomStated: () => found('random-stated', 'random-sample', 'met', {}),
   notRandom: () => found('not-random', 'random-sample', 'not-met', {}),
-  notIndependent: (figures: Readonly<{ n: number; lotSize?: number; share?: number }>) =>
-    found('not-independent', 'independence', 'not-met', figures),
+  notIndependent: (n: number) => found('not-independent', 'independence', 'not-met', { n }),
   independentStated: (n: number) => found('independent-stated', 'independence', 'met', { n }),
   independenceUnknown: (n: number) => found('independence-unknown', 'independence', 'unknown', { n }),
-  smallShareStated: (lot: Lot) => found('small-share-stated', 'independence', 'met', lot),
-  smallShare: (lot: Lot) => found('small-share', 'independence', 'met', lot),
-  largeShareStated: (lot: Lot) => found('large-share-stated', 'independence', 'doubtful', lot),
-  largeShare: (lot: Lot) => found('large-share', 'independence', 'doubtful', lot),
-  orderUsual: (order: Order) => found('order-usual', 'order', 'met', order),
-  orderUnusual: (order: Order) => found('order-unusual', 'order', 'doubtful', order),
-  sampleLarge: (figures: Readonly<{ n: number; largeFrom: number }>) =>
-    found('sample-large', 'sample-size', 'met', figures),
-  sampleSmall: (figures: Readonly<{ n: number; largeFrom: number }>) =>
-    found('sample-small', 'sample-size', 'doubtful', figures),
+  smallShare: (lot: Lot) => found('small-share', 'share-of-lot', 'met', lot),
+  largeShare: (lot: Lot) => found('large-share', 'share-of-lot', 'doubtful', lot),
+  orderUsual: (order: Order, state: 'met' | 'no-sign') => found('order-usual', 'order', state, order),
+  orderUnusual: (order: Order, state: 'doubtful' | 'not-met') =>
+    found('order-unusual', 'order', state, order),
   normalityUnknown: (n: number) => found('normality-unknown', 'normality', 'unknown', { n }),
-  normal: (figures: Normality) => found('normal', 'normality', 'met', figures),
-  normalAsFarAsTold: (figures: Normality, state: 'met' | 'doubtful') =>
-    found('normal-as-far-as-told', 'normality', state, figures),
-  notNormalButBorne: (figures: Normality) => found('not-normal-but-borne', 'normality', 'doubtful', figures),
-  /** For a mean of few readings, or of very skewed ones. */
-  notNormal: (figures: Normality) => found('not-normal', 'normality', 'not-met', figures),
-  /** For a method that no size of sample helps. */
-  notNormalAtAnySize: (figures: Normality) =>
-    found('not-normal-at-any-size', 'normality', 'not-met', figures),
+  shapeOfMean: (figures: ShapeFigures, state: ConditionState) =>
+    found('shape-of-mean', 'normality', state, figures),
+  shapeOfSpread: (figures: ShapeFigures, state: ConditionState) =>
+    found('shape-of-spread', 'normality', state, figures),
   symmetryUnknown: (n: number) => found('symmetry-unknown', 'symmetry', 'unknown', { n }),
   symmetric: (figures: Readonly<{ skewness: number; standardError: number }>) =>
-    found('symmetric', 'symmetry', 'met', figures),
+    found('symmetric', 'symmetry', 'no-sign', figures),
   skewed: (figures: Readonly<{ skewness: number; standardError: number }>) =>
     found('skewed', 'symmetry', 'doubtful', figures),
   noOutliers: (figures: Outliers) => found('no-outliers', 'outliers', 'met', figures),

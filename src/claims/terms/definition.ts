@@ -74,6 +74,10 @@ export type MethodDefinition<
   ignoredOptions?(figures: Own): readonly MethodOption[]
   /** What it asks of the population that the readings come from. */
   restsOn: PopulationNeed
+  /** Whether a test by it, where it can, keeps its level exactly at any size of sample and of any shape it rests on. */
+  isExact?(figures: Own): boolean
+  /** What bears a population that it does not: stands beside it where its shape is not what it rests on. */
+  robust?: Method
   /** It stands in for the distribution of a count, and so needs enough of both kinds. */
   needsExpectedCounts?: true
   /** It allows for a sample that is a large part of its lot. */

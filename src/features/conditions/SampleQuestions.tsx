@@ -15,8 +15,8 @@ const RANDOM = {
 } as const
 const INDEPENDENT = {
   unknown: 'not answered yet',
-  independent: 'yes, independently',
-  'not-independent': 'no, not independently',
+  independent: 'one by one',
+  'not-independent': 'in groups',
 } as const
 
 /** What only a person can say of a sample; the finding says which of it nobody has answered. */
@@ -41,9 +41,9 @@ export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; 
         />
       </div>
       <div>
-        Were the units taken, and measured, without one bearing on another?{' '}
+        Were the units taken one by one, or in groups (by pallet, batch, day, instrument)?{' '}
         <InlineChoice
-          label={`Taken independently${of}`}
+          label={`One by one or in groups${of}`}
           value={draft.takenIndependently}
           words={INDEPENDENT}
           onChange={(answer) => setField('takenIndependently', answer)}

@@ -5,7 +5,7 @@ import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/claims/result'
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
-import { askedWords, remarkWords, standingWords, turnsAt } from '@/words/en/crossWords'
+import { askedWords, remarkWords, turnsAt } from '@/words/en/crossWords'
 import { formatCount, formatFull, formatFullPValue, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
@@ -14,6 +14,8 @@ import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { type Examination, useExamination } from '@/ui/workbench/ExaminationProvider'
+import { useReadingName, useStanding } from '@/ui/workbench/useReadingName'
+import { shownGap } from '@/words/display'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
@@ -43,9 +45,10 @@ export function CrossExaminationSection({ number }: Readonly<{ number: number }>
 
 function Progress({ examination }: Readonly<{ examination: Examination }>) {
   const { answers, of, isDone, failure } = examination
+  const words = useStanding(answers)
   if (failure)
     return <Box role="alert">The cross-examination was cut short: {failure}. Load the page again.</Box>
-  if (isDone) return <Headline role="status">{standingWords(answers)}</Headline>
+  if (isDone) return <Headline role="status">{words}</Headline>
   return (
     <Flex align="center" gap="12px" role="status" color="quiet">
       <span>{of === 0 ? 'Asking…' : `Asking, ${answers.length} of ${of} answered`}</span>
@@ -85,7 +88,8 @@ function Answers({ answers }: Readonly<{ answers: readonly Examined[] }>) {
 }
 
 function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
-  const { inUnit, inFull } = useFormats()
+  const { inUnit, inFull, display } = useFormats()
+  const name = useReadingName()
   const { asked, note, outcome, stands, interval, figure, key } = answer
   const { checked } = useWorkbench()
   const turns =
@@ -96,7 +100,7 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
   return (
     <Row data-stands={stands} data-question={key}>
       <Cell>
-        … {askedWords(asked)}
+        … {askedWords(asked, name)}
         {figure && turns && (
           <>
             : {turns.words} <Figure name="It turns at" shown={turns.shown} full={inFull(figure.value)} />
@@ -109,7 +113,17 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
             units
           </>
         )}
-        {note && <Box color="quiet">{remarkWords(note)}</Box>}
+        {figure?.kind === 'smallest-gap' && (
+          <>
+            :{' '}
+            <Figure
+              name="Smallest gap"
+              shown={shownGap(figure.value, display)}
+              full={formatFull(figure.value)}
+            />
+          </>
+        )}
+        {note && <Box color="quiet">{remarkWords(note, name)}</Box>}
       </Cell>
       <Cell>
         {outcome && stands !== undefined && (

@@ -17,9 +17,9 @@ const RANDOM_WORDS = {
   'not-random': 'not at random',
 } as const
 const INDEPENDENT_WORDS = {
-  unknown: 'nobody has said whether independently of one another',
-  independent: 'independently of one another',
-  'not-independent': 'not independently of one another',
+  unknown: 'nobody has said whether one by one or in groups',
+  independent: 'one by one',
+  'not-independent': 'in groups (by pallet, batch, day, instrument)',
 } as const
 const DAYS: readonly string[] = ['drawnWhen', 'calibratedOn']
 const List = chakra('dl', {
@@ -57,7 +57,7 @@ export function Provenance() {
       <dt>Taken</dt>
       <dd>
         <InlineChoice
-          label="Whether independently"
+          label="Whether one by one or in groups"
           value={draft.takenIndependently}
           words={INDEPENDENT_WORDS}
           onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}

@@ -1,12 +1,13 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { standingWords } from '@/words/en/crossWords'
 import { AtOnce } from '@/ui/workbench/Computed'
 import { useExamination } from '@/ui/workbench/ExaminationProvider'
 import { UnreadQuestion } from '@/ui/workbench/UnreadQuestion'
+import { useStanding } from '@/ui/workbench/useReadingName'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
+import { Beside } from './Beside'
 import { ClaimLineFigure } from './ClaimLineFigure'
 import { FindingSentence } from './FindingSentence'
 import { KeyFigures } from './KeyFigures'
@@ -37,6 +38,7 @@ export function BenchPanel() {
           {({ result }) => (
             <>
               <FindingSentence />
+              <Beside result={result} />
               <ClaimLineFigure />
               <KeyFigures result={result} />
               <Ways result={result} />
@@ -60,9 +62,10 @@ function Asked() {
 /** How the finding fares in the cross-examination. */
 function Standing() {
   const { answers, isDone } = useExamination()
+  const words = useStanding(answers)
   return (
     <Box borderTop="1px solid" borderColor="rule" marginTop="10px" paddingTop="10px" color="quiet">
-      {isDone ? standingWords(answers) : 'Being cross-examined…'}
+      {isDone ? words : 'Being cross-examined…'}
     </Box>
   )
 }

@@ -12,6 +12,7 @@ import { BothResults } from './BothResults'
 import { OutcomeHeading } from './OutcomeHeading'
 import { Remarks } from './Remarks'
 import { Signing, type SignedLine } from './Signing'
+import { Beside } from './Beside'
 import { useFindingWords } from './useFindingWords'
 
 const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
@@ -33,6 +34,7 @@ export function FindingSection({
             <Words />
             <Ways result={result} arrangement="beside" />
             <Note>{result.finding.limits}</Note>
+            <Beside result={result} />
             {result.finding.basis && <Note>{result.finding.basis}</Note>}
             <InDoubt result={result} />
             <BothResults />
@@ -60,7 +62,9 @@ function Words() {
       </Box>
       <Note>{words.effect}</Note>
       <Flex gap="12px" marginTop="8px">
-        <CopyButton text={`${words.sentence} ${words.effect}`}>Copy the finding</CopyButton>
+        <CopyButton text={`${words.sentence} ${words.effect} (${words.figures})`}>
+          Copy the finding
+        </CopyButton>
       </Flex>
     </>
   )

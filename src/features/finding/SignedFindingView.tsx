@@ -6,6 +6,7 @@ import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { displayOf, shownValue } from '@/words/display'
 import { formatFull, formatFullPValue, formatPercent } from '@/words/figures'
+import { CORE_VERSION } from '@/claims/terms/version'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
 import { methodOf } from '@/claims/all'
@@ -42,7 +43,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
   const { outcome } = result.finding
   const chosen = claim.draft.decimals.trim()
   const display = displayOf(document.claim, result, chosen === '' ? undefined : Number(chosen))
-  const words = { claim: document.claim, estimate: result.estimate, interval: result.interval }
+  const words = { outcome, claim: document.claim, estimate: result.estimate, interval: result.interval }
   return (
     <Main maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>Signed finding {row.number}</PageTitle>
@@ -55,7 +56,6 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45">
         {findingSentence({
           ...words,
-          outcome,
           significanceLevel: result.test.significanceLevel,
           sample: result.sample,
           display,
@@ -67,6 +67,16 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       <Box as="p" marginTop="8px" color="quiet">
         {result.finding.limits}
       </Box>
+      {result.coreVersion !== CORE_VERSION && (
+        <Box as="p" marginTop="8px">
+          It was signed with core {result.coreVersion}, in these words: “{result.finding.sentence}”
+        </Box>
+      )}
+      {result.finding.beside && (
+        <Box as="p" marginTop="8px">
+          {result.finding.beside}
+        </Box>
+      )}
       {result.finding.basis && (
         <Box as="p" marginTop="8px">
           {result.finding.basis}

@@ -16,12 +16,10 @@ export function MethodChoice() {
   const { draft, setField, checked } = useWorkbench()
   const own = methodsFor(draft.parameter)
   const used = checked?.result.test.method
-  const fitting =
-    draft.method === 'auto' && used
-      ? `the one that fits, the ${METHOD_WORDS[used].name}`
-      : 'the one that fits'
+  const usual =
+    draft.method === 'auto' && used ? `the usual test, the ${METHOD_WORDS[used].name}` : 'the usual test'
   const words = {
-    auto: fitting,
+    auto: usual,
     ...Object.fromEntries(own.map((method) => [method, `the ${METHOD_WORDS[method].name}`])),
   }
   return (

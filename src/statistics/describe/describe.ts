@@ -108,13 +108,13 @@ function shortDescription({ values, sorted, known }: Omit<Looked, 'normality'>):
  *
  * @param input.sorted - the same readings, ascending
  * @param input.known - their moments
- * @param input.normality - every test that they allow, or the one that fits their number
+ * @param input.normality - every test that they allow, or none
  * @example
  * appearanceOf({
  *   values: [14.9, 15.1, 15, 14.8, 17],
  *   sorted: Float64Array.of(14.8, 14.9, 15, 15.1, 17),
  *   known: moments([14.9, 15.1, 15, 14.8, 17]),
- *   normality: 'one-test',
+ *   normality: 'none',
  * }).beyondFences
  * // [4]
  */
@@ -134,14 +134,15 @@ type Looked = Readonly<{
   values: ArrayLike<number>
   sorted: Float64Array
   known: Moments
-  normality: 'all-tests' | 'one-test'
+  normality: 'all-tests' | 'none'
 }>
 
 function conditionsOf({ values, sorted, known, normality }: Looked): Appearance['conditions'] {
   const { sampleSize: n, standardDeviation } = known
   if (!standardDeviation) return {}
-  const isForShapiroWilk = n >= SHAPIRO_WILK_SIZES.min && n <= SHAPIRO_WILK_SIZES.max
-  const isForAndersonDarling = n >= ANDERSON_DARLING_LEAST && (normality === 'all-tests' || !isForShapiroWilk)
+  const isAsked = normality === 'all-tests'
+  const isForShapiroWilk = isAsked && n >= SHAPIRO_WILK_SIZES.min && n <= SHAPIRO_WILK_SIZES.max
+  const isForAndersonDarling = isAsked && n >= ANDERSON_DARLING_LEAST
   return {
     ...(isForShapiroWilk ? { shapiroWilk: shapiroWilk(sorted) } : {}),
     ...(isForAndersonDarling ? { andersonDarling: andersonDarling(sorted, known) } : {}),

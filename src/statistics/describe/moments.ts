@@ -61,3 +61,16 @@ function scaleFor(values: ArrayLike<number>): number {
   if (largest === 0 || (largest > SMALL && largest < LARGE)) return 1
   return 2 ** Math.min(1023, Math.max(-1022, Math.floor(Math.log2(largest))))
 }
+
+/** So many units in the last place come from reading, adding and subtracting decimals. */
+const ROUNDING = 8 * Number.EPSILON
+
+/**
+ * A gap between two figures: none where it is no more than reading decimals into doubles explains.
+ *
+ * @example
+ * gapOf(0.1 + 0.2 - 0.3, [0.3, 0.3]) // 0
+ */
+export function gapOf(gap: number, figures: readonly number[]): number {
+  return Math.abs(gap) <= ROUNDING * Math.max(...figures.map(Math.abs)) ? 0 : gap
+}

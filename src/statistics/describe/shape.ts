@@ -47,3 +47,15 @@ export function shape(
 export function skewnessError(n: number): number {
   return Math.sqrt((6 * n * (n - 1)) / ((n - 2) * (n + 1) * (n + 3)))
 }
+
+/**
+ * The standard error of G2 in samples of n from a normal population: 2 SE(G1) √((n² − 1) / ((n − 3)(n + 5))).
+ *
+ * @param n - at least four
+ * @see D. Joanes & C. Gill (1998), The Statistician 47, 183-189
+ * @example
+ * kurtosisError(24) // 0.917777
+ */
+export function kurtosisError(n: number): number {
+  return 2 * skewnessError(n) * Math.sqrt((n * n - 1) / ((n - 3) * (n + 5)))
+}

@@ -16,7 +16,7 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   count: 'Count',
   drawnHow: 'How it was drawn',
   drawnAtRandom: 'Drawn at random',
-  takenIndependently: 'Taken independently',
+  takenIndependently: 'One by one or in groups',
   drawnWhen: 'When it was drawn',
   drawnWhere: 'Where it was drawn',
   drawnBy: 'Who drew it',

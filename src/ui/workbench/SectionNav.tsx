@@ -35,7 +35,9 @@ export function SectionNav({ sections }: Readonly<{ sections: readonly SectionEn
           <li key={id}>
             <Link href={`#${id}`} aria-current={id === current ? 'true' : undefined}>
               {index + 1}&ensp;{title}
-              {id === 'conditions' && !!doubts && <Doubts aria-label={`${doubts} not met or in doubt`}>{doubts}</Doubts>}
+              {id === 'conditions' && !!doubts && (
+                <Doubts aria-label={`${doubts} not met or in doubt`}>{doubts}</Doubts>
+              )}
             </Link>
           </li>
         ))}

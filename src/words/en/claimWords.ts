@@ -27,9 +27,8 @@ export function fullValue(claim: Pick<Claim, 'parameter' | 'unit'>, value: numbe
 
 /** A distance on the parameter's scale in full: of shares, in percentage points, since "2 % of 95 %" is another thing. */
 function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string {
-  return isPercent(claim)
-    ? `${formatFull(withoutMadeUpDigits(gap * 100))} percentage points`
-    : fullValue(claim, gap)
+  if (isPercent(claim)) return `${formatFull(withoutMadeUpDigits(gap * 100))} percentage points`
+  return unitOf(claim) === '%' ? `${formatFull(gap)} percentage points` : fullValue(claim, gap)
 }
 
 /** The claim as part of a sentence: "the mean net mass is at least 15 kg". */

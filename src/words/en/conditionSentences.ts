@@ -1,6 +1,6 @@
-import type { Condition, ConditionCode } from '@/claims/terms/condition'
+import type { Condition, ConditionCode, ConditionState } from '@/claims/terms/condition'
 import type { Method } from '@/claims/terms/names'
-import { formatNumber, formatPValue } from '../figures'
+import { formatCount, formatFull, formatNumber, formatPercent, formatPValue } from '../figures'
 import { METHOD_WORDS } from './methods'
 
 const p = (pValue: number) =>
@@ -8,74 +8,107 @@ const p = (pValue: number) =>
 
 type FiguresOf<Code extends ConditionCode> = Extract<Condition, { code: Code }>['figures']
 
-const INDEPENDENT = 'It is stated that the readings were taken independently of one another. '
-const takenOf = (share: number) => `The sample is ${formatNumber(share * 100, 1)}\u202f% of the lot`
-const smallShare = ({ share }: Readonly<{ share: number }>) =>
-  `${takenOf(share)}, no more than a tenth, so drawing without replacement does not make them depend on one another.`
-const largeShare = ({ share }: Readonly<{ share: number }>) =>
-  `${takenOf(share)}, more than a tenth. A test that takes them as independent is stricter than it seems: the true standard error is smaller.`
-const order = ({ p: pValue, lag1 }: FiguresOf<'order-usual'>) =>
-  `(runs test, ${p(pValue)}; lag-1 autocorrelation ${formatNumber(lag1, 2)})`
-const normality = (figures: FiguresOf<'normal'>) =>
-  `${'w' in figures ? 'Shapiro-Wilk' : 'Anderson-Darling'} test, ${p(figures.p)}`
-const expected = ({ least, needed }: FiguresOf<'counts-enough'>) =>
-  formatNumber(least, least < needed ? 2 : 1)
+const takenOf = ({ n, lotSize, share }: FiguresOf<'small-share'>) =>
+  `The sample, ${formatCount(n)} of ${formatCount(lotSize)} units, is ${formatNumber(share * 100, 1)}\u202f% of the lot`
+
+/** A risk by two digits that count: it is an estimate. */
+const risk = (level: number) => formatPercent(Number(level.toPrecision(2)))
+const riskWords = (level: number, stated: number) =>
+  level <= stated
+    ? `no more than the ${risk(stated)} stated`
+    : `about ${risk(level)} instead of ${risk(stated)}`
+
+/** What the shape of the readings does to the level of the test. */
+function shapeWords(figures: FiguresOf<'shape-of-mean'>, method: string, state: ConditionState): string {
+  const { n, skewness, excessKurtosis, standardError, level, farLevel, stated } = figures
+  const [name, value] = skewness === undefined ? ['excess kurtosis', excessKurtosis!] : ['skewness', skewness]
+  const shape = `The shape of the readings (${name} ${formatNumber(value, 2)}, standard error ${formatNumber(standardError, 2)})`
+  switch (state) {
+    case 'met':
+      return `${shape} leaves the risk of the ${method} as it is stated, at the far end of what so many readings leave open too: ${riskWords(farLevel, stated)}.`
+    case 'no-sign':
+      return `${shape} is no sign that the risk of the ${method} is another than stated. But ${formatCount(n)} readings leave more open: up to ${riskWords(farLevel, stated)}.`
+    default: {
+      const estimate = `${shape} makes the risk of the ${method} ${riskWords(level, stated)}, by an estimate of the first order, which is rough with few readings.`
+      return state === 'not-met' ? `${estimate} The test is not to be relied on.` : estimate
+    }
+  }
+}
+
+const asideWords = ({ setAside }: Readonly<{ setAside?: number }>) =>
+  setAside === undefined
+    ? ''
+    : ` ${setAside === 1 ? 'One reading was' : `${formatCount(setAside)} readings were`} set aside first.`
+
+const IN_ORDER = 'If the readings stand in the order in which they were taken,'
+const order = ({ p: pValue, lag1, bound }: FiguresOf<'order-usual'>) =>
+  `runs test, ${p(pValue)}; lag-1 autocorrelation ${formatNumber(lag1, 2)}, which chance keeps within ±${formatNumber(bound, 2)} in nine samples of ten`
+
+/** What a correlation between neighbours does to a test of a mean. */
+function correlationWords({ n, lag1, effectiveN, level, stated }: FiguresOf<'order-usual'>): string {
+  if (lag1 <= 0)
+    return 'Neighbours differ more than chance has it, as where two sources take turns; the risk is then not the one stated.'
+  if (effectiveN === undefined || level === undefined || stated === undefined)
+    return 'They may not be independent, and the risk is then not the one stated.'
+  return `With such a correlation ${formatCount(n)} readings tell no more than about ${formatNumber(effectiveN, 0)} independent ones would, and the risk is ${riskWords(level, stated)}.`
+}
+
+const expected = ({ least }: FiguresOf<'counts-enough'>) => formatFull(Number(least.toFixed(2)))
 
 /** What was seen of each condition, and what follows from it for the finding; `method` is the test's name. */
 const SENTENCES: {
-  readonly [Code in ConditionCode]: (figures: FiguresOf<Code>, method: string) => string
+  readonly [Code in ConditionCode]: (
+    figures: FiguresOf<Code>,
+    method: string,
+    state: ConditionState,
+  ) => string
 } = {
   'random-unknown': () =>
     'Nobody has said whether the sample was drawn at random. The finding holds only if it was.',
-  'random-stated': () => 'It is stated that the sample was drawn at random.',
+  'random-stated': () => 'It is stated, and was not checked, that the sample was drawn at random.',
   'not-random': () =>
     'It is stated that the sample was not drawn at random: the finding speaks of these readings, and of others only as far as these stand for them.',
   'not-independent': () =>
-    'It is stated that the readings were not taken independently of one another. The standard error can then be far too small, and the test is not to be relied on.',
-  'independent-stated': () => `${INDEPENDENT}The size of the lot is not stated.`,
+    'It is stated that the units were taken in groups. Units of one group may be alike; the standard error can then be far too small, and the risk is not the one stated.',
+  'independent-stated': () => 'It is stated, and was not checked, that the units were taken one by one.',
   'independence-unknown': () =>
-    'Nobody has said whether the readings were taken independently of one another, and the size of the lot is not stated. Up to a tenth of it may be sampled as if readings were independent.',
-  'small-share-stated': (figures) => `${INDEPENDENT}${smallShare(figures)}`,
-  'small-share': smallShare,
-  'large-share-stated': (figures) => `${INDEPENDENT}${largeShare(figures)}`,
-  'large-share': largeShare,
+    'Nobody has said whether the units were taken one by one or in groups (by pallet, batch, day or instrument). Units of one group may be alike; the risk is then not the one stated.',
+  'small-share': (figures) =>
+    `${takenOf(figures)}, no more than a tenth, so that drawing without putting back hardly matters.`,
+  'large-share': (figures) =>
+    `${takenOf(figures)}, more than a tenth. A test that does not allow for it is stricter than it seems: the true standard error is smaller.`,
   'order-usual': (figures) =>
-    `If the readings stand in the order in which they were taken, they show no drift or pattern ${order(figures)}.`,
+    `${IN_ORDER} nothing in it stands out: ${order(figures)}. A weaker dependence may be there.`,
   'order-unusual': (figures) =>
-    `If the readings stand in the order in which they were taken, they do not look like chance ${order(figures)}. They may not be independent; the standard error can then be too small or too large.`,
-  'sample-large': ({ n, largeFrom }, method) =>
-    `With ${n} readings, ${largeFrom} or more, the ${method} bears most populations that are not normal.`,
-  'sample-small': ({ n, largeFrom }, method) =>
-    `With ${n} reading${n === 1 ? '' : 's'}, fewer than ${largeFrom}, the ${method} rests on a near-normal population.`,
+    `${IN_ORDER} it does not look like chance: ${order(figures)}. ${correlationWords(figures)}`,
   'normality-unknown': (_, method) =>
-    `From these figures it cannot be told whether the population is near-normal, on which the ${method} rests. The readings themselves would show it.`,
-  normal: (figures) => `The readings show no sign against a normal population (${normality(figures)}).`,
-  'normal-as-far-as-told': (figures) =>
-    `So few readings would show only a gross departure from a normal population, and show none (${normality(figures)}).`,
-  'not-normal-but-borne': (figures) =>
-    `The readings do not look normal (${normality(figures)}), but a mean of so many that are not extremely skewed bears it.`,
-  'not-normal': (figures, method) =>
-    `The readings do not look normal (${normality(figures)}), and with so few, or so skewed, the ${method} is not to be relied on.`,
-  'not-normal-at-any-size': (figures, method) =>
-    `The readings do not look normal (${normality(figures)}), and the ${method} is not to be relied on then, at any size of sample. A robust method stands beside it.`,
+    `From these figures it cannot be told whether the shape of the population leaves the ${method} its risk. The readings themselves would show it.`,
+  'shape-of-mean': (figures, method, state) => `${shapeWords(figures, method, state)}${asideWords(figures)}`,
+  'shape-of-spread': (figures, method, state) =>
+    `${shapeWords(figures, method, state)}${asideWords(figures)}`,
   'symmetry-unknown': () =>
     'The readings are too few, or too equal, to tell whether the population is symmetric, on which the signed-rank test rests.',
   symmetric: () => 'The readings are no more skewed than a symmetric population would show.',
   skewed: () =>
     'The readings are skewed, while the signed-rank test rests on a symmetric population. The sign test does not.',
-  'no-outliers': () => 'No reading stands out (generalised ESD test at 5\u202f%).',
-  outliers: ({ outliers: count }) =>
-    `${count === 1 ? 'One reading stands' : `${count} readings stand`} out (generalised ESD test at 5\u202f%). Look into ${count === 1 ? 'it' : 'each'}; a reading is set aside only for a reason of its own, and both results are shown.`,
+  'no-outliers': (figures) =>
+    `No reading stands out (generalised ESD test at 5\u202f%).${asideWords(figures)}`,
+  outliers: ({ outliers: count, setAside }) =>
+    `${count === 1 ? 'One reading stands' : `${count} readings stand`} out (generalised ESD test at 5\u202f%). Look into ${count === 1 ? 'it' : 'each'}; a reading is set aside only for a reason of its own, and both results are shown.${asideWords({ setAside })}`,
   'counts-enough': (figures) =>
-    `At the claimed value at least ${expected(figures)} successes and as many failures are expected, ${figures.needed} or more.`,
+    `At the claimed value at least ${expected(figures)} units of either kind are expected, ${figures.needed} or more.`,
   'counts-few': (figures) =>
-    `At the claimed value only ${expected(figures)} successes or failures are expected, fewer than ${figures.needed}. The score test is rough then; the exact test is not.`,
+    `At the claimed value only ${expected(figures)} units of one kind are expected, fewer than ${figures.needed}. The score test is rough then; the exact test is not.`,
   'counts-few-but-exact': (figures) =>
-    `At the claimed value only ${expected(figures)} successes or failures are expected, fewer than ${figures.needed}; the exact test needs no more.`,
+    `At the claimed value only ${expected(figures)} units of one kind are expected, fewer than ${figures.needed}; the exact test needs no more.`,
 }
 
 /** A condition in a sentence. */
-export function conditionSentence({ code, figures }: Condition, method: Method): string {
-  const sentence = SENTENCES[code] as (figures: Condition['figures'], method: string) => string
-  return sentence(figures, METHOD_WORDS[method].name)
+export function conditionSentence({ code, figures, state }: Condition, method: Method): string {
+  const sentence = SENTENCES[code] as (
+    figures: Condition['figures'],
+    method: string,
+    state: ConditionState,
+  ) => string
+  return sentence(figures, METHOD_WORDS[method].name, state)
 }

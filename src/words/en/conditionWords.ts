@@ -6,16 +6,17 @@ import type { FigureLine } from './testLines'
 export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   'random-sample': 'Random sample',
   independence: 'Independence',
+  'share-of-lot': 'Share of the lot',
   order: 'Order',
   normality: 'Normality',
   symmetry: 'Symmetry',
-  'sample-size': 'Sample size',
   outliers: 'Outliers',
   'expected-counts': 'Expected counts',
 }
 
 export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
   met: 'Met',
+  'no-sign': 'No sign against',
   doubtful: 'In doubt',
   'not-met': 'Not met',
   unknown: 'Not known',
@@ -30,12 +31,15 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   z: 'z',
   p: 'p-value',
   lag1: 'lag-1 autocorrelation',
-  w: 'W',
-  a2Star: 'A²*',
   skewness: 'skewness',
   excessKurtosis: 'excess kurtosis',
   standardError: 'its standard error',
-  largeFrom: 'large from',
+  level: 'risk as seen',
+  farLevel: 'risk at the far end',
+  stated: 'risk stated',
+  bound: 'bound of chance',
+  effectiveN: 'worth independent readings',
+  setAside: 'set aside first',
   outliers: 'outliers',
   beyondFences: 'beyond the fences',
   g: 'Grubbs’ G',
@@ -61,16 +65,18 @@ export function conditionLines(
   }))
 }
 
+const SHARES: ReadonlySet<string> = new Set(['share', 'level', 'farLevel', 'stated'])
+
 function shownFigure(key: string, value: number, plain: (value: number) => string): string {
   if (key === 'p') return formatPValue(value, TOLD_AT)
-  if (key === 'share') return formatPercent(Number(value.toPrecision(3)))
+  if (SHARES.has(key)) return formatPercent(Number(value.toPrecision(3)))
   return Number.isInteger(value) ? formatFull(value) : plain(value)
 }
 
 /** The conditions that are not met, or not known to be: "Normality (in doubt), Order, second source (not met)". */
 export function openConditions(conditions: readonly Pick<Condition, 'name' | 'state' | 'of'>[]): string {
   return conditions
-    .filter(({ state }) => state !== 'met')
+    .filter(({ state }) => state !== 'met' && state !== 'no-sign')
     .map(({ name, state, of }) => {
       const source = of ? `, ${SOURCE_WORDS[of]}` : ''
       return `${CONDITION_NAMES[name]}${source} (${CONDITION_STATES[state].toLowerCase()})`
@@ -86,8 +92,6 @@ export function unanswered(
   const source = of ? ` (${SOURCE_WORDS[of]})` : ''
   return [
     ...(drawnAtRandom === 'unknown' ? [`Was the sample drawn at random${source}?`] : []),
-    ...(takenIndependently === 'unknown'
-      ? [`Were the units taken independently of one another${source}?`]
-      : []),
+    ...(takenIndependently === 'unknown' ? [`Were the units taken one by one, or in groups${source}?`] : []),
   ]
 }

@@ -1,5 +1,6 @@
 import type { Asked, LeftOut, NamedReading, Remark } from '@/claims/crossexamination/asked'
-import { type Examined, standing } from '@/claims/crossexamination/question'
+import type { FindingOutcome } from '@/claims/finding'
+import { type Examined, isScored, standing } from '@/claims/crossexamination/question'
 import { formatCount, formatFull, formatPercent, formatReading, withUnit } from '../figures'
 import { METHOD_WORDS } from './methods'
 import { PARAMETER_NOUNS } from './parameters'
@@ -10,8 +11,34 @@ const MAX_NAMED = 4
 
 const sourceWords = (of: NamedReading['of']) => (of ? ` of the ${of} source` : '')
 
-function readingWords({ index, value, of, claim }: NamedReading): string {
-  return `no. ${index + 1}${sourceWords(of)} (${withUnit(formatReading(value), claim.unit)})`
+/** How a reading is named: by its row of the sheet where that is known. */
+export type ReadingName = (reading: NamedReading) => string
+
+const byPlace: ReadingName = ({ index, value, of, claim }) =>
+  `reading ${formatCount(index + 1)}${sourceWords(of)} (${withUnit(formatReading(value), claim.unit)})`
+
+/** Where readings stand in their sheet, and what they were before they were converted. */
+type Placed = Readonly<{
+  rows: readonly number[]
+  measured?: Readonly<{ values: readonly number[]; unit: string }> | undefined
+}>
+
+/**
+ * Names readings by their rows, as they were measured and then as they were converted: "row 13,839 (74 h, 3.083333 d)".
+ *
+ * @param placed - of the one source, or of both
+ */
+export function byRow(placed: Readonly<{ first: Placed; second?: Placed | undefined }>): ReadingName {
+  return (reading) => {
+    const { rows, measured } = placed[reading.of ?? 'first'] ?? placed.first
+    const row = rows[reading.index]
+    if (row === undefined) return byPlace(reading)
+    const value = withUnit(formatReading(reading.value), reading.claim.unit)
+    const before = measured?.values[reading.index]
+    const shown =
+      before === undefined ? value : `${withUnit(formatReading(before), measured!.unit)}, ${value}`
+    return `row ${formatCount(row + 1)}${sourceWords(reading.of)} (${shown})`
+  }
 }
 
 function listed(names: readonly string[], count: number): string {
@@ -20,10 +47,10 @@ function listed(names: readonly string[], count: number): string {
 }
 
 /** What is asked in a cross-examination: it ends the sentence "Would the finding stand if …". */
-export function askedWords(asked: Asked): string {
+export function askedWords(asked: Asked, name: ReadingName = byPlace): string {
   switch (asked.ask) {
     case 'one-back':
-      return `${readingWords(asked.reading)}, which is set aside, were put back`
+      return `${name(asked.reading)}, which is set aside, were put back`
     case 'all-back':
       return 'everything that is set aside were put back'
     case 'unreadable': {
@@ -38,7 +65,7 @@ export function askedWords(asked: Asked): string {
       const { readings } = asked
       const how = asked.by === 'test' ? 'by the test for outliers' : 'beyond the fences'
       const many = readings.length > MAX_NAMED ? sourceWords(readings[0]?.of) : ''
-      return `${listed(readings.map(readingWords), readings.length)}${many}, ${how}, were left out`
+      return `${listed(readings.map(name), readings.length)}${many}, ${how}, were left out`
     }
     case 'each-left-out':
       return `each single ${asked.unit} were left out in turn`
@@ -60,6 +87,8 @@ export function askedWords(asked: Asked): string {
       return `the claim were held of the ${PARAMETER_NOUNS[asked.parameter]} (${METHOD_WORDS[asked.method].name})`
     case 'turning':
       return 'the claimed value were another one'
+    case 'smallest-gap':
+      return `the gap were as small as this sample finds with a power of ${formatPercent(asked.power)}`
     case 'planned': {
       const what = asked.isInside
         ? 'a value like this were to be shown inside the tolerance'
@@ -72,7 +101,7 @@ export function askedWords(asked: Asked): string {
 }
 
 /** What else there is to say of a question: where the finding turns, or why it could not be asked. */
-export function remarkWords(remark: Remark): string {
+export function remarkWords(remark: Remark, name: ReadingName = byPlace): string {
   switch (remark.remark) {
     case 'problem':
       return problemWords(remark.problem).message
@@ -85,7 +114,7 @@ export function remarkWords(remark: Remark): string {
     case 'too-few-left':
       return 'Too few readings would be left.'
     case 'left-out':
-      return leftOutWords(remark)
+      return leftOutWords(remark, name)
     case 'turning-not-sought':
       return 'This is not looked for by resampling.'
     case 'never-turns':
@@ -95,21 +124,29 @@ export function remarkWords(remark: Remark): string {
   }
 }
 
-function leftOutWords({ tried, turning, names, untried }: Extract<Remark, { remark: 'left-out' }>): string {
+function leftOutWords(
+  { tried, turning, names, untried }: Extract<Remark, { remark: 'left-out' }>,
+  name: ReadingName,
+): string {
   const rest = untried === 0 ? '' : ` ${formatCount(untried)} readings in between were not tried.`
   if (turning === 0) return `It stands without any one of ${formatCount(tried)}.${rest}`
   const which =
-    names.length > MAX_NAMED ? `any of ${formatCount(turning)}` : listed(names.map(unitWords), turning)
+    names.length > MAX_NAMED
+      ? `any of ${formatCount(turning)}`
+      : listed(
+          names.map((unit) => unitWords(unit, name)),
+          turning,
+        )
   return `It turns without ${which}; it stands without any other of ${formatCount(tried)}.${rest}`
 }
 
-function unitWords(unit: LeftOut): string {
+function unitWords(unit: LeftOut, name: ReadingName): string {
   if (unit.unit === 'counted')
     return unit.which === 'with' ? 'any unit that counts' : 'any unit that does not count'
   const { reading, count } = unit
-  if (count === 1) return readingWords(reading)
+  if (count === 1) return name(reading)
   const value = withUnit(formatReading(reading.value), reading.claim.unit)
-  return `any of the ${formatCount(count)} at ${value}${sourceWords(reading.of)}`
+  return `any of the ${formatCount(count)} readings of ${value}${sourceWords(reading.of)}`
 }
 
 /** Where a finding turns, in its own unit; a place too near to the claimed value to be told from it is named by its side. */
@@ -123,13 +160,39 @@ export function turnsAt(
   return { words: `it turns just ${value < claimed ? 'below' : 'above'}`, shown }
 }
 
-/** How a finding fared: "Stands in 11 of 12. It turns if …". */
-export function standingWords(answers: readonly Pick<Examined, 'stands' | 'asked'>[]): string {
+/** What a headline is made of. */
+export type Examination = Readonly<{
+  answers: readonly Pick<Examined, 'stands' | 'asked' | 'figure'>[]
+  outcome: FindingOutcome
+  /** A gap in the claim's unit. */
+  gap: (size: number) => string
+  name?: ReadingName | undefined
+}>
+
+/**
+ * How a finding fared: "Stands in 7 of 8. It turns if …". Where the sample showed nothing there is no score, since a weak
+ * sample shows nothing whatever is asked: then what it could have found.
+ */
+export function standingWords({ answers, outcome, gap, name }: Examination): string {
+  if (outcome === 'not-contradicted' || outcome === 'not-supported') return couldHaveFound(answers, gap)
   const { stands, of } = standing(answers)
-  const turning = answers.filter((answer) => answer.stands === false)
+  const turning = answers.filter((answer) => isScored(answer) && answer.stands === false)
   const rest =
     turning.length === 0
       ? ''
-      : ` It turns if ${askedWords(turning[0]!.asked)}${turning.length > 1 ? `, and in ${turning.length - 1} more` : ''}.`
+      : ` It turns if ${askedWords(turning[0]!.asked, name)}${turning.length > 1 ? `, and in ${turning.length - 1} more` : ''}.`
   return `Stands in ${stands} of ${of}.${rest}`
+}
+
+function couldHaveFound(answers: Examination['answers'], gap: (size: number) => string): string {
+  const figureOf = (kind: NonNullable<Examined['figure']>['kind']) =>
+    answers.find(({ figure }) => figure?.kind === kind)?.figure?.value
+  const [smallest, units] = [figureOf('smallest-gap'), figureOf('sample-size')]
+  const found =
+    smallest === undefined
+      ? 'What gap this sample could have found is not planned for this test.'
+      : `A sample of this size finds a gap of ${gap(smallest)} in nine of ten; a smaller one it may well miss.`
+  return units === undefined
+    ? found
+    : `${found} To find a gap like the one seen would take ${formatCount(units)} units.`
 }

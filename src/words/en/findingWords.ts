@@ -1,9 +1,19 @@
-import type { ComputedFigures, IntervalFigures } from '@/claims/result'
+import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
+import type { CheckResult, ComputedFigures, IntervalFigures } from '@/claims/result'
 import type { Claim } from '@/claims/terms/claim'
+import type { Condition } from '@/claims/terms/condition'
 import type { FindingOutcome } from '@/claims/finding'
 import { claimClause, subjectOf } from './claimWords'
+import { openConditions } from './conditionWords'
 import { type Display, displayOf, shownGap, shownValue } from '../display'
-import { formatPercent, withoutMadeUpDigits } from '../figures'
+import { claimSide } from '@/claims/terms/relations'
+import type { Method } from '@/claims/terms/names'
+import { intervalWords } from './claimLineWords'
+import { distributionWords, METHOD_WORDS } from './methods'
+import { PARAMETER_NOUNS } from './parameters'
+import type { Formats } from '../formats'
+import { formatCount, formatFull, formatPercent, formatPValue, withoutMadeUpDigits } from '../figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
@@ -38,14 +48,32 @@ export function findingSentence(figures: FindingFigures): string {
   return `At the ${level} significance level the sample ${VERB[outcome]} that ${claimClause(claim)}. ${gapSentence(figures)}`
 }
 
-/** What the finding does not say. */
-export function findingLimits(outcome: FindingOutcome, significanceLevel: number): string {
-  const level = formatPercent(significanceLevel)
+/** What the risk of a finding rests on. */
+export type RiskFigures = Readonly<{
+  outcome: FindingOutcome
+  significanceLevel: number
+  /** Whether the test keeps its level exactly. */
+  isExact: boolean
+  conditions: readonly Pick<Condition, 'name' | 'state' | 'of'>[]
+}>
+
+/** What of the conditions the risk does not rest on: a large share of a lot makes a test stricter, an outlier is a question. */
+const NO_RISK: readonly Condition['name'][] = ['outliers', 'share-of-lot']
+
+/** What the finding does not say, and how often its rule goes wrong as far as that can be stated. */
+export function findingLimits({ outcome, significanceLevel, isExact, conditions }: RiskFigures): string {
   switch (outcome) {
     case 'contradicted':
-      return `The risk taken: a claim that only just holds is contradicted by at most ${level} of samples drawn like this one. Nothing is said of any single item.`
-    case 'supported':
-      return `The risk taken: a claim that only just fails is supported by at most ${level} of samples drawn like this one. Nothing is said of any single item.`
+    case 'supported': {
+      const wrong = outcome === 'contradicted' ? 'holds is contradicted' : 'fails is supported'
+      const resting = conditions.filter(({ name }) => !NO_RISK.includes(name))
+      const open = openConditions(resting)
+      if (open)
+        return `How often this rule goes wrong can’t be stated, since conditions that it rests on are open: ${open}. Nothing is said of any single item.`
+      const isSure = isExact && resting.every(({ state }) => state === 'met')
+      const often = `${isSure ? 'at most' : 'about'} ${formatPercent(significanceLevel)}`
+      return `How often this rule goes wrong: a claim that only just ${wrong} by ${often} of samples drawn like this one. Nothing is said of any single item.`
+    }
     case 'not-contradicted':
       return 'This does not show the claim to be true. A gap too small for a sample of this size to find may be there.'
     case 'not-supported':
@@ -68,18 +96,34 @@ const sideWord = (difference: number) => (difference < 0 ? 'below' : 'above')
 
 /**
  * The gap between the estimate and the claimed value, with its interval, in the claim's own unit: "The mean net mass is
- * 0.071 kg below the claimed value; 95 % interval 0.026 kg to 0.116 kg below."
+ * estimated 0.071 kg below the claimed value; 95 % interval 0.026 kg to 0.116 kg below."
  */
 export function effectWords(
-  { claim, estimate, interval }: Pick<FindingFigures, 'claim' | 'estimate' | 'interval'>,
+  figures: Pick<FindingFigures, 'outcome' | 'claim' | 'estimate' | 'interval'>,
   display: Display,
 ): string {
+  const { claim, estimate, interval } = figures
   const { difference } = estimate
+  const subject = `The ${subjectOf(claim)} is estimated`
   const gap =
     difference === 0
-      ? `The ${subjectOf(claim)} is the claimed value itself`
-      : `The ${subjectOf(claim)} is ${shownGap(difference, display)} ${sideWord(difference)} the claimed value`
-  return interval ? `${gap}; ${gapInterval(interval, claim.value, display)}.` : `${gap}.`
+      ? `${subject} at the claimed value itself`
+      : `${subject} ${shownGap(difference, display)} ${sideWord(difference)} the claimed value`
+  const known = interval ? `${gap}; ${gapInterval(interval, claim.value, display)}.` : `${gap}.`
+  return mayBeChance(figures) ? `${known} Chance alone can explain such a gap.` : known
+}
+
+/** Whether the gap points to what the sample does not show. */
+function mayBeChance({
+  outcome,
+  claim,
+  estimate: { difference },
+}: Pick<FindingFigures, 'outcome' | 'claim' | 'estimate'>): boolean {
+  if (difference === 0) return false
+  const side = claimSide(claim.relation)
+  const isClaimsSide = side === 'two-sided' || (side === 'less') === difference < 0
+  if (outcome === 'not-contradicted') return side === 'two-sided' || !isClaimsSide
+  return outcome === 'not-supported' && isClaimsSide && claim.relation !== 'within'
 }
 
 function gapInterval(interval: IntervalFigures, value: number, display: Display): string {
@@ -95,4 +139,40 @@ function gapInterval(interval: IntervalFigures, value: number, display: Display)
   if (upper < 0) return `${named} interval ${shownGap(upper, display)} to ${shownGap(lower, display)} below`
   if (lower > 0) return `${named} interval ${shownGap(lower, display)} to ${shownGap(upper, display)} above`
   return `${named} interval from ${end(lower)} to ${end(upper)}`
+}
+
+/** What a robust test comes to: "By the bootstrap test, which does not rest on it: not contradicted, p 0.210." */
+export function besideWords(
+  {
+    method,
+    outcome,
+    pValue,
+  }: Readonly<{ method: Method; outcome: FindingOutcome; pValue?: number | undefined }>,
+  significanceLevel: number,
+): string {
+  const p = formatPValue(pValue, significanceLevel)
+  return `A condition of the test is not met. By the ${METHOD_WORDS[method].name}, which does not rest on it: ${OUTCOME_WORDS[outcome].toLowerCase()}, p ${p.startsWith('<') ? p : `= ${p}`}.`
+}
+
+/**
+ * The figures of a finding as they are written up: "n = 24, mean 14.929 kg, 95 % interval 14.884 to 14.974; t = −3.245, 23
+ * degrees of freedom, p = 0.0018."
+ */
+export function writtenUp(
+  result: Pick<CheckResult, 'sample' | 'estimate' | 'interval' | 'test'>,
+  formats: Formats,
+): string {
+  const { sample, estimate, interval, test } = result
+  const { display, plain } = formats
+  const { symbol, statistic: kind } = methodOf(test.method)
+  const statistics = partsOf(test).map(({ statistic }) =>
+    kind === 'count'
+      ? formatFull(statistic)
+      : kind === 'estimate'
+        ? shownValue(statistic, display)
+        : plain(statistic),
+  )
+  const between = interval ? `, ${intervalWords(interval, display)}` : ''
+  const p = formatPValue(test.pValue, test.significanceLevel)
+  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test.distribution)}, p ${p.startsWith('<') ? p : `= ${p}`}.`
 }

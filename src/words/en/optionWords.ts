@@ -15,6 +15,8 @@ export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = 
 const OTHER_INTERVALS: Readonly<Record<string, string>> = {
   f: 'F',
   bonett: 'Bonett',
+  'mid-p': 'mid-p test inverted',
+  hypergeometric: 'hypergeometric test inverted',
   bca: 'bootstrap, bias-corrected and accelerated',
   'order-statistics': 'order statistics',
   'hodges-lehmann': 'Hodges and Lehmann',

@@ -1,0 +1,22 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import type { CheckResult } from '@/claims/result'
+import { METHOD_WORDS } from '@/words/en/methods'
+import { QuietButton } from '@/ui/Button'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+
+/** What a robust test comes to where a condition of the one used is not met; one click takes it. */
+export function Beside({ result }: Readonly<{ result: CheckResult }>) {
+  const { setField } = useWorkbench()
+  const { beside, finding } = result
+  if (!beside) return null
+  return (
+    <Box marginTop="8px">
+      {finding.beside}{' '}
+      <QuietButton type="button" onClick={() => setField('method', beside.method)}>
+        Use the {METHOD_WORDS[beside.method].name}
+      </QuietButton>
+    </Box>
+  )
+}
