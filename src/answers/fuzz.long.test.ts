@@ -7,6 +7,8 @@ const RUNS = 20_000
 const SEED = 20_260_101
 
 const readings = { kind: 'readings', values: [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.1], lotSize: 4000 }
+/** Enough of them to resample. */
+const many = { kind: 'readings', values: Array.from({ length: 30 }, (_, at) => 14.9 + (at % 7) / 50) }
 const claim = (parameter: string, relation: string, value: number) => ({ parameter, relation, value })
 const tolerance = { below: 0.1, above: 0.2 }
 const options = { significanceLevel: 0.05, confidenceLevel: 0.9, resamples: 99 }
@@ -18,7 +20,7 @@ const SOUND: readonly object[] = [
   { id: 'a', claim: claim('mean', 'at-least', 15), evidence: readings, test: options },
   {
     claim: { ...claim('mean', 'within', 15), tolerance, burden: 'challenge' },
-    evidence: readings,
+    evidence: many,
     test: { ...options, method: 'bootstrap' },
   },
   {
@@ -42,7 +44,7 @@ const SOUND: readonly object[] = [
   },
   {
     claim: claim('standard-deviation', 'more-than', 0.1),
-    evidence: readings,
+    evidence: many,
     test: { ...options, method: 'bootstrap' },
   },
   {
@@ -84,7 +86,7 @@ const SOUND: readonly object[] = [
   },
   {
     claim: claim('median', 'at-most', 15),
-    evidence: readings,
+    evidence: many,
     test: { ...options, method: 'bootstrap', seed: 7 },
   },
   { describe: { values: readings.values } },

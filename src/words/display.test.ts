@@ -22,7 +22,8 @@ test('decimals that are chosen are those of what is shown', () => {
 function effectOf(document: CheckDocument): string {
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
-  const words = { claim: document.claim, estimate: result.estimate, interval: result.interval }
+  const { outcome } = result.finding
+  const words = { outcome, claim: document.claim, estimate: result.estimate, interval: result.interval }
   return plain(effectWords(words, displayOf(document.claim, result)))
 }
 
@@ -36,23 +37,23 @@ const mean = (value: number, x: number, test: CheckDocument['test'] = {}): Check
 test.each([
   [
     mean(15, 14.93),
-    'The mean is 0.070 kg below the claimed value; 95 % interval 0.029 kg to 0.111 kg below.',
+    'The mean is estimated 0.070 kg below the claimed value; 95 % interval 0.029 kg to 0.111 kg below.',
   ],
   [
     mean(15, 15.07),
-    'The mean is 0.070 kg above the claimed value; 95 % interval 0.029 kg to 0.111 kg above.',
+    'The mean is estimated 0.070 kg above the claimed value; 95 % interval 0.029 kg to 0.111 kg above.',
   ],
   [
     mean(15, 14.98),
-    'The mean is 0.020 kg below the claimed value; 95 % interval from 0.061 kg below to 0.021 kg above.',
+    'The mean is estimated 0.020 kg below the claimed value; 95 % interval from 0.061 kg below to 0.021 kg above. Chance alone can explain such a gap.',
   ],
   [
     mean(15, 15),
-    'The mean is the claimed value itself; 95 % interval from 0.041 kg below to 0.041 kg above.',
+    'The mean is estimated at the claimed value itself; 95 % interval from 0.041 kg below to 0.041 kg above.',
   ],
   [
     mean(15, 14.93, { intervalSides: 'upper' }),
-    'The mean is 0.070 kg below the claimed value; 95 % upper bound 0.036 kg below.',
+    'The mean is estimated 0.070 kg below the claimed value; 95 % upper bound 0.036 kg below.',
   ],
 ])('the gap is told in the claim’s own unit, with its interval: %#', (document, words) => {
   expect(effectOf(document)).toBe(words)

@@ -26,20 +26,15 @@ export function displayOf(claim: Subject, figures: EstimateFigures | number, cho
   return { scale, unit: isPercent ? '%' : claim.unit ? unitOf(claim.unit) : undefined, decimals }
 }
 
-const MAX_DECIMALS = 12
-
-/** So many decimals that the estimate and an end of its interval never look like the claimed value where they are not it. */
+/** One decimal more where the estimate or an end of its interval would look like the claimed value and is not it. */
 function tellingApart({ estimate, interval }: EstimateFigures, scale: 1 | 100, enough: number): number {
   const claimed = estimate.value - estimate.difference
-  const looksLike = (value: number | undefined, decimals: number) =>
+  const shown = (value: number) => formatNumber(value * scale, enough)
+  const looksLike = (value: number | undefined) =>
     value !== undefined &&
     Math.abs(value - claimed) > 1e-9 * Math.abs(claimed) &&
-    formatNumber(value * scale, decimals) === formatNumber(claimed * scale, decimals)
-  let decimals = enough
-  const isUnclear = () =>
-    [estimate.value, interval?.lower, interval?.upper].some((value) => looksLike(value, decimals))
-  while (decimals < MAX_DECIMALS && isUnclear()) decimals += 1
-  return decimals
+    shown(value) === shown(claimed)
+  return [estimate.value, interval?.lower, interval?.upper].some(looksLike) ? enough + 1 : enough
 }
 
 /** The value in the scale that is shown. */

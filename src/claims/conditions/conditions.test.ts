@@ -1,4 +1,5 @@
 import { resultOf } from '@tests/reference/answers'
+import { normal as normalDistribution } from '@/statistics/distributions/normal'
 import type { CheckDocument } from '../terms/request'
 
 const normal = [14.93, 15.02, 14.88, 14.91, 14.97, 14.86, 15.05, 14.95, 14.9, 14.99, 14.94, 15.0]
@@ -12,14 +13,13 @@ function statesOf(document: CheckDocument) {
   )
 }
 
-// Thirty readings, a tenth of the lot, ten expected: common practice, no source.
 test('a mean of few near-normal readings', () => {
   expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: normal, lotSize: 1000 } })).toEqual({
     'random-sample': 'unknown',
-    independence: 'met',
-    order: 'met',
-    normality: 'met',
-    'sample-size': 'doubtful',
+    independence: 'unknown',
+    'share-of-lot': 'met',
+    order: 'doubtful',
+    normality: 'no-sign',
     outliers: 'met',
   })
 })
@@ -33,16 +33,47 @@ test.each([
   expect(statesOf({ claim: mean, evidence })['random-sample']).toBe(state)
 })
 
-test('skewed readings are borne by a large sample for a mean, and by none for a spread', () => {
-  const large = Array.from({ length: 60 }, (_, i) => skewed[i % 8]! + i / 1000)
-  const evidence = { kind: 'readings' as const, values: large }
-  expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: skewed } }).normality).toBe('not-met')
-  expect(statesOf({ claim: mean, evidence }).normality).toBe('doubtful')
-  expect(statesOf({ claim: spread, evidence }).normality).toBe('not-met')
+test('normality is judged by what the shape does to this test, in the direction tested', () => {
+  const evidence = { kind: 'readings' as const, values: skewed }
+  const below = { ...mean, relation: 'at-least' } as const
+  const above = { ...mean, relation: 'at-most' } as const
+  // A long tail upwards makes a lower-tailed t test go wrong too often, and an upper-tailed one too seldom.
+  expect(statesOf({ claim: below, evidence }).normality).toBe('not-met')
+  expect(statesOf({ claim: above, evidence }).normality).toBe('met')
+  expect(statesOf({ claim: { ...mean, relation: 'equal-to' }, evidence }).normality).toBe('not-met')
+})
+
+test('many readings of a harmless shape are met, however surely they are not normal', () => {
+  // Rounded to a tenth of their spread, as a coarse scale shows them.
+  const rounded = Array.from({ length: 2000 }, (_, at) => {
+    const score = normalDistribution.quantile((((at * 773) % 2000) + 0.5) / 2000, 'lower')
+    return Math.round(score * 10) / 10
+  })
+  expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: rounded } }).normality).toBe('met')
+})
+
+test('a spread is judged by the tails of its readings, and no size of sample helps it', () => {
+  // A twentieth of the readings lies ten times as far out.
+  const heavy = Array.from({ length: 400 }, (_, at) => Math.sin(at * 12.9898) * (at % 20 === 0 ? 10 : 1))
+  const evidence = { kind: 'readings' as const, values: heavy }
+  expect(statesOf({ claim: { ...spread, value: 9 }, evidence }).normality).toBe('not-met')
   expect(statesOf({ claim: spread, evidence, test: { method: 'bonett' } })).not.toHaveProperty('normality')
   expect(
     statesOf({ claim: spread, evidence: { kind: 'summary', n: 60, standardDeviation: 1 } }).normality,
   ).toBe('unknown')
+})
+
+test('where the shape is not borne a robust test stands beside, and is the one of that name', () => {
+  const document = { claim: mean, evidence: { kind: 'readings' as const, values: skewed } }
+  const { beside, finding } = resultOf(document)
+  const own = resultOf({ ...document, test: { method: 'bootstrap' } })
+  expect(beside).toMatchObject({
+    method: 'bootstrap',
+    outcome: own.finding.outcome,
+    pValue: own.test.pValue,
+  })
+  expect(finding.beside).toMatch(/^A condition of the test is not met\. By the bootstrap test/)
+  expect(resultOf({ claim: mean, evidence: { kind: 'readings', values: normal } }).beside).toBeUndefined()
 })
 
 test('outliers are pointed out by their place among all readings', () => {
@@ -54,22 +85,34 @@ test('outliers are pointed out by their place among all readings', () => {
   })
 })
 
+test('readings that follow one another say what they are worth', () => {
+  const drifting = Array.from({ length: 60 }, (_, at) => Math.sin(at / 4) + Math.sin(at * 12.9898) / 2)
+  const found = resultOf({ claim: mean, evidence: { kind: 'readings', values: drifting } }).conditions.find(
+    ({ name }) => name === 'order',
+  )!
+  const { n, lag1, effectiveN, level } = found.figures
+  expect(effectiveN).toBeCloseTo((n! * (1 - lag1!)) / (1 + lag1!), 9)
+  expect(level).toBeGreaterThan(0.1)
+  expect(found.sentence).toContain('tell no more than about')
+})
+
 test('readings that drift are pointed out', () => {
   const drifting = normal.toSorted((a, b) => a - b)
-  expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: drifting } }).order).toBe('doubtful')
+  expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: drifting } }).order).toBe('not-met')
 })
 
 test('a signed-rank test rests on symmetry, a sign test on nothing', () => {
   const claim = { parameter: 'median', relation: 'at-most', value: 0.5 } as const
   const evidence = { kind: 'readings' as const, values: skewed }
-  expect(statesOf({ claim, evidence }).symmetry).toBe('doubtful')
+  expect(statesOf({ claim, evidence, test: { method: 'signed-rank' } }).symmetry).toBe('doubtful')
+  expect(resultOf({ claim, evidence }).test.method).toBe('sign')
   expect(statesOf({ claim, evidence, test: { method: 'sign' } })).not.toHaveProperty('symmetry')
 })
 
 test.each([
   [0.95, 100, 'exact-binomial', 'met'],
-  [0.95, 200, 'score-z', 'met'],
-  [0.9, 100, 'score-z', 'met'],
+  [0.95, 200, 'exact-binomial', 'met'],
+  [0.9, 100, 'exact-binomial', 'met'],
 ] as const)('a share of %f, %i units: %s', (value, n, method, state) => {
   const result = resultOf({
     claim: { parameter: 'proportion', relation: 'at-least', value },
@@ -87,5 +130,5 @@ test('the score test with too few expected is not met, and two samples are judge
     claim: { parameter: 'variance-ratio', relation: 'equal-to', value: 1 },
     evidence: { kind: 'two-readings', first: normal, second: skewed },
   })
-  expect(two).toMatchObject({ firstnormality: 'met', secondnormality: 'not-met' })
+  expect(two).toMatchObject({ firstnormality: 'no-sign', secondnormality: 'not-met' })
 })

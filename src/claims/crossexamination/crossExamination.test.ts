@@ -3,7 +3,7 @@ import { askedWords, remarkWords } from '@/words/en/crossWords'
 import { checkDecision } from '../check'
 import type { CheckDocument, Evidence } from '../terms/request'
 import { crossExamination, inOrder } from './crossExamination'
-import { type Examined, standing } from './question'
+import { type Examined, isScored, standing } from './question'
 
 function examine(document: CheckDocument, withSetAside?: Evidence) {
   const result = check(document)
@@ -63,16 +63,17 @@ test('a finding stands where it speaks of the claim in the same way, whatever th
   expect(answer('burden')).toMatchObject({ outcome: 'not-supported', stands: true })
   expect(answer('level 0.001')).toMatchObject({ outcome: 'not-contradicted', stands: false })
   const { stands, of } = standing(answers)
-  expect(of - stands).toBe(answers.filter((one) => one.stands === false).length)
+  expect(of - stands).toBe(answers.filter((one) => isScored(one) && one.stands === false).length)
+  expect(of).toBe(answers.filter((one) => isScored(one) && one.stands !== undefined).length)
   expect(inOrder(answers)[0]!.stands).toBe(false)
 })
 
 test('what is suspicious is left out, and what is set aside put back, one by one and together', () => {
   expect(plain(examine(atLeast15()).answer('without test ').words)).toBe(
-    'no. 18 (14.52 kg), by the test for outliers, were left out',
+    'reading 18 (14.52 kg), by the test for outliers, were left out',
   )
   const { answer } = examine(atLeast15({ setAside: [4, 17] }))
-  expect(plain(answer('back  17').words)).toBe('no. 18 (14.52 kg), which is set aside, were put back')
+  expect(plain(answer('back  17').words)).toBe('reading 18 (14.52 kg), which is set aside, were put back')
   const whole = check(atLeast15())
   expect(answer('all back').pValue).toBe(whole.ok ? whole.test.pValue : undefined)
 })
@@ -92,7 +93,7 @@ test('each reading is left out in turn, and those without which the finding turn
   })
   const { note, stands } = answer('leave one out')
   expect(stands).toBe(turning.length === 0)
-  for (const number of turning) expect(note).toContain(`no. ${number} `)
+  for (const number of turning) expect(note).toContain(`reading ${number} `)
 })
 
 test('many readings are left out by their mean and spread, which comes to the same', () => {
@@ -122,7 +123,7 @@ test('a count loses a unit of either kind', () => {
   })
   expect(answer('leave one out').note).toMatch(/200/)
   expect(answers.map(({ key }) => key)).toEqual(
-    expect.arrayContaining(['method exact-binomial', 'continuity', 'turning value', 'sample size']),
+    expect.arrayContaining(['method score-z', 'mid-p', 'turning value', 'sample size']),
   )
 })
 

@@ -3,6 +3,7 @@ import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import type { Parameter } from '@/claims/terms/names'
+import { normal } from '@/statistics/distributions/normal'
 import { deriveHypotheses } from '@/claims/terms/hypotheses'
 import { claimTitle } from './claimTitle'
 import { claimLineWords } from './claimLineWords'
@@ -35,7 +36,8 @@ test.each([
   [14.9, 'The mean net mass is estimated at 14.900 kg, 0.100 kg below the claimed value.'],
   [15.1, 'The mean net mass is estimated at 15.100 kg, 0.100 kg above the claimed value.'],
   [15, 'The mean net mass is estimated at 15.000 kg, the claimed value itself.'],
-  [15.0001, 'The mean net mass is estimated at 15.000 kg, less than 0.001 kg above the claimed value.'],
+  [15.0001, 'The mean net mass is estimated at 15.0001 kg, 0.0001 kg above the claimed value.'],
+  [15.00001, 'The mean net mass is estimated at 15.0000 kg, less than 0.0001 kg above the claimed value.'],
 ])('a mean of %p is set beside the claimed value in the claim’s unit', (mean, words) => {
   expect(plain(resultOf({}, sampleAt(mean)).finding.sentence)).toContain(words)
 })
@@ -45,8 +47,44 @@ test('what was not found is never said to be shown false, nor what was found to 
     resultOf({ relation }, sampleAt(mean)).finding.limits
   expect(limits('at-least', 15)).toContain('does not show the claim to be true')
   expect(limits('more-than', 15)).toContain('does not show the claim to be false')
-  expect(plain(limits('at-least', 14.9))).toContain('contradicted by at most 5 % of samples')
-  expect(plain(limits('more-than', 15.1))).toContain('supported by at most 5 % of samples')
+  expect(limits('at-least', 14.9)).toContain(
+    'can’t be stated, since conditions that it rests on are open: Random sample (not known), Independence (not known), Normality (not known).',
+  )
+})
+
+const stated = { drawn: 'random', independence: 'independent' } as const
+// Two hundred normal scores: no skewness, nothing in their order.
+const normalScores = Array.from({ length: 200 }, (_, at) => {
+  const place = ((at * 73) % 200) + 0.5
+  return 15 + normal.quantile(place / 200, 'lower') / 10
+})
+
+test.each([
+  [
+    'an exact test of what is stated',
+    { parameter: 'proportion', value: 0.9 },
+    { kind: 'count', n: 200, successes: 160, ...stated },
+    'by at most 5 % of samples',
+  ],
+  [
+    'a test that no sign speaks against',
+    {},
+    { kind: 'readings', values: normalScores.map((value) => value - 0.1), ...stated },
+    'by about 5 % of samples',
+  ],
+  [
+    'an exact test of units taken in groups',
+    { parameter: 'proportion', value: 0.9 },
+    { kind: 'count', n: 200, successes: 160, ...stated, independence: 'not-independent' },
+    'can’t be stated, since conditions that it rests on are open: Independence (not met).',
+  ],
+] as const)('the risk of %s is stated as far as it is known', (_, claim, evidence, words) => {
+  const { finding } = resultOf(claim, {
+    ...evidence,
+    ...('values' in evidence ? { values: [...evidence.values] } : {}),
+  } as CheckDocument['evidence'])
+  expect(finding.outcome).toBe('contradicted')
+  expect(plain(finding.limits)).toContain(words)
 })
 
 test('every claim that can be tested has hypotheses in symbols, a kind of test and a reason', () => {
@@ -110,23 +148,29 @@ test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
   expect(latexOf('mean', 21, '°C')).toContain('^\\circ\\text{C}')
 })
 
-// A tenth of the lot and thirty readings: common practice, no source.
+// A tenth of the lot: common practice, no source.
 test.each([
-  [25, 4000, { independence: 'met', 'sample-size': 'doubtful' }],
-  [30, 300, { independence: 'met', 'sample-size': 'met' }],
-  [31, 300, { independence: 'doubtful', 'sample-size': 'met' }],
-  [31, undefined, { independence: 'unknown', 'sample-size': 'met' }],
+  [25, 4000, { 'share-of-lot': 'met' }],
+  [30, 300, { 'share-of-lot': 'met' }],
+  [31, 300, { 'share-of-lot': 'doubtful' }],
+  [31, undefined, {}],
 ])('%i readings of a lot of %p', (n, lotSize, states) => {
   const { conditions } = resultOf({}, { kind: 'summary', n, mean: 15, standardDeviation: 0.1, lotSize })
   const seen = Object.fromEntries(conditions.map(({ name, state }) => [name, state]))
-  expect(seen).toEqual({ 'random-sample': 'unknown', normality: 'unknown', ...states })
+  expect(seen).toEqual({
+    'random-sample': 'unknown',
+    independence: 'unknown',
+    normality: 'unknown',
+    ...states,
+  })
 })
 
 test.each([
-  [undefined, undefined, 'unknown', /^Nobody has said whether the readings were taken independently/],
-  ['independent', undefined, 'met', /^It is stated .* The size of the lot is not stated\.$/],
-  ['independent', 100, 'doubtful', /^It is stated .* more than a tenth/],
-  ['not-independent', 10_000, 'not-met', /not to be relied on/],
+  [undefined, undefined, 'unknown', /^Nobody has said whether the units were taken one by one or in groups/],
+  // The size of a lot says nothing of how its units were taken.
+  [undefined, 10_000, 'unknown', /^Nobody has said/],
+  ['independent', 100, 'met', /^It is stated, and was not checked, that the units were taken one by one\.$/],
+  ['not-independent', 10_000, 'not-met', /taken in groups.*the risk is not the one stated/],
 ] as const)('readings said to be %p, of a lot of %p', (independence, lotSize, state, sentence) => {
   const evidence = {
     kind: 'summary',

@@ -43,7 +43,11 @@ test.each<readonly [string, CheckDocument]>([
   ['mid-p', { claim: share, evidence: { kind: 'count', n: 20, successes: 12 }, test: { midP: true } }],
   [
     'exact-options-not-used',
-    { claim: share, evidence: { kind: 'count', n: 100, successes: 70 }, test: { midP: true } },
+    {
+      claim: share,
+      evidence: { kind: 'count', n: 100, successes: 70 },
+      test: { method: 'score-z', midP: true },
+    },
   ],
   [
     'continuity-correction-not-used',
@@ -65,13 +69,17 @@ test.each<readonly [string, CheckDocument]>([
     'interval-without-end',
     {
       claim: { ...mean, relation: 'equal-to' },
-      evidence: { kind: 'readings', values: [1, 1.1, 1.2, 1.3, 9, 30] },
+      evidence: { kind: 'readings', values: [1, 1.1, 1.2, 1.3, 1.1, 1.2, 1.3, 1.1, 9, 30] },
       test: { method: 'bootstrap', resamples: 99, confidenceLevel: 0.97 },
     },
   ],
   [
     'no-critical-estimates',
-    { claim: { parameter: 'median', relation: 'at-least', value: 14.93 }, evidence: readings() },
+    {
+      claim: { parameter: 'median', relation: 'at-least', value: 14.93 },
+      evidence: readings(),
+      test: { method: 'signed-rank' },
+    },
   ],
 ])('%s', (code, document) => {
   const warning = resultOf(document).warnings.find((one) => one.code === code)
