@@ -33,6 +33,7 @@ const ORDER: readonly ClaimWarning['code'][] = [
   'exact-options-not-used',
   'mid-p',
   'wald-interval',
+  'interval-disagrees',
   'large-share-of-lot',
   'no-variation',
   'few-readings',
@@ -80,7 +81,7 @@ function aboutTheClaim({ request, hypotheses, figures }: Context): readonly Clai
   ]
 }
 
-function aboutTheOptions({ request, figures }: Context): readonly ClaimWarning[] {
+function aboutTheOptions({ request, hypotheses, figures }: Context): readonly ClaimWarning[] {
   const { test: options } = request
   const { method } = figures.test
   const { options: followed, ignoredOptions } = methodOf(method)
@@ -97,7 +98,22 @@ function aboutTheOptions({ request, figures }: Context): readonly ClaimWarning[]
     ),
     ...when(isExact && isUnused('midP'), () => warnings.exactOptionsNotUsed({ method })),
     ...when(figures.interval?.method === 'wald', warnings.waldInterval),
+    ...whereIntervalDisagrees(request, hypotheses, figures),
   ]
+}
+
+/** Where the interval that is shown and the decision seem to say different things. */
+function whereIntervalDisagrees(
+  { test: { significanceLevel } }: CheckRequest,
+  hypotheses: Hypotheses,
+  { interval, test }: ComputedFigures,
+): readonly ClaimWarning[] {
+  if (isRange(hypotheses) || interval?.sides !== 'two-sided') return []
+  const { level, holdsClaimedValue: holds } = interval
+  const isOneSided = hypotheses.alternativeSide !== 'two-sided'
+  return when(holds === (test.decision === 'rejected'), () =>
+    warnings.intervalDisagrees({ level, significanceLevel, isOneSided, holds }),
+  )
 }
 
 function aboutTheSample({ sample, figures, request }: Context): readonly ClaimWarning[] {

@@ -62,9 +62,9 @@ function sourceOf({ samples }: ClaimStudy, at: number): keyof typeof SOURCE_WORD
 }
 
 /** What is missing before there can be a finding. */
-function openBlocks({ reading }: ClaimStudy, write: Writer): readonly Block[] {
+function openBlocks({ reading, refusal }: ClaimStudy, write: Writer): readonly Block[] {
   const items = [...reading.missing, ...reading.problems].map(({ message }) => write(message))
-  const why = items.length === 0 ? ['Nothing can be computed from what is stated.'] : items
+  const why = refusal === undefined ? items : [...items, write(refusal)]
   return [
     { is: 'outcome', outcome: 'open', words: OUTCOME_WORDS.open },
     { is: 'paragraph', text: 'There is no finding yet:' },

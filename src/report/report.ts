@@ -129,7 +129,11 @@ function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part {
     rows,
     numbers: [true, false, false, true, true, ...(isSeveral ? [true, false] : []), false],
   }
-  const outcomes = each.map(({ outcome }, at) => ({ outcome, adjusted: adjusted[at]! }))
+  const outcomes = each.map(({ outcome, significanceLevel }, at) => ({
+    outcome,
+    significanceLevel,
+    adjusted: adjusted[at]!,
+  }))
   const together: readonly Block[] = isSeveral
     ? [{ is: 'paragraph', text: write(togetherWords(outcomes)), look: 'quiet' }]
     : []

@@ -74,6 +74,7 @@ export async function studyClaims(
       content.samples.find((one) => one.id === id),
     ))!
     const checked = await checkedOf(reading, wants.isExamined)
+    const refused = checked || !reading.document ? undefined : check(reading.document)
     const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
     const decimals = wants.decimals ?? reading.decimals
     const formats = formatsFor(subject, checked?.result, decimals)
@@ -87,6 +88,7 @@ export async function studyClaims(
       samples,
       reading,
       ...(checked ? { checked } : {}),
+      ...(refused?.ok === false ? { refusal: refused.error.message } : {}),
       decimals,
       formats,
       findings,

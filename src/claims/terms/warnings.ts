@@ -24,6 +24,9 @@ export const warnings = {
   exactOptionsNotUsed: (figures: By) => warning('exact-options-not-used', figures),
   midP: () => warning('mid-p', {}),
   waldInterval: () => warning('wald-interval', {}),
+  intervalDisagrees: (
+    figures: Readonly<{ level: number; significanceLevel: number; isOneSided: boolean; holds: boolean }>,
+  ) => warning('interval-disagrees', figures),
   largeShareOfLot: (figures: By & Readonly<{ share: number }>) => warning('large-share-of-lot', figures),
   noVariation: () => warning('no-variation', {}),
   fewReadings: (figures: Readonly<{ fewerThan: number }>) => warning('few-readings', figures),

@@ -23,6 +23,7 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         columns: [{ ...columnNamed('mass', 'number'), label: 'Net mass of a sack', unit: 'kg' }],
         drawnHow: 'two sacks from each of twelve pallets, by lot',
         drawnAtRandom: 'random',
+        takenIndependently: 'not-independent',
         drawnWhen: '2026-01-14',
         drawnWhere: 'Brackwater, store 2',
         drawnBy: 'inspector on duty',
@@ -110,6 +111,7 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         count: '186 of 200',
         drawnHow: 'customers called from the list of buyers, every fiftieth',
         drawnAtRandom: 'random',
+        takenIndependently: 'independent',
       },
     ],
     claims: [

@@ -54,10 +54,11 @@ test('what was not found is never said to be shown false, nor what was found to 
 
 const stated = { drawn: 'random', independence: 'independent' } as const
 // Two hundred normal scores: no skewness, nothing in their order.
-const normalScores = Array.from({ length: 200 }, (_, at) => {
-  const place = ((at * 73) % 200) + 0.5
-  return 15 + normal.quantile(place / 200, 'lower') / 10
-})
+const scattered = (at: number) => (((Math.sin(at * 12.9898) * 917.3) % 1) + 1) % 1
+const shuffled = Array.from({ length: 200 }, (_, at) => at).toSorted(
+  (one, other) => scattered(one) - scattered(other),
+)
+const normalScores = shuffled.map((place) => 15 + normal.quantile((place + 0.5) / 200, 'lower') / 10)
 
 test.each([
   [

@@ -1,8 +1,9 @@
 import type { FindingOutcome } from '@/claims/finding'
 import { togetherWords } from './togetherWords'
 
-const tested = (outcome: FindingOutcome, adjusted: FindingOutcome) => ({
+const tested = (outcome: FindingOutcome, adjusted: FindingOutcome, significanceLevel = 0.05) => ({
   outcome,
+  significanceLevel,
   adjusted: { outcome: adjusted },
 })
 const kept = tested('contradicted', 'contradicted')
@@ -14,4 +15,12 @@ test.each([
   [[lost, lost], /^2 claims .* It changes 2 findings\.$/],
 ])('says what taking claims together changes', (claims, words) => {
   expect(togetherWords(claims)).toMatch(words)
+})
+
+test('says which level is kept where the claims’ own levels differ', () => {
+  expect(togetherWords([kept, lost])).toContain('at the level, 5\u202f%.')
+  const strict = tested('contradicted', 'contradicted', 0.01)
+  expect(togetherWords([kept, strict])).toContain(
+    'at the largest of their levels, 5\u202f%, and holds each beside its own.',
+  )
 })

@@ -29,9 +29,11 @@ const MESSAGES: { readonly [C in Code]: (figures: FiguresOf<C>) => string } = {
     'Half of the observed outcome’s probability is counted (mid-p): the true risk can then be a little above the level.',
   'wald-interval': () =>
     'The Wald interval holds the true share less often than its level says, far less near 0 and 1. It is here so that a hand calculation can be checked; a finding should rest on another.',
+  'interval-disagrees': intervalDisagrees,
   'large-share-of-lot': ({ share, method }) =>
     `The sample is ${formatNumber(share * 100, 1)}\u202f% of the lot, more than a tenth; the ${METHOD_WORDS[method].name} takes readings as independent and is stricter than it seems.`,
-  'no-variation': () => 'All readings are equal. Check the readings, or enter them with more decimals.',
+  'no-variation': () =>
+    'All readings are equal. If the instrument shows more digits, enter them; add none that it did not show.',
   'few-readings': ({ fewerThan }) =>
     `With fewer than ${fewerThan} readings the result rests on what is assumed of the population more than on the sample.`,
   'sample-too-small-to-reject': ({ significanceLevel }) =>
@@ -47,6 +49,17 @@ const MESSAGES: { readonly [C in Code]: (figures: FiguresOf<C>) => string } = {
     why === 'too-large'
       ? 'The sample’s standard deviation is too small beside the gap, or rests on too few readings, to measure the gap by it; no effect size is given.'
       : 'The sample has no standard deviation above 0 to measure the gap by; no effect size is given.',
+}
+
+function intervalDisagrees(figures: FiguresOf<'interval-disagrees'>): string {
+  const { level, significanceLevel, isOneSided, holds } = figures
+  const interval = `two-sided ${formatPercent(level)} interval`
+  const beyond = formatPercent(Number(((1 - level) / 2).toPrecision(6)))
+  if (!isOneSided)
+    return `The ${interval} ${holds ? 'holds the claimed value, and yet the test rejects it' : 'leaves the claimed value out, and yet the test does not reject it'}: the two are of different kinds or levels, and so near to the edge they part.`
+  return holds
+    ? `The ${interval} holds the claimed value, and yet the test rejects it: the interval leaves ${beyond} beyond either end, the test looks to one side and leaves ${formatPercent(significanceLevel)} there. The one-sided bound is what goes with the test.`
+    : `The ${interval} leaves the claimed value out, and yet the test does not reject it: the sample lies on the side that the test does not look at, or the two are of different kinds.`
 }
 
 function missingInterval(figures: FiguresOf<'no-interval'>): string {
