@@ -33,18 +33,23 @@ export const POPULATIONS: readonly Population[] = [
   },
   {
     name: 'very skewed (lognormal)',
-    median: (1 - Math.exp(LOG_SPREAD ** 2 / 2)) / lognormalSpread(),
-    drawFrom: (uniform) => {
-      const normal = normalDraws(uniform)
-      const mean = Math.exp(LOG_SPREAD ** 2 / 2)
-      return () => (Math.exp(LOG_SPREAD * normal()) - mean) / lognormalSpread()
-    },
+    median: (1 - Math.exp(LOG_SPREAD ** 2 / 2)) / lognormalSpread(LOG_SPREAD),
+    drawFrom: lognormal(LOG_SPREAD),
   },
 ]
 
-function lognormalSpread(): number {
-  const square = LOG_SPREAD ** 2
+function lognormalSpread(spread: number): number {
+  const square = spread ** 2
   return Math.sqrt(Math.expm1(square)) * Math.exp(square / 2)
+}
+
+/** Lognormal numbers with mean 0 and standard deviation 1, from the spread of their logs. */
+export function lognormal(spread: number): Population['drawFrom'] {
+  return (uniform) => {
+    const normal = normalDraws(uniform)
+    const mean = Math.exp(spread ** 2 / 2)
+    return () => (Math.exp(spread * normal()) - mean) / lognormalSpread(spread)
+  }
 }
 
 /** Numbers from 0 to 1, neither included. */
@@ -63,6 +68,6 @@ export function uniformDraws(seed: number): Draw {
 }
 
 /** Standard normal numbers, by the polar form of Box & Muller (1958), Annals of Mathematical Statistics 29, 610-611. */
-function normalDraws(uniform: Draw): Draw {
+export function normalDraws(uniform: Draw): Draw {
   return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
 }

@@ -1,6 +1,6 @@
 import type { CheckAnswer } from '@/claims/result'
 import { check } from './check'
-import { differencesIn } from './differences'
+import { differencesIn, differencesNow } from './differences'
 
 const answer = check({
   claim: { parameter: 'mean', relation: 'at-least', value: 15 },
@@ -37,4 +37,27 @@ test('every figure that differs is named by its path, also one that is there on 
   expect(differencesIn(changed({ test }), answer)).toEqual(['test.pValue'])
   const refused = { ok: false, error: { code: 'x', path: '', message: '' } } as CheckAnswer
   expect(differencesIn(answer, refused)).toContain('ok')
+})
+
+test('of two cores only figures are compared, by the test that the first one chose', () => {
+  const document = {
+    claim: { parameter: 'proportion', relation: 'at-least', value: 0.9 },
+    evidence: { kind: 'count', n: 200, successes: 172 },
+  } as const
+  // The usual test of an earlier core.
+  const before = check({ ...document, test: { method: 'score-z' } })
+  if (!before.ok) throw new Error(before.error.message)
+  const earlier = {
+    ...before,
+    coreVersion: '0.5.0',
+    conditions: [],
+    finding: { ...before.finding, limits: 'In other words.' },
+  } as CheckAnswer
+  expect(differencesNow(earlier, document)).toEqual([])
+  expect(differencesNow({ ...earlier, coreVersion: before.coreVersion } as CheckAnswer, document)).toContain(
+    'test.pValue',
+  )
+  const { outcome: _, ...finding } = before.finding
+  const turned = { ...earlier, finding: { ...finding, outcome: 'supported' } } as CheckAnswer
+  expect(differencesNow(turned, document)).toEqual(['finding.outcome'])
 })

@@ -1,4 +1,9 @@
-import type { CheckAnswer } from '@/claims/result'
+import { parameterOf } from '@/claims/all'
+import type { CheckAnswer, CheckResult } from '@/claims/result'
+import type { CheckDocument } from '@/claims/terms/request'
+import { CORE_VERSION } from '@/claims/terms/version'
+import type { ShareInterval } from '@/statistics/inference/shareInterval'
+import { check } from './check'
 
 /**
  * What two results of the same check may differ in without saying anything else: which core made them, how the working is
@@ -13,20 +18,54 @@ const LEFT_OUT: readonly RegExp[] = [
 /** What an earlier core did not say, and may not be lacking where it was said. */
 const MAY_BE_NEW = 'finding.basis'
 
-/** The paths at which two results differ; none where every figure and sentence is the same. */
+/** What another core says in words, and judges by rules of its own: a finding is signed in those of its day. */
+const WORDS: readonly RegExp[] = [
+  /^(?:conditions|warnings|beside)$/,
+  /^finding\.(?:sentence|limits|basis|beside)$/,
+  /^test\.(?:parts\.\d+\.)?distribution\.ranks$/,
+]
+
+/**
+ * The paths at which a result differs from what its check comes to now; none where every figure is the same, and every sentence
+ * of one that the same core made. What another core made is computed by the test that it chose.
+ */
+export function differencesNow(before: CheckAnswer, document: CheckDocument): readonly string[] {
+  if (!before.ok || before.coreVersion === CORE_VERSION) return differencesIn(before, check(document))
+  return differencesIn(before, check(asChosen(document, before)))
+}
+
+/** A check with the test and the interval that a core chose where none was stated. */
+function asChosen(document: CheckDocument, { test, interval }: CheckResult): CheckDocument {
+  const { method = 'auto', interval: stated = 'auto', twoSidedRule = 'auto' } = document.test ?? {}
+  const intervals: readonly string[] = parameterOf(document.claim.parameter).intervals
+  const isChosen = stated === 'auto' && interval && intervals.includes(interval.method)
+  const rule = test.method === 'exact-binomial' && 'figures' in test ? test.figures.twoSidedRule : undefined
+  return {
+    ...document,
+    test: {
+      ...document.test,
+      ...(method === 'auto' ? { method: test.method } : {}),
+      ...(isChosen ? { interval: interval.method as ShareInterval } : {}),
+      ...(twoSidedRule === 'auto' && rule ? { twoSidedRule: rule } : {}),
+    },
+  }
+}
+
+/** The paths at which two results differ; those of two cores only in what is a figure. */
 export function differencesIn(before: CheckAnswer, after: CheckAnswer): readonly string[] {
-  return differing(before, after)
+  const isSameCore = before.ok && after.ok && before.coreVersion === after.coreVersion
+  return differing(before, after, isSameCore ? LEFT_OUT : [...LEFT_OUT, ...WORDS])
 }
 
 /** The paths at which two pieces of plain data differ. */
-function differing(one: unknown, other: unknown, path = ''): readonly string[] {
-  if (Object.is(one, other) || LEFT_OUT.some((pattern) => pattern.test(path))) return []
+function differing(one: unknown, other: unknown, leftOut: readonly RegExp[], path = ''): readonly string[] {
+  if (Object.is(one, other) || leftOut.some((pattern) => pattern.test(path))) return []
   if (path === MAY_BE_NEW && one === undefined) return []
   const isBoth = [one, other].every((value) => value !== null && typeof value === 'object')
   if (!isBoth) return [path]
   const at = (value: unknown, key: string) => (value as Readonly<Record<string, unknown>>)[key]
   const keys = new Set([...Object.keys(one as object), ...Object.keys(other as object)])
   return [...keys].flatMap((key) =>
-    differing(at(one, key), at(other, key), path === '' ? key : `${path}.${key}`),
+    differing(at(one, key), at(other, key), leftOut, path === '' ? key : `${path}.${key}`),
   )
 }

@@ -1,5 +1,5 @@
 import { check } from '@/answers/check'
-import { differencesIn } from '@/answers/differences'
+import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckAnswer } from '@/claims/result'
 import { CORE_VERSION } from '@/claims/terms/version'
@@ -47,7 +47,7 @@ export async function verifyChecks(
     const [checkPath, resultPath] = [`checks/${place}`, `results/${place}`]
     const [stated, found] = [textOf(entries.get(checkPath)), textOf(entries.get(resultPath))]
     const result = document && check(document)
-    if (!isOwn) differences.push(...differencesOf({ place, stated, found, document, result }))
+    if (!isOwn) differences.push(...differencesOf({ place, stated, found, document }))
     else if (stated !== lineOf(document))
       throw new Wrong(checkPath, `${checkPath} does not follow from the claim and its samples.`)
     else if (found !== lineOf(result))
@@ -63,14 +63,13 @@ function differencesOf(
     stated: string
     found: string
     document: CheckDocument | undefined
-    result: CheckAnswer | undefined
   }>,
 ): readonly string[] {
-  const { place, stated, found, document, result } = input
+  const { place, stated, found, document } = input
   if (stated !== lineOf(document)) return [`checks/${place}`]
-  if (found === '' || !result) return found === '' && !result ? [] : [`results/${place}`]
+  if (found === '' || !document) return found === '' && !document ? [] : [`results/${place}`]
   const before = jsonOf(found, `results/${place}`) as CheckAnswer
-  return differencesIn(before, result).map((path) => `results/${place}: ${path}`)
+  return differencesNow(before, document).map((path) => `results/${place}: ${path}`)
 }
 
 async function documentIn({ samples }: CaseContent, { draft }: ContentClaim) {

@@ -1,6 +1,5 @@
 import 'server-only'
-import { differencesIn } from '@/answers/differences'
-import { check } from '@/answers/check'
+import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
@@ -56,6 +55,6 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
     signed,
     isWhole: fingerprintOf(row.signed) === row.fingerprint,
     coreVersion: CORE_VERSION,
-    differences: differencesIn(signed.result, check(signed.document)),
+    differences: differencesNow(signed.result, signed.document),
   }
 }

@@ -58,9 +58,23 @@ async function valueOf(bytes: Uint8Array) {
   return read.value
 }
 
+/** What this core computes otherwise, and why: docs/METHODS.md. */
+const OTHERWISE: Readonly<Record<string, string>> = {
+  '04': 'a resample that holds each reading once ties with them',
+  '08': 'too few readings to resample',
+  '12': 'too few readings to resample',
+  '21': 'signed ranks counted given their ties',
+  '22': 'signed ranks counted given their ties',
+  '30': 'mid-p has an interval of its own',
+}
+const filesOf = (differences: readonly string[]) => [
+  ...new Set(differences.map((path) => path.slice('results/'.length, 'results/'.length + 2))),
+]
+
 test('a case file of version 1 is read, and every figure in it comes out as it did', async () => {
   const { content, version, coreVersion, differences } = await valueOf(CASE_FILE)
-  expect({ version, coreVersion, differences }).toEqual({ version: 1, coreVersion: '0.3.0', differences: [] })
+  expect({ version, coreVersion }).toEqual({ version: 1, coreVersion: '0.3.0' })
+  expect(filesOf(differences)).toEqual(Object.keys(OTHERWISE).toSorted())
   const drafts = content.claims.map(({ draft }) => draft)
   const names = (field: 'parameter' | 'relation' | 'method') => new Set(drafts.map((draft) => draft[field]))
   expect(names('parameter')).toEqual(new Set(PARAMETERS))
@@ -81,7 +95,7 @@ test('it is brought in, its signed findings come to the same figures, and it goe
   const trail = await readTrail(caseId, { page: 0, pageSize: 1 })
   expect(trail!.verdict).toMatchObject({ holds: true, length: 52 })
   expect(trail!.entries[0]!.detail).toContain(
-    `made with core 0.3.0. Its results were made with core 0.3.0 and computed anew with core ${CORE_VERSION}: every figure is the same.`,
+    `made with core 0.3.0. Its results were made with core 0.3.0 and computed anew with core ${CORE_VERSION}`,
   )
   const exported = await exportCase(caseId)
   if (!exported.ok) throw new Error(exported.problem.message)
@@ -100,7 +114,8 @@ test('a result that another core made otherwise is told by its path, and does no
     delete result.interval
   })
   const { differences } = await valueOf(file)
-  expect(differences).toEqual(['results/02.json: test.pValue', 'results/02.json: interval'])
+  const changes = differences.filter((path) => path.startsWith('results/02'))
+  expect(changes).toEqual(['results/02.json: test.pValue', 'results/02.json: interval'])
   const own = changed(
     'results/02.json',
     (result) => Object.assign(result.test as Json, { pValue: 0.5 }),
@@ -116,7 +131,7 @@ test('a check that another core’s intake read otherwise is told as well', asyn
   const file = changed('checks/02.json', (document) => {
     Object.assign(document.claim as Json, { value: 15.5 })
   })
-  expect((await valueOf(file)).differences).toEqual(['checks/02.json'])
+  expect((await valueOf(file)).differences).toContain('checks/02.json')
 })
 
 test('a key that a record lacks takes its default; one that is not known, or a name, is refused by name', async () => {

@@ -1,0 +1,160 @@
+import { computeCheck } from '@/claims/check'
+import type { CheckDocument } from '@/claims/terms/request'
+import { type Draw, lognormal, normalDraws, POPULATIONS, uniformDraws } from './populations'
+
+/** A way in which samples come about, with mean 0 and standard deviation 1. */
+type Source = Readonly<{ name: string; sampleOf: (uniform: Draw, n: number) => number[] }>
+
+const byDraws = (name: string, drawFrom: (uniform: Draw) => Draw): Source => ({
+  name,
+  sampleOf: (uniform, n) => {
+    const draw = drawFrom(uniform)
+    return Array.from({ length: n }, draw)
+  },
+})
+const population = (name: string) => byDraws(name, POPULATIONS.find((one) => one.name === name)!.drawFrom)
+
+/** Each reading follows the one before it with a correlation. */
+const autoregression = (correlation: number): Source => ({
+  name: `each follows the last, r = ${correlation}`,
+  sampleOf: (uniform, n) => {
+    const normal = normalDraws(uniform)
+    let last = normal()
+    return Array.from({ length: n }, () => {
+      last = correlation * last + Math.sqrt(1 - correlation ** 2) * normal()
+      return last
+    })
+  },
+})
+
+const SOURCES: readonly Source[] = [
+  population('normal'),
+  byDraws('normal, rounded to a tenth', (uniform) => {
+    const normal = normalDraws(uniform)
+    return () => Math.round(normal() * 10) / 10
+  }),
+  population('uniform'),
+  population('heavy tails (t, 5 df)'),
+  population('skewed (exponential)'),
+  byDraws('lognormal, σ = 0.5', lognormal(0.5)),
+  byDraws('lognormal, σ = 0.8', lognormal(0.8)),
+  byDraws('lognormal, σ = 1', lognormal(1)),
+  byDraws('one in ten is another', (uniform) => () => ((uniform() < 0.1 ? 1 : 0) - 0.1) / 0.3),
+  autoregression(0.3),
+  autoregression(0.5),
+  {
+    name: 'pairs alike, r = 0.5',
+    sampleOf: (uniform, n) => {
+      const normal = normalDraws(uniform)
+      let shared = 0
+      return Array.from({ length: n }, (_, at) => {
+        if (at % 2 === 0) shared = normal()
+        return (shared + normal()) / Math.SQRT2
+      })
+    },
+  },
+]
+
+const SIZES = [5, 10, 20, 50, 100, 300, 1000, 2000] as const
+const LEVEL = 0.05
+/** Fewer of the large ones, which take longer. */
+const repetitionsFor = (n: number) => (n <= 100 ? 4000 : n <= 300 ? 2000 : 1000)
+/** What is stated of the sample, truly or not: whoever states nothing is told of no risk at all. */
+const STATED = { drawn: 'random', independence: 'independent' } as const
+
+const PATHS = [
+  { name: 'Mean, t test', parameter: 'mean', value: 0 },
+  { name: 'Standard deviation, chi-square test', parameter: 'standard-deviation', value: 1 },
+] as const
+const DIRECTIONS = ['at-least', 'at-most'] as const
+
+/** Of samples in which a claim just holds: how often it is contradicted, and what the page says of its conditions. */
+export type HonestyCell = Readonly<{
+  source: string
+  n: number
+  relation: (typeof DIRECTIONS)[number]
+  /** Contradicted, of all samples. */
+  rate: number
+  /** Said to be met: the shape of the population, and every condition. */
+  shapeMet: number
+  allMet: number
+  /** Said to have no condition open, so that a risk is stated; and contradicted of these. */
+  stated: number
+  rateStated: number | undefined
+}>
+
+export function honesty(
+  seed: number,
+  onProgress: (line: string) => void,
+): readonly Readonly<{ path: string; cells: readonly HonestyCell[] }>[] {
+  return PATHS.map(({ name, parameter, value }) => ({
+    path: name,
+    cells: SOURCES.flatMap((source, at) => {
+      onProgress(`${name}, ${source.name}`)
+      return SIZES.flatMap((n) => {
+        const uniform = uniformDraws(seed + 1000 * n + at)
+        const samples = Array.from({ length: repetitionsFor(n) }, () => source.sampleOf(uniform, n))
+        return DIRECTIONS.map((relation): HonestyCell => ({
+          source: source.name,
+          n,
+          relation,
+          ...cellOf(samples.map((values) => told({ claim: { parameter, relation, value }, values }))),
+        }))
+      })
+    }),
+  }))
+}
+
+type Told = Readonly<{ isContradicted: boolean; isShapeMet: boolean; isAllMet: boolean; isStated: boolean }>
+
+function told({
+  claim,
+  values,
+}: Readonly<{ claim: CheckDocument['claim']; values: number[] }>): Told | undefined {
+  const answer = computeCheck({
+    claim,
+    evidence: { kind: 'readings', values, ...STATED },
+    // What stands beside is not looked at.
+    test: { resamples: 99 },
+  })
+  // Readings that are all equal have no test.
+  if (!answer.ok) return undefined
+  const { conditions, outcome } = answer.value.computed
+  const resting = conditions.filter(({ name }) => name !== 'outliers')
+  return {
+    isContradicted: outcome === 'contradicted',
+    isShapeMet: conditions.some(({ name, state }) => name === 'normality' && state === 'met'),
+    isAllMet: resting.every(({ state }) => state === 'met'),
+    isStated: resting.every(({ state }) => state === 'met' || state === 'no-sign'),
+  }
+}
+
+function cellOf(all: readonly (Told | undefined)[]): Omit<HonestyCell, 'source' | 'n' | 'relation'> {
+  const known = all.filter((one) => one !== undefined)
+  const share = (of: readonly Told[], is: keyof Told) =>
+    of.length === 0 ? undefined : of.filter((one) => one[is]).length / of.length
+  return {
+    rate: share(known, 'isContradicted') ?? 0,
+    shapeMet: share(known, 'isShapeMet') ?? 0,
+    allMet: share(known, 'isAllMet') ?? 0,
+    stated: share(known, 'isStated') ?? 0,
+    rateStated: share(
+      known.filter(({ isStated }) => isStated),
+      'isContradicted',
+    ),
+  }
+}
+
+/** A claim that just holds may be contradicted so often, as a multiple of the level, before the page may call all met. */
+const [TOO_OFTEN, KEPT] = [1.5, 1.2]
+
+/** The cells in which “met” is said of what does not hold: too often where the rate is too high, or with too high a rate. */
+export function misses(cells: readonly HonestyCell[], is: 'shapeMet' | 'allMet'): readonly HonestyCell[] {
+  return cells.filter(
+    ({ rate, [is]: said }) =>
+      (rate > TOO_OFTEN * LEVEL && said > 0.05) || (said >= 0.5 && rate > KEPT * LEVEL + errorOf(rate)),
+  )
+}
+
+/** Twice the standard error of a rate of the fewest repetitions. */
+const errorOf = (rate: number) => 2 * Math.sqrt((rate * (1 - rate)) / repetitionsFor(2000))
