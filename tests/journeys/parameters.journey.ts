@@ -28,6 +28,7 @@ type ShareCase = Readonly<{
   n: string
   p0: string
   score: Readonly<{ z: string; p_less: string }>
+  exact: Readonly<{ p_less: string }>
 }>
 type RatioCase = Case &
   Readonly<{ input: Readonly<{ data1: readonly string[]; data2: readonly string[]; ratio0: string }> }>
@@ -37,6 +38,7 @@ type RankCase = Readonly<{
   mu0: string
   w_plus: string
   exact: Readonly<{ p_less: string }>
+  sign_test: Readonly<{ p_less: string }>
 }>
 
 function caseOf<T extends Readonly<{ id: string }>>(file: string, list: string, id: string): T {
@@ -127,6 +129,8 @@ test('a share', async () => {
   await claim(`at least ${percent} of parcels arrive whole`, `share at least ${percent}`)
   await choose(journey.driver, 'How the sample is given', 'a count')
   await type(journey.driver, 'Count', `${row.x} of ${row.n}`)
+  await isTested('p-value', row.exact.p_less)
+  await choose(journey.driver, 'Method of the test', 'the score z test')
   await isTested('Test statistic z', row.score.z)
   await isTested('p-value', row.score.p_less)
   await signAndVerify(Number(row.score.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
@@ -152,6 +156,8 @@ test('a median, signed, changed and signed again', async () => {
     const row = caseOf<RankCase>('mean_tests.json', 'rank_tests', 'rank_3')
     await claim(`median of at least ${row.mu0} h`, `median at least ${row.mu0} h`)
     await paste(journey.driver, 'Readings', row.data.join('\n'))
+    await isTested('p-value', row.sign_test.p_less)
+    await choose(journey.driver, 'Method of the test', 'the signed-rank test')
     await isTested('Test statistic W⁺', row.w_plus)
     await isTested('p-value', row.exact.p_less)
     await signAndVerify(Number(row.exact.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
