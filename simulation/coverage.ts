@@ -2,12 +2,13 @@ import { METHOD_WORDS } from '@/words/en/methods'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { POPULATIONS, uniformDraws } from './populations'
 import { sampleOf, SIMULATED, type Simulated } from './procedures'
+import { type HonestyCell, honesty, misses } from './honesty'
 import { SHARE_COLUMNS, shareCoverage, shareLevels, type ShareRow } from './shares'
 
 const SEED = 20_260_101
 const BEYOND = 0.05
 
-type Cell = Readonly<{ coverage?: number; level: number }>
+type Cell = Readonly<{ coverage?: number; level?: number }>
 
 /** The report: how often intervals at 95 % hold the truth, and tests at 5 % reject what is true. */
 export function coverageReport(onProgress: (line: string) => void): string {
@@ -36,6 +37,7 @@ export function coverageReport(onProgress: (line: string) => void): string {
     levels: table(({ level }) => level),
     shareCoverage: shareTable('Interval', shareCoverage()),
     shareLevels: shareTable('Test', shareLevels()),
+    honesty: honesty(SEED, onProgress).map(honestyText).join('\n\n'),
   })
 }
 
@@ -57,7 +59,10 @@ function cellFor(simulated: Simulated, n: number, populationIndex: number): Cell
     withInterval += 1
     if (interval.holds(interval.endsAt({ beyond: BEYOND, sides: 'two-sided' }), truth)) held += 1
   }
-  return { level: rejected / answered, ...(withInterval > 0 ? { coverage: held / withInterval } : {}) }
+  return {
+    ...(answered > 0 ? { level: rejected / answered } : {}),
+    ...(withInterval > 0 ? { coverage: held / withInterval } : {}),
+  }
 }
 
 function shareTable(head: string, rows: readonly ShareRow[]): string {
@@ -65,6 +70,45 @@ function shareTable(head: string, rows: readonly ShareRow[]): string {
     [head, 'n', ...SHARE_COLUMNS.map((share) => `share ${percent(share, 0)}`)],
     rows.map(({ name, n, values }) => [name, String(n), ...values.map((value) => percent(value))]),
   )
+}
+
+function honestyText({ path, cells }: ReturnType<typeof honesty>[number]): string {
+  const heads = [
+    'Source',
+    'n',
+    'Claimed',
+    'Contradicted',
+    'Shape met',
+    'All met',
+    'Risk stated',
+    'Contradicted then',
+  ]
+  const row = (cell: HonestyCell) => [
+    cell.source,
+    String(cell.n),
+    cell.relation === 'at-least' ? 'at least' : 'at most',
+    percent(cell.rate),
+    percent(cell.shapeMet),
+    percent(cell.allMet),
+    percent(cell.stated),
+    percent(cell.rateStated),
+  ]
+  const missing = (name: string, is: 'shapeMet' | 'allMet') => {
+    const missed = misses(cells, is)
+    const named = missed.map(
+      ({ source, n, relation, rate, [is]: said }) =>
+        `${source}, n = ${n}, ${relation}: contradicted in ${percent(rate)}, said to be met in ${percent(said)}`,
+    )
+    return missed.length === 0
+      ? `No cell misses for ${name}.`
+      : `Cells that miss for ${name}: ${named.join('; ')}.`
+  }
+  return [
+    `### ${path}`,
+    tableOf(heads, cells.map(row)),
+    missing('the shape', 'shapeMet'),
+    missing('all conditions', 'allMet'),
+  ].join('\n\n')
 }
 
 function percent(share: number | undefined, decimals = 1): string {
@@ -77,7 +121,13 @@ function tableOf(heads: readonly string[], rows: readonly (readonly string[])[])
 }
 
 function text(
-  tables: Readonly<{ coverage: string; levels: string; shareCoverage: string; shareLevels: string }>,
+  tables: Readonly<{
+    coverage: string
+    levels: string
+    shareCoverage: string
+    shareLevels: string
+    honesty: string
+  }>,
 ): string {
   return `# How often the intervals and the tests are right
 
@@ -123,5 +173,14 @@ ${tables.shareCoverage}
 ## Level of 5 % tests, two-sided, shares
 
 ${tables.shareLevels}
+
+## What the page says of its conditions, and how often a claim that just holds is contradicted
+
+Claims that just hold, at a level of 5 %, by the usual test; stated to be drawn at random and one by one, truly or not, since whoever states nothing is told of no risk.
+“Shape met” and “All met” are how often the page says so; “Risk stated”, how often no condition is open, so that it says how often its rule goes wrong; the last column, how
+often the claim is contradicted then. A cell misses where “met” is said in more than 5 % of samples and the claim contradicted in more than 7.5 %, or where
+it is said in half of them and the claim contradicted in more than 6 % by more than chance. A share and a median are tested exactly, and need no table.
+
+${tables.honesty}
 `
 }

@@ -58,7 +58,7 @@ const SOURCES: readonly Source[] = [
 const SIZES = [5, 10, 20, 50, 100, 300, 1000, 2000] as const
 const LEVEL = 0.05
 /** Fewer of the large ones, which take longer. */
-const repetitionsFor = (n: number) => (n <= 100 ? 4000 : n <= 300 ? 2000 : 1000)
+const repetitionsFor = (n: number) => (n <= 100 ? 2000 : n <= 300 ? 1000 : 400)
 /** What is stated of the sample, truly or not: whoever states nothing is told of no risk at all. */
 const STATED = { drawn: 'random', independence: 'independent' } as const
 
