@@ -5,7 +5,7 @@ import type { Method } from '../terms/names'
 import { defaultBurden } from '../terms/relations'
 import type { Asked } from './asked'
 import { methodChoices } from '../methodChoices'
-import { type Examination, type Examined, type Question, variation } from './question'
+import { type Examination, type Examined, isScored, type Question, variation } from './question'
 import { readingQuestions } from './readings'
 import { sampleSizeQuestion, smallestGapQuestion, turningQuestion } from './limits'
 
@@ -31,9 +31,14 @@ export function crossExamination(examined: Examination): readonly Question[] {
   ]
 }
 
-/** Those that turn the finding first, then the rest in the order asked, then what only tells a figure. */
+/** Those that turn the finding first, then the rest that is scored, what is not, and last what only tells a figure. */
 export function inOrder(answers: readonly Examined[]): readonly Examined[] {
-  const rank = ({ stands, figure }: Examined) => (stands === false ? 0 : stands ? 1 : figure ? 2 : 3)
+  const rank = (answer: Examined) => {
+    const { stands, figure } = answer
+    if (stands === undefined) return figure ? 3 : 4
+    if (!isScored(answer)) return 2
+    return stands ? 1 : 0
+  }
   return answers.toSorted((a, b) => rank(a) - rank(b))
 }
 

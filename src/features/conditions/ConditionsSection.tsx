@@ -29,7 +29,7 @@ const State = chakra('span', {
     fontWeight: '600',
     color: 'warning',
     '&[data-state=met]': { color: 'finding.supported' },
-    '&[data-state=unknown]': { color: 'quiet' },
+    '&[data-state=unknown], &[data-state=no-sign]': { color: 'quiet' },
     '&[data-state=not-met]': { color: 'finding.contradicted' },
   },
 })

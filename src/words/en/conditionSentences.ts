@@ -53,6 +53,13 @@ function correlationWords({ n, lag1, effectiveN, level, stated }: FiguresOf<'ord
   return `With such a correlation ${formatCount(n)} readings tell no more than about ${formatNumber(effectiveN, 0)} independent ones would, and the risk is ${riskWords(level, stated)}.`
 }
 
+/** What a correlation that chance explains would come to if it were real. */
+function weakerWords({ n, effectiveN, level, stated }: FiguresOf<'order-usual'>): string {
+  if (effectiveN === undefined || level === undefined || stated === undefined)
+    return 'A weaker dependence may be there.'
+  return `Were such a correlation real, ${formatCount(n)} readings would tell no more than about ${formatNumber(effectiveN, 0)} independent ones, and the risk would be ${riskWords(level, stated)}.`
+}
+
 const expected = ({ least }: FiguresOf<'counts-enough'>) => formatFull(Number(least.toFixed(2)))
 
 /** What was seen of each condition, and what follows from it for the finding; `method` is the test's name. */
@@ -78,7 +85,7 @@ const SENTENCES: {
   'large-share': (figures) =>
     `${takenOf(figures)}, more than a tenth. A test that does not allow for it is stricter than it seems: the true standard error is smaller.`,
   'order-usual': (figures) =>
-    `${IN_ORDER} nothing in it stands out: ${order(figures)}. A weaker dependence may be there.`,
+    `${IN_ORDER} nothing in it stands out: ${order(figures)}. ${weakerWords(figures)}`,
   'order-unusual': (figures) =>
     `${IN_ORDER} it does not look like chance: ${order(figures)}. ${correlationWords(figures)}`,
   'normality-unknown': (_, method) =>

@@ -38,7 +38,7 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   farLevel: 'risk at the far end',
   stated: 'risk stated',
   bound: 'bound of chance',
-  effectiveN: 'worth independent readings',
+  effectiveN: 'independent readings it is worth',
   setAside: 'set aside first',
   outliers: 'outliers',
   beyondFences: 'beyond the fences',

@@ -30,7 +30,7 @@ test('levels and the burden turn a finding by arithmetic, and are no part of its
   const burden = { stands: false, asked: { ask: 'burden', burden: 'substantiate' } } as const
   const other = { stands: true, asked: { ask: 'mid-p', isUsed: true } } as const
   expect(standingWords({ answers: [level, burden, other], outcome: 'supported', gap })).toBe(
-    'Stands in 1 of 1.',
+    'Stands in 1 of 1. Levels and the burden are not counted.',
   )
 })
 

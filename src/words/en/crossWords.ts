@@ -181,7 +181,9 @@ export function standingWords({ answers, outcome, gap, name }: Examination): str
     turning.length === 0
       ? ''
       : ` It turns if ${askedWords(turning[0]!.asked, name)}${turning.length > 1 ? `, and in ${turning.length - 1} more` : ''}.`
-  return `Stands in ${stands} of ${of}.${rest}`
+  const isLeftOut = answers.some((answer) => answer.stands !== undefined && !isScored(answer))
+  const leftOut = isLeftOut ? ' Levels and the burden are not counted.' : ''
+  return `Stands in ${stands} of ${of}.${rest}${leftOut}`
 }
 
 function couldHaveFound(answers: Examination['answers'], gap: (size: number) => string): string {
