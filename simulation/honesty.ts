@@ -3,7 +3,12 @@ import type { CheckDocument } from '@/claims/terms/request'
 import { type Draw, lognormal, normalDraws, POPULATIONS, uniformDraws } from './populations'
 
 /** A way in which samples come about, with mean 0 and standard deviation 1. */
-type Source = Readonly<{ name: string; sampleOf: (uniform: Draw, n: number) => number[] }>
+type Source = Readonly<{
+  name: string
+  sampleOf: (uniform: Draw, n: number) => number[]
+  /** Readings that bear on one another, whatever their shape. */
+  isDependent?: true
+}>
 
 const byDraws = (name: string, drawFrom: (uniform: Draw) => Draw): Source => ({
   name,
@@ -17,6 +22,7 @@ const population = (name: string) => byDraws(name, POPULATIONS.find((one) => one
 /** Each reading follows the one before it with a correlation. */
 const autoregression = (correlation: number): Source => ({
   name: `each follows the last, r = ${correlation}`,
+  isDependent: true,
   sampleOf: (uniform, n) => {
     const normal = normalDraws(uniform)
     let last = normal()
@@ -44,6 +50,7 @@ const SOURCES: readonly Source[] = [
   autoregression(0.5),
   {
     name: 'pairs alike, r = 0.5',
+    isDependent: true,
     sampleOf: (uniform, n) => {
       const normal = normalDraws(uniform)
       let shared = 0
@@ -71,6 +78,7 @@ const DIRECTIONS = ['at-least', 'at-most'] as const
 /** Of samples in which a claim just holds: how often it is contradicted, and what the page says of its conditions. */
 export type HonestyCell = Readonly<{
   source: string
+  isDependent: boolean
   n: number
   relation: (typeof DIRECTIONS)[number]
   /** Contradicted, of all samples. */
@@ -96,6 +104,7 @@ export function honesty(
         const samples = Array.from({ length: repetitionsFor(n) }, () => source.sampleOf(uniform, n))
         return DIRECTIONS.map((relation): HonestyCell => ({
           source: source.name,
+          isDependent: source.isDependent ?? false,
           n,
           relation,
           ...cellOf(samples.map((values) => told({ claim: { parameter, relation, value }, values }))),
@@ -129,7 +138,9 @@ function told({
   }
 }
 
-function cellOf(all: readonly (Told | undefined)[]): Omit<HonestyCell, 'source' | 'n' | 'relation'> {
+function cellOf(
+  all: readonly (Told | undefined)[],
+): Omit<HonestyCell, 'source' | 'isDependent' | 'n' | 'relation'> {
   const known = all.filter((one) => one !== undefined)
   const share = (of: readonly Told[], is: keyof Told) =>
     of.length === 0 ? undefined : of.filter((one) => one[is]).length / of.length
@@ -151,8 +162,10 @@ const [TOO_OFTEN, KEPT] = [1.5, 1.2]
 /** The cells in which “met” is said of what does not hold: too often where the rate is too high, or with too high a rate. */
 export function misses(cells: readonly HonestyCell[], is: 'shapeMet' | 'allMet'): readonly HonestyCell[] {
   return cells.filter(
-    ({ rate, [is]: said }) =>
-      (rate > TOO_OFTEN * LEVEL && said > 0.05) || (said >= 0.5 && rate > KEPT * LEVEL + errorOf(rate)),
+    ({ rate, isDependent, [is]: said }) =>
+      // The shape is not at fault where readings bear on one another.
+      (!(isDependent && is === 'shapeMet') && rate > TOO_OFTEN * LEVEL && said > 0.05) ||
+      (said >= 0.5 && rate > KEPT * LEVEL + errorOf(rate)),
   )
 }
 

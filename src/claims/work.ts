@@ -1,5 +1,4 @@
 import { methodOf, parameterOf } from './all'
-import { deriveHypotheses } from './terms/hypotheses'
 import { type CheckDocument, USUAL_RESAMPLES } from './terms/request'
 
 /** So many looks at a reading are taken between two frames of a screen. */

@@ -3,6 +3,9 @@ import { kurtosisError, skewnessError } from '@/statistics/describe/shape'
 import { type Condition, conditions, type PopulationNeed, type ShapeFigures } from '../terms/condition'
 import { FAR, levelWithKurtosis, levelWithSkewness, stateOf, type Tested } from './trueLevel'
 
+/** Fewer readings than these tell too little of a shape for it to be met: common practice, no source. */
+const TELLING = 10
+
 /** The readings as they appear, and the test that they are put to. */
 export type Judged = Readonly<{
   n: number
@@ -19,7 +22,8 @@ export function normality(judged: Judged): Condition {
   const figures = described && (need === 'readings' ? ofSpread(described, judged) : ofMean(described, judged))
   if (!figures) return conditions.normalityUnknown(n)
   const { level: seen, farLevel: far } = figures
-  const state = stateOf({ seen, far }, tested.significanceLevel)
+  const found = stateOf({ seen, far }, tested.significanceLevel)
+  const state = found === 'met' && n < TELLING ? 'no-sign' : found
   const shape = { ...figures, stated: tested.significanceLevel }
   return need === 'readings' ? conditions.shapeOfSpread(shape, state) : conditions.shapeOfMean(shape, state)
 }

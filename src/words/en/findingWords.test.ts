@@ -71,7 +71,7 @@ test.each([
     'a test that no sign speaks against',
     {},
     { kind: 'readings', values: normalScores.map((value) => value - 0.1), ...stated },
-    'by about 5 % of samples',
+    'by about 5 % of samples drawn like this one, as far as so few readings tell',
   ],
   [
     'an exact test of units taken in groups',

@@ -70,9 +70,10 @@ export function findingLimits({ outcome, significanceLevel, isExact, conditions 
       const open = openConditions(resting)
       if (open)
         return `How often this rule goes wrong can’t be stated, since conditions that it rests on are open: ${open}. Nothing is said of any single item.`
-      const isSure = isExact && resting.every(({ state }) => state === 'met')
-      const often = `${isSure ? 'at most' : 'about'} ${formatPercent(significanceLevel)}`
-      return `How often this rule goes wrong: a claim that only just ${wrong} by ${often} of samples drawn like this one. Nothing is said of any single item.`
+      const isMet = resting.every(({ state }) => state === 'met')
+      const often = `${isExact && isMet ? 'at most' : 'about'} ${formatPercent(significanceLevel)}`
+      const asFar = isMet ? '' : ', as far as so few readings tell: the conditions say what they leave open'
+      return `How often this rule goes wrong: a claim that only just ${wrong} by ${often} of samples drawn like this one${asFar}. Nothing is said of any single item.`
     }
     case 'not-contradicted':
       return 'This does not show the claim to be true. A gap too small for a sample of this size to find may be there.'
