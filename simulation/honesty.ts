@@ -161,11 +161,11 @@ const [TOO_OFTEN, KEPT] = [1.5, 1.2]
 
 /** The cells in which “met” is said of what does not hold: too often where the rate is too high, or with too high a rate. */
 export function misses(cells: readonly HonestyCell[], is: 'shapeMet' | 'allMet'): readonly HonestyCell[] {
-  return cells.filter(
-    ({ rate, isDependent, [is]: said }) =>
-      // The shape is not at fault where readings bear on one another.
-      (!(isDependent && is === 'shapeMet') && rate > TOO_OFTEN * LEVEL && said > 0.05) ||
-      (said >= 0.5 && rate > KEPT * LEVEL + errorOf(rate)),
+  // The shape is not at fault where readings bear on one another.
+  const judged = cells.filter(({ isDependent }) => !(isDependent && is === 'shapeMet'))
+  return judged.filter(
+    ({ rate, [is]: said }) =>
+      (rate > TOO_OFTEN * LEVEL && said > 0.05) || (said >= 0.5 && rate > KEPT * LEVEL + errorOf(rate)),
   )
 }
 
