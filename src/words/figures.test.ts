@@ -49,7 +49,9 @@ test.each([
   [0.04999, 0.05, '0.04999'],
   [0.05, 0.05, '0.050'],
   [0.050001, 0.05, '0.050001'],
-  [0.9996, 0.05, '0.9996'],
+  [0.9994, 0.05, '0.999'],
+  [0.9996, 0.05, '> 0.999'],
+  [0.999999997, 0.05, '> 0.999'],
   [1, 0.05, '1.000'],
   [undefined, 0.05, '< 1e-300'],
 ])('a p-value of %p beside %p is written %s', (pValue, level, text) => {
@@ -62,6 +64,7 @@ test('a p-value is never written as nought, nor on the other side of its level',
     fc.property(share, share, (pValue, level) => {
       const text = formatPValue(pValue, level)
       if (text.startsWith('<')) return expect(pValue).toBeLessThan(0.001)
+      if (text.startsWith('>')) return expect(pValue > 0.999 && level <= 0.999).toBe(true)
       const shown = Number(text.replace('−', '-'))
       expect(shown).toBeGreaterThan(0)
       expect(shown <= level).toBe(isWithin(pValue, level))

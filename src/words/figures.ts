@@ -93,6 +93,12 @@ export function decimalsFor(standardError: number): number {
   return Math.max(0, 1 - Math.floor(Math.log10(standardError)))
 }
 
+/** A p-value in a sentence: "p = 0.210", "p < 0.001". */
+export function pWords(pValue: number | undefined, significanceLevel: number): string {
+  const shown = formatPValue(pValue, significanceLevel)
+  return /^[<>]/.test(shown) ? `p ${shown}` : `p = ${shown}`
+}
+
 const LAST_DIGITS = 1e-12
 
 /**
@@ -106,6 +112,7 @@ export function formatPValue(computed: number | undefined, significanceLevel: nu
   const isLevel = Math.abs(computed - significanceLevel) <= LAST_DIGITS * significanceLevel
   const pValue = isLevel ? significanceLevel : computed
   if (pValue < 0.001 && significanceLevel >= 0.001) return '< 0.001'
+  if (pValue >= 0.9995 && pValue < 1 && significanceLevel <= 0.999) return '> 0.999'
   for (let decimals = pValue < 0.01 ? 4 : 3; decimals <= MAX_DECIMALS; decimals += 1) {
     const text = roundedAsByHand(pValue, decimals)
     const shown = Number(text)

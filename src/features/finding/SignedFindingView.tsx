@@ -5,7 +5,7 @@ import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { displayOf, shownValue } from '@/words/display'
-import { formatFull, formatFullPValue, formatPercent } from '@/words/figures'
+import { formatFull, formatFullPValue, formatNumber, formatPValue, formatPercent } from '@/words/figures'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
@@ -13,6 +13,7 @@ import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
+import { Figure } from '@/ui/figures/Figure'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
@@ -136,6 +137,10 @@ function Verdict({ verified }: Readonly<{ verified: Verified }>) {
   )
 }
 
+const STATISTIC_DECIMALS = 3
+const shownStatistic = (value: number) =>
+  Number.isInteger(value) ? formatFull(value) : formatNumber(value, STATISTIC_DECIMALS)
+
 function rowsOf(
   { claim }: CheckDocument,
   { hypotheses, sample, test, estimate, interval }: CheckResult,
@@ -149,8 +154,22 @@ function rowsOf(
     { name: 'Significance level', figure: formatFull(test.significanceLevel) },
     { name: 'Units tested', figure: formatFull(sample.n) },
     { name: 'Estimate', figure: inUnit(estimate.value) },
-    { name: `Test statistic ${methodOf(test.method).symbol}`, figure: parts.map(formatFull).join(', ') },
-    { name: 'p-value', figure: formatFullPValue(test) },
+    {
+      name: `Test statistic ${methodOf(test.method).symbol}`,
+      figure: parts.map((value, at) => (
+        <Figure key={at} name="Test statistic" shown={shownStatistic(value)} full={formatFull(value)} />
+      )),
+    },
+    {
+      name: 'p-value',
+      figure: (
+        <Figure
+          name="p-value"
+          shown={formatPValue(test.pValue, test.significanceLevel)}
+          full={formatFullPValue(test)}
+        />
+      ),
+    },
     ...(interval
       ? [
           {

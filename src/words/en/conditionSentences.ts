@@ -1,10 +1,9 @@
 import type { Condition, ConditionCode, ConditionState } from '@/claims/terms/condition'
 import type { Method } from '@/claims/terms/names'
-import { formatCount, formatFull, formatNumber, formatPercent, formatPValue } from '../figures'
+import { formatCount, formatFull, formatNumber, formatPercent, pWords } from '../figures'
 import { METHOD_WORDS } from './methods'
 
-const p = (pValue: number) =>
-  `p ${pValue < 0.001 ? formatPValue(pValue, 0.05) : `= ${formatPValue(pValue, 0.05)}`}`
+const p = (pValue: number) => pWords(pValue, 0.05)
 
 type FiguresOf<Code extends ConditionCode> = Extract<Condition, { code: Code }>['figures']
 

@@ -1,6 +1,6 @@
 import type { Condition, ConditionState } from '@/claims/terms/condition'
 import type { SampleDraft } from '@/desk/sampleDraft'
-import { formatFull, formatPercent, formatPValue } from '../figures'
+import { formatCount, formatFull, formatPercent, formatPValue } from '../figures'
 import type { FigureLine } from './testLines'
 
 export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
@@ -70,7 +70,7 @@ const SHARES: ReadonlySet<string> = new Set(['share', 'level', 'farLevel', 'stat
 function shownFigure(key: string, value: number, plain: (value: number) => string): string {
   if (key === 'p') return formatPValue(value, TOLD_AT)
   if (SHARES.has(key)) return formatPercent(Number(value.toPrecision(3)))
-  return Number.isInteger(value) ? formatFull(value) : plain(value)
+  return Number.isInteger(value) && value >= 0 ? formatCount(value) : plain(value)
 }
 
 /** The conditions that are not met, or not known to be: "Normality (in doubt), Order, second source (not met)". */

@@ -13,7 +13,7 @@ import { intervalWords } from './claimLineWords'
 import { distributionWords, METHOD_WORDS } from './methods'
 import { PARAMETER_NOUNS } from './parameters'
 import type { Formats } from '../formats'
-import { formatCount, formatFull, formatPercent, formatPValue, withoutMadeUpDigits } from '../figures'
+import { formatCount, formatFull, formatPercent, pWords, withoutMadeUpDigits } from '../figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
@@ -151,8 +151,7 @@ export function besideWords(
   }: Readonly<{ method: Method; outcome: FindingOutcome; pValue?: number | undefined }>,
   significanceLevel: number,
 ): string {
-  const p = formatPValue(pValue, significanceLevel)
-  return `A condition of the test is not met. By the ${METHOD_WORDS[method].name}, which does not rest on it: ${OUTCOME_WORDS[outcome].toLowerCase()}, p ${p.startsWith('<') ? p : `= ${p}`}.`
+  return `A condition of the test is not met. By the ${METHOD_WORDS[method].name}, which does not rest on it: ${OUTCOME_WORDS[outcome].toLowerCase()}, ${pWords(pValue, significanceLevel)}.`
 }
 
 /**
@@ -174,6 +173,5 @@ export function writtenUp(
         : plain(statistic),
   )
   const between = interval ? `, ${intervalWords(interval, display)}` : ''
-  const p = formatPValue(test.pValue, test.significanceLevel)
-  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test.distribution)}, p ${p.startsWith('<') ? p : `= ${p}`}.`
+  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test.distribution)}, ${pWords(test.pValue, test.significanceLevel)}.`
 }

@@ -1,0 +1,149 @@
+import { displayOf, shownValue } from '@/words/display'
+import type { CheckDocument } from '@/claims/terms/request'
+import { check } from './check'
+
+// What a hostile reader found said, and what is said now: each with its own figures.
+
+const plain = (text: string) => text.replaceAll('\u202f', ' ')
+
+function resultOf(document: CheckDocument) {
+  const answer = check(document)
+  if (!answer.ok) throw new Error(answer.error.message)
+  return answer
+}
+const refusalOf = (document: CheckDocument) => {
+  const answer = check(document)
+  return answer.ok ? undefined : answer.error
+}
+const readings = (...values: number[]) => ({ kind: 'readings', values }) as const
+
+test('two readings never contradict a median by resamples', () => {
+  const claim = { parameter: 'median', relation: 'at-least', value: 9.99 } as const
+  const refused = refusalOf({ claim, evidence: readings(9.9, 9.8), test: { method: 'bootstrap' } })
+  expect(refused).toMatchObject({ code: 'too-few-readings' })
+  // By the sign test both lie below: ½² = 0.25, and twice that of both tails.
+  const usual = resultOf({ claim, evidence: readings(9.9, 9.8) })
+  expect([usual.test.method, usual.finding.outcome]).toEqual(['sign', 'not-contradicted'])
+  expect(usual.test.pValue).toBeCloseTo(0.25, 14)
+  const both = resultOf({ claim: { ...claim, relation: 'equal-to' }, evidence: readings(9.9, 9.8) })
+  expect(both.test.pValue).toBeCloseTo(0.5, 14)
+})
+
+test('a bootstrap of a median is never surer than the sign test could be', () => {
+  const values = Array.from({ length: 10 }, (_, at) => 9 + at / 100)
+  const { test: figures } = resultOf({
+    claim: { parameter: 'median', relation: 'at-least', value: 20 },
+    evidence: readings(...values),
+    test: { method: 'bootstrap' },
+  })
+  expect(figures.pValue).toBe(2 ** -10)
+})
+
+test('three readings of 6.5 against at most 6: one in eight, by the ranks that are tied', () => {
+  const { test: figures } = resultOf({
+    claim: { parameter: 'median', relation: 'at-most', value: 6 },
+    evidence: readings(6.5, 6.5, 6.5),
+    test: { method: 'signed-rank' },
+  })
+  expect(figures.pValue).toBeCloseTo(0.125, 14)
+})
+
+test.each([20, 40])(
+  'p of exactly the level rejects, whatever the rounding: one unit from a lot of %i',
+  (lotSize) => {
+    const result = resultOf({
+      claim: { parameter: 'proportion', relation: 'at-most', value: 0.05 },
+      evidence: { kind: 'count', n: 1, successes: 1, lotSize },
+      test: { method: 'hypergeometric' },
+    })
+    expect(result.test.pValue).toBeCloseTo(0.05, 15)
+    expect(result.finding.outcome).toBe('contradicted')
+    expect(new Set(result.test.ways.map(({ rejects }) => rejects))).toEqual(new Set([true]))
+  },
+)
+
+test.each([
+  [{ n: 231, successes: 210 }, 'exact-binomial'],
+  [{ n: 231, successes: 210, lotSize: 2400 }, 'exact-binomial'],
+  [{ n: 231, successes: 210, lotSize: 2310 }, 'hypergeometric'],
+] as const)(
+  'the usual test of a share of %j is the %s test, and its interval is of its own kind',
+  (evidence, method) => {
+    const claim = { parameter: 'proportion', relation: 'at-least', value: 0.95 } as const
+    const { test: figures, interval } = resultOf({ claim, evidence: { kind: 'count', ...evidence } })
+    expect(figures.method).toBe(method)
+    expect(interval!.method).toBe(method === 'hypergeometric' ? 'hypergeometric' : 'clopper-pearson')
+  },
+)
+
+test.each([
+  ['mean', 14.93, 'The mean', '14.93', 'not true'],
+  ['mean', 15.07, 'The mean', '15.07', 'true'],
+] as const)('a whole lot is no sample of itself: %s of %d', (parameter, mean, _, figure, verdict) => {
+  const refused = refusalOf({
+    claim: { parameter, relation: 'at-least', value: 15, unit: 'kg' },
+    evidence: { kind: 'summary', n: 40, mean, standardDeviation: 0.1, lotSize: 40 },
+  })
+  expect(refused).toMatchObject({ code: 'census', path: 'evidence.lotSize' })
+  expect(plain(refused!.message)).toContain(`the mean of the lot is ${figure} kg itself`)
+  expect(plain(refused!.message)).toContain(`that the mean is at least 15 kg is ${verdict} of it`)
+})
+
+test('readings that alternate are not said to be without a pattern', () => {
+  const values = Array.from({ length: 16 }, (_, at) => 15 + (at % 2 === 0 ? 0.05 : -0.05) + Math.sin(at) / 50)
+  const order = resultOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: readings(...values),
+  }).conditions.find(({ name }) => name === 'order')!
+  expect(order.state).toBe('doubtful')
+  expect(order.sentence).not.toMatch(/no drift|no pattern/)
+  expect(order.sentence).toContain('does not look like chance')
+})
+
+test('a mean that is the claimed value is said to be', () => {
+  // Twenty readings that sum to 10,000.0 g in decimals, and not in doubles.
+  const values = Array.from({ length: 20 }, (_, at) => 500 + (at % 2 === 0 ? 0.1 : -0.1) * (1 + (at >> 1)))
+  const {
+    estimate,
+    test: figures,
+    finding,
+  } = resultOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 500, unit: 'g' },
+    evidence: readings(...values),
+  })
+  expect(estimate.difference).toBe(0)
+  expect('statistic' in figures && figures.statistic).toBe(0)
+  expect(figures.pValue).toBe(0.5)
+  expect(plain(finding.sentence)).toContain('the claimed value itself.')
+})
+
+test('a mean in percent differs by percentage points', () => {
+  const { finding } = resultOf({
+    claim: { parameter: 'mean', relation: 'at-most', value: 8, unit: '%' },
+    evidence: { kind: 'summary', n: 12, mean: 7.62, standardDeviation: 0.3 },
+  })
+  expect(plain(finding.sentence)).toContain('7.620 %, 0.380 percentage points below the claimed value')
+})
+
+test('an estimate and a limit that differ are never shown as one figure', () => {
+  const claim = { parameter: 'mean', relation: 'at-most', value: 4.133, unit: 'mm' } as const
+  const result = resultOf({ claim, evidence: { kind: 'summary', n: 9, mean: 4.125, standardDeviation: 0.9 } })
+  const display = displayOf(claim, result)
+  expect(shownValue(result.estimate.value, display)).not.toBe(shownValue(claim.value, display))
+})
+
+test('a one-sided test and a two-sided interval that part say why', () => {
+  const document = (mean: number): CheckDocument => ({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'summary', n: 25, mean, standardDeviation: 0.1 },
+  })
+  const said = (mean: number) =>
+    resultOf(document(mean)).warnings.find(({ code }) => code === 'interval-disagrees')?.message
+  // t = −1.9 on 24 degrees of freedom lies between 1.711 and 2.064.
+  expect(plain(said(14.962)!)).toContain(
+    'leaves 2.5 % beyond either end, the test looks to one side and leaves 5 % there',
+  )
+  expect(said(14.9)).toBeUndefined()
+  expect(said(15)).toBeUndefined()
+  expect(said(15.1)).toContain('on the side that the test does not look at')
+})
