@@ -40,6 +40,23 @@ test('a change is told field by field, a long text by the stretch that changed',
   expect(changeLines(altered)).toEqual([{ field: 'text', before: '{"a":1', after: '[1]' }])
 })
 
+test('choices are told in the words of the page', () => {
+  const before = '{"method":"auto","parameter":"mean","relation":"at-least","takenIndependently":"unknown"}'
+  const after =
+    '{"method":"score-z","parameter":"variance-ratio","relation":"equal-to","takenIndependently":"not-independent"}'
+  expect(changeLines({ before, after }).map((line) => [line.before, line.after])).toEqual([
+    ['the usual test', 'score z test'],
+    ['mean', 'ratio of variances'],
+    ['at least', 'equal to'],
+    ['nobody has said', 'in groups'],
+  ])
+  // What is no choice of today stays as it was written.
+  expect(changeLines({ before: '{"method":"other"}', after: '{"method":1}' })[0]).toMatchObject({
+    before: 'other',
+    after: '1',
+  })
+})
+
 test('what another core had made is told to be the same, or twenty of what differs', () => {
   const told = (count: number) =>
     anewWords({ coreVersion: '0.1.0', differences: Array.from({ length: count }, (_, at) => `claim ${at}`) })

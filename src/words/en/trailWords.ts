@@ -2,6 +2,10 @@ import { CORE_VERSION } from '@/claims/terms/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
+import { METHOD_WORDS } from './methods'
+import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from './optionWords'
+import { PARAMETER_NOUNS } from './parameters'
+import { BURDEN_WORDS, RELATION_WORDS } from './relations'
 
 /** What was done, behind "who": "A. Officer set a reading aside". */
 export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
@@ -65,8 +69,8 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
   const fields = new Set([...Object.keys(was!), ...Object.keys(is!)])
   return [...fields].map((field) => ({
     field: fieldWords(field),
-    before: shown(was![field]),
-    after: shown(is![field]),
+    before: spoken(field, was![field]),
+    after: spoken(field, is![field]),
   }))
 }
 
@@ -74,6 +78,29 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
 function fieldWords(name: string): string {
   return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 }
+
+/** Names of choices as the page has them. */
+const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  parameter: PARAMETER_NOUNS,
+  relation: RELATION_WORDS,
+  burden: BURDEN_WORDS,
+  method: {
+    auto: 'the usual test',
+    ...Object.fromEntries(Object.entries(METHOD_WORDS).map(([method, { name }]) => [method, name])),
+  },
+  interval: INTERVAL_NAMES,
+  intervalSides: { auto: SIDES_WORDS['two-sided'], ...SIDES_WORDS },
+  twoSidedRule: TWO_SIDED_WORDS,
+  drawnAtRandom: { unknown: 'nobody has said', random: 'at random', 'not-random': 'not at random' },
+  takenIndependently: {
+    unknown: 'nobody has said',
+    independent: 'one by one',
+    'not-independent': 'in groups',
+  },
+}
+
+const spoken = (field: string, value: unknown): string =>
+  (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ?? shown(value)
 
 /** A value in words: of a list each of its members, of a thing each of its fields that says something. */
 function shown(value: unknown): string {
