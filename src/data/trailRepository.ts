@@ -1,6 +1,6 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
-import { and, asc, count, desc, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm'
+import { and, asc, count, desc, eq, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
 import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/desk/trail/chain'
 import type { Connection } from './connection'
 import { cases, trailEntries } from './schema'
@@ -141,6 +141,16 @@ export async function findInTrail(
 /** What was done with a sample, the first first. */
 export async function listTrailOf(db: Connection, sampleId: string): Promise<readonly ChainedEntry[]> {
   const where: SQL = eq(trailEntries.sampleId, sampleId)
+  const rows = await db.select().from(trailEntries).where(where).orderBy(asc(trailEntries.number))
+  return rows.map(entryOf)
+}
+
+/** What was done with a claim and with samples, the first first. */
+export async function listTrailAbout(
+  db: Connection,
+  { claimId, sampleIds }: Readonly<{ claimId: string; sampleIds: readonly string[] }>,
+): Promise<readonly ChainedEntry[]> {
+  const where = or(eq(trailEntries.claimId, claimId), inArray(trailEntries.sampleId, [...sampleIds]))
   const rows = await db.select().from(trailEntries).where(where).orderBy(asc(trailEntries.number))
   return rows.map(entryOf)
 }

@@ -14,6 +14,8 @@ import type { CheckResult } from '@/claims/result'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
+import { changedAfterReadings } from '@/desk/trail/changedAfter'
+import { changedAfterWords } from '@/words/en/trailWords'
 import { type Formats, formatsFor } from '@/words/formats'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 
@@ -40,6 +42,8 @@ export type ClaimStudy = Readonly<{
     /** Absent where it was not asked for, or the readings are too many. */
     answers?: readonly Examined[]
   }>
+  /** What was changed after the readings were in; empty where nothing was. */
+  changedAfter: string
   /** Why there is no result though everything needed is stated, in the core's words. */
   refusal?: string
   /** Chosen for the report, or for the claim. */
@@ -86,6 +90,9 @@ export async function studyClaims(
       claim,
       number: at + 1,
       samples,
+      changedAfter: changedAfterWords(
+        changedAfterReadings(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
+      ),
       reading,
       ...(checked ? { checked } : {}),
       ...(refused?.ok === false ? { refusal: refused.error.message } : {}),

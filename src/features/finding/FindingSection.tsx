@@ -2,6 +2,8 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { CheckResult } from '@/claims/result'
+import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import { changedAfterWords } from '@/words/en/trailWords'
 import { openConditions, unanswered } from '@/words/en/conditionWords'
 import { CopyButton } from '@/ui/CopyButton'
 import { Section } from '@/ui/Section'
@@ -24,7 +26,15 @@ export function FindingSection({
   caseId,
   claimId,
   signed,
-}: Readonly<{ number: number; caseId: string; claimId: string; signed: readonly SignedLine[] }>) {
+  changedAfter,
+}: Readonly<{
+  number: number
+  caseId: string
+  claimId: string
+  signed: readonly SignedLine[]
+  /** What was changed after the readings were in, as of when the page was read. */
+  changedAfter: readonly ChangedAfter[]
+}>) {
   return (
     <Section id="finding" number={number} title="Finding">
       <Computed>
@@ -46,6 +56,7 @@ export function FindingSection({
           </>
         )}
       </Computed>
+      {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
       <Signing caseId={caseId} claimId={claimId} signed={signed} />
     </Section>

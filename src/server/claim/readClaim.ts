@@ -3,6 +3,8 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
+import { listTrailAbout } from '@/data/trailRepository'
+import { type ChangedAfter, changedAfterReadings } from '@/desk/trail/changedAfter'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 import { claimTitle } from '@/words/en/claimTitle'
@@ -23,6 +25,8 @@ export async function readClaim(
       /** The sample of the second source, where that is another one. */
       second: StoredSample | undefined
       ownCase: CaseWithClaims
+      /** What was changed after the readings were in. */
+      changedAfter: readonly ChangedAfter[]
       samples: readonly SampleLine[]
     }>
   | undefined
@@ -37,12 +41,15 @@ export async function readClaim(
   const second =
     secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
   const samples = await listSamples(db, caseId)
+  const about = { claimId, sampleIds: second ? [sample.id, second.id] : [sample.id] }
+  const changedAfter = changedAfterReadings(await listTrailAbout(db, about), about)
   return {
     claim,
     title: claimTitle(claim.draft),
     sample,
     second,
     ownCase,
+    changedAfter,
     samples: samples.filter(({ isDiscarded }) => !isDiscarded),
   }
 }

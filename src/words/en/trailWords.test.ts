@@ -1,6 +1,14 @@
 import { CORE_VERSION } from '@/claims/terms/version'
 import { TRAIL_ACTIONS } from '@/desk/trail/chain'
-import { ACTION_WORDS, anewWords, changeLines, instantWords, spanWords, verdictWords } from './trailWords'
+import {
+  ACTION_WORDS,
+  anewWords,
+  changedAfterWords,
+  changeLines,
+  instantWords,
+  spanWords,
+  verdictWords,
+} from './trailWords'
 
 test('every action has words, and no two the same', () => {
   const words = TRAIL_ACTIONS.map((action) => ACTION_WORDS[action])
@@ -38,6 +46,18 @@ test('a change is told field by field, a long text by the stretch that changed',
   expect(changeLines({ before: '', after: '' })).toEqual([])
   const altered = { before: '{"a":1', after: '[1]' }
   expect(changeLines(altered)).toEqual([{ field: 'text', before: '{"a":1', after: '[1]' }])
+})
+
+test('what was changed after the readings were in is told with its entry', () => {
+  expect(changedAfterWords([])).toBe('')
+  expect(
+    changedAfterWords([
+      { field: 'relation', before: 'at-least', after: 'more-than', number: 7 },
+      { field: 'significanceLevel', before: '0.05', after: '0.1', number: 1200 },
+    ]),
+  ).toBe(
+    'After the readings were in, the relation was changed from “at least” to “more than” (entry 7 of the trail); the significance level was changed from “0.05” to “0.1” (entry 1,200 of the trail).',
+  )
 })
 
 test('choices are told in the words of the page', () => {

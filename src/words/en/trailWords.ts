@@ -1,5 +1,6 @@
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
+import type { ChangedAfter } from '@/desk/trail/changedAfter'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
 import { METHOD_WORDS } from './methods'
@@ -72,6 +73,16 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
     before: spoken(field, was![field]),
     after: spoken(field, is![field]),
   }))
+}
+
+/** What was changed after the readings were in: "After the readings were in, the relation was changed from at least to …". */
+export function changedAfterWords(changes: readonly ChangedAfter[]): string {
+  if (changes.length === 0) return ''
+  const told = changes.map(
+    ({ field, before, after, number }) =>
+      `the ${fieldWords(field)} was changed from “${spoken(field, before)}” to “${spoken(field, after)}” (entry ${formatCount(number)} of the trail)`,
+  )
+  return `After the readings were in, ${told.join('; ')}.`
 }
 
 /** "claimedValue" as "claimed value". */

@@ -95,6 +95,7 @@ export default async function ClaimPage({ params }: Props) {
                       caseId={caseId}
                       claimId={claimId}
                       samples={samples}
+                      changedAfter={found.changedAfter}
                       signed={signed}
                     />
                   ))}

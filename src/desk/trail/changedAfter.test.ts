@@ -1,0 +1,64 @@
+import { changedAfterReadings } from './changedAfter'
+
+const about = { claimId: 'claim', sampleIds: ['sample', null] }
+const entry = (number: number, facts: object) => ({
+  number,
+  action: 'claim-changed' as const,
+  claimId: null,
+  sampleId: null,
+  before: '',
+  after: '',
+  ...facts,
+})
+const change = (number: number, before: object, after: object, claimId = 'claim') =>
+  entry(number, { claimId, before: JSON.stringify(before), after: JSON.stringify(after) })
+const readings = (number: number, facts: object = {}) =>
+  entry(number, { action: 'sample-changed', sampleId: 'sample', after: '{"readings":"14.9\\n15"}', ...facts })
+
+test('what decides a test is told of where it was changed after the readings were in', () => {
+  const trail = [
+    change(1, { claimedValue: '15' }, { claimedValue: '16' }),
+    readings(2),
+    change(3, { relation: 'at-least', wording: 'a' }, { relation: 'more-than', wording: 'b' }),
+    change(4, { claimedValue: '16' }, { claimedValue: '15.5' }),
+    change(5, { claimedValue: '15.5' }, { claimedValue: '15' }),
+  ]
+  expect(changedAfterReadings(trail, about)).toEqual([
+    { field: 'relation', before: 'at-least', after: 'more-than', number: 3 },
+    { field: 'claimedValue', before: '16', after: '15', number: 5 },
+  ])
+})
+
+test.each([
+  ['before there are readings', [change(1, { method: 'auto' }, { method: 't' }), readings(2)]],
+  [
+    'by the readings of another sample',
+    [readings(1, { sampleId: 'other' }), change(2, { method: 'auto' }, { method: 't' })],
+  ],
+  ['of another claim', [readings(1), change(2, { method: 'auto' }, { method: 't' }, 'other')]],
+  [
+    'of a sample that says only where it was drawn',
+    [readings(1, { after: '{"drawnWhere":"store 2"}' }), change(2, { method: 'auto' }, { method: 't' })],
+  ],
+  ['that only states what was not', [readings(1), change(2, { claimedValue: '' }, { claimedValue: '15' })]],
+  [
+    'that is taken back',
+    [
+      readings(1),
+      change(2, { method: 'auto' }, { method: 't' }),
+      change(3, { method: 't' }, { method: 'auto' }),
+    ],
+  ],
+])('nothing is told of a change %s', (_, trail) => {
+  expect(changedAfterReadings(trail, about)).toEqual([])
+})
+
+test('a file that is brought in, a count and summary figures are readings too', () => {
+  const changed = change(2, { significanceLevel: '0.05' }, { significanceLevel: '0.1' })
+  for (const arrives of [
+    readings(1, { action: 'brought-in', after: '' }),
+    readings(1, { after: '{"count":"18 of 40"}' }),
+    readings(1, { after: '{"sampleSize":"24"}' }),
+  ])
+    expect(changedAfterReadings([arrives, changed], about)).toHaveLength(1)
+})

@@ -1,0 +1,66 @@
+import { valuesIn } from './change'
+import type { TrailEntry } from './chain'
+
+/** What of a claim decides its test: changed once the readings are in, it may have been chosen for what they show. */
+const DECIDING = [
+  'parameter',
+  'relation',
+  'claimedValue',
+  'toleranceBelow',
+  'toleranceAbove',
+  'burden',
+  'significanceLevel',
+  'method',
+  'twoSidedRule',
+  'midP',
+  'continuityCorrection',
+] as const
+
+/** The fields of a sample that hold what was measured. */
+const MEASURED = ['readings', 'sampleSize', 'mean', 'spread', 'count'] as const
+
+export type ChangedAfter = Readonly<{
+  field: (typeof DECIDING)[number]
+  before: unknown
+  after: unknown
+  /** The entry of the trail in which it last changed. */
+  number: number
+}>
+
+type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after'>
+
+/**
+ * What of a claim was changed after the readings that it is held against were in: what was stated before, and what is now. What
+ * was changed and changed back is no change; what was first stated is none either.
+ *
+ * @param trail - the first entry first
+ */
+export function changedAfterReadings(
+  trail: readonly Entry[],
+  { claimId, sampleIds }: Readonly<{ claimId: string; sampleIds: readonly (string | null)[] }>,
+): readonly ChangedAfter[] {
+  const arrived = trail.find(
+    (entry) => entry.sampleId !== null && sampleIds.includes(entry.sampleId) && bringsReadings(entry),
+  )
+  if (!arrived) return []
+  const changed = new Map<ChangedAfter['field'], ChangedAfter>()
+  for (const entry of trail) {
+    if (entry.number <= arrived.number || entry.claimId !== claimId || entry.action !== 'claim-changed')
+      continue
+    const [was, is] = [valuesIn(entry.before), valuesIn(entry.after)]
+    for (const field of DECIDING) {
+      if (!(field in is) || !isStated(was[field])) continue
+      const before = changed.get(field)?.before ?? was[field]
+      changed.set(field, { field, before, after: is[field], number: entry.number })
+    }
+  }
+  return [...changed.values()].filter(({ before, after }) => before !== after)
+}
+
+function bringsReadings({ action, after }: Entry): boolean {
+  if (action === 'brought-in') return true
+  const values = valuesIn(after)
+  return MEASURED.some((field) => isStated(values[field]))
+}
+
+const isStated = (value: unknown): boolean => value !== undefined && value !== null && value !== ''
