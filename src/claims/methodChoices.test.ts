@@ -63,3 +63,18 @@ test('a method that is offered can be used, and one that is not is refused for w
   expect(offered).toBeGreaterThan(100)
   expect(lacking).toBeGreaterThan(100)
 })
+
+test.each([
+  ['median', 9, 'enough-readings'],
+  ['median', 10, undefined],
+  ['standard-deviation', 29, 'enough-readings'],
+  ['standard-deviation', 30, undefined],
+] as const)('a bootstrap of a %s of %i readings needs %p', (parameter, count, needs) => {
+  const document: CheckDocument = {
+    claim: { parameter, relation: 'at-least', value: 1 },
+    // One of them is set aside.
+    evidence: { kind: 'readings', values: Array.from({ length: count + 1 }, (_, at) => at), setAside: [0] },
+  }
+  const choice = methodChoices(document, 'less').find(({ method }) => method === 'bootstrap')
+  expect(choice?.needs).toBe(needs)
+})

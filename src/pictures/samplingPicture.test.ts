@@ -2,6 +2,7 @@ import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import { partsOf } from '@/claims/testParts'
 import { samplingPicture } from './samplingPicture'
+import { outlineOf } from './samplingShape'
 
 function pictureOf(document: CheckDocument, place: 0 | 1 = 0) {
   const result = check(document)
@@ -41,7 +42,10 @@ test.each([
   ['t, both', mean('equal-to')],
   ['chi-square', spread],
   ['exact binomial', share('at-least', 33)],
-  ['exact binomial, both by likelihood', share('equal-to', 33)],
+  [
+    'exact binomial, both by likelihood',
+    { ...share('equal-to', 33), test: { twoSidedRule: 'minimum-likelihood' } },
+  ],
   ['exact binomial, both doubled', { ...share('equal-to', 40), test: { twoSidedRule: 'doubled' } }],
   ['score z', { ...share('at-least', 33), test: { method: 'score-z' } }],
   [
@@ -49,6 +53,7 @@ test.each([
     {
       claim: { parameter: 'median', relation: 'at-least', value: 14.985 },
       evidence: { kind: 'readings', values: readings },
+      test: { method: 'signed-rank' },
     },
   ],
   [
@@ -56,6 +61,7 @@ test.each([
     {
       claim: { parameter: 'median', relation: 'at-least', value: 14.96 },
       evidence: { kind: 'readings', values: readings },
+      test: { method: 'signed-rank' },
     },
   ],
 ] as const satisfies readonly (readonly [string, CheckDocument])[])(
@@ -70,6 +76,26 @@ test.each([
     else expect(Math.abs(counted - result.test.pValue!)).toBeLessThan(0.03)
   },
 )
+
+test('bars of tied ranks stand a half apart, and do not overlap', () => {
+  const tied: CheckDocument = {
+    claim: { parameter: 'median', relation: 'at-least', value: 14.95 },
+    evidence: { kind: 'readings', values: [14.9, 15, 14.9, 15.1, 14.8, 15.05] },
+    test: { method: 'signed-rank' },
+  }
+  const { result, picture } = pictureOf(tied)
+  expect('distribution' in result.test && result.test.distribution).toMatchObject({
+    name: 'signed-rank',
+    ranks: [2, 2, 2, 4, 5.5, 5.5],
+  })
+  const { points, barWidth } = picture!
+  expect(barWidth).toBe(0.5)
+  expect(points[1]!.x - points[0]!.x).toBe(0.5)
+  const outline = outlineOf(picture!)
+  for (const [at, { x }] of outline.slice(1).entries()) expect(x).toBeGreaterThanOrEqual(outline[at]!.x)
+  // None of six signs is positive in one of 2⁶ choices.
+  expect(points[0]!.y).toBeCloseTo(1 / 64, 12)
+})
 
 test('what is rejected begins at the critical values, and has no more than the level', () => {
   const { result, picture } = pictureOf(mean('equal-to'))

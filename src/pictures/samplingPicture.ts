@@ -14,6 +14,8 @@ export type PicturePoint = Readonly<{ x: number; y: number }>
 export type SamplingPicture = Readonly<{
   /** A density, or the probability of each whole number. */
   shape: 'curve' | 'bars'
+  /** From one bar to the next; 0 for a curve. */
+  barWidth: number
   /** On the statistic's scale, from left to right. */
   points: readonly PicturePoint[]
   /** Height at any x. */
@@ -66,6 +68,7 @@ export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPic
   const { estimateAt } = picture
   return {
     shape: isBars ? 'bars' : 'curve',
+    barWidth: isBars ? step : 0,
     points: pointsBetween({ min, max, step: isBars ? step : (max - min) / STEPS, heightAt }),
     heightAt,
     min,

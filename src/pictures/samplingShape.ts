@@ -21,7 +21,7 @@ export type SamplingShape = Readonly<{
 export type Stretch = readonly [from: number, to: number]
 
 export function samplingShape(picture: SamplingPicture): SamplingShape {
-  const half = picture.shape === 'bars' ? 0.5 : 0
+  const half = picture.barWidth / 2
   const { min, max, statistic } = picture
   const x = { min: min - half, max: max + half }
   const at = Math.min(max, Math.max(min, statistic))
@@ -60,16 +60,17 @@ function stretchesOf({ lower, upper }: Ends, { min, max }: SamplingPicture, half
 
 /** The curve, or the tops of the bars, from one x to another. */
 export function outlineOf(
-  { points, heightAt, shape }: SamplingPicture,
+  { points, heightAt, shape, barWidth }: SamplingPicture,
   [from, to]: Stretch = [-Infinity, Infinity],
 ): readonly PicturePoint[] {
   const inside = points.filter(({ x }) => x > from && x < to)
+  const half = barWidth / 2
   if (shape === 'bars')
     return inside.flatMap(({ x, y }) => [
-      { x: x - 0.5, y: 0 },
-      { x: x - 0.5, y },
-      { x: x + 0.5, y },
-      { x: x + 0.5, y: 0 },
+      { x: x - half, y: 0 },
+      { x: x - half, y },
+      { x: x + half, y },
+      { x: x + half, y: 0 },
     ])
   const end = (x: number) => (Number.isFinite(x) ? [{ x, y: heightAt(x) }] : [])
   return [...end(from), ...inside, ...end(to)]
