@@ -147,3 +147,27 @@ test('a one-sided test and a two-sided interval that part say why', () => {
   expect(said(15)).toBeUndefined()
   expect(said(15.1)).toContain('on the side that the test does not look at')
 })
+
+test.each([
+  [0, 0, 'equal-to'],
+  [1, 20, 'at-least'],
+  [0, 0, 'at-most'],
+] as const)(
+  'a share of %d with %i of 20 lies in an interval that ends there',
+  (value, successes, relation) => {
+    for (const midP of [false, true]) {
+      const {
+        test: figures,
+        interval,
+        warnings,
+      } = resultOf({
+        claim: { parameter: 'proportion', relation, value },
+        evidence: { kind: 'count', n: 20, successes },
+        test: { midP },
+      })
+      expect(interval!.holdsClaimedValue).toBe(true)
+      expect(new Set(figures.ways.map(({ rejects }) => rejects))).toEqual(new Set([false]))
+      expect(warnings.map(({ code }) => code)).not.toContain('interval-disagrees')
+    }
+  },
+)

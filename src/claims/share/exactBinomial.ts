@@ -88,8 +88,9 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
 }
 
 /** A value that is an end but for its last digits is one, as p = α rejects it. */
-const holdsShare: Interval['holds'] = ({ lower, upper }, value) =>
-  (lower === undefined || !isWithin(value, lower)) && (upper === undefined || !isWithin(1 - value, 1 - upper))
+const holdsShare: Interval['holds'] = ({ lower = 0, upper = 1 }, value) =>
+  // No share lies beyond 0 and 1: they belong to an interval that ends there.
+  (lower === 0 || !isWithin(value, lower)) && (upper === 1 || !isWithin(1 - value, 1 - upper))
 
 const exactInterval = (sample: CountSample): Interval => ({
   ...shareInterval(sample, 'clopper-pearson'),
