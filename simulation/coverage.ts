@@ -157,6 +157,9 @@ A good 95 % interval holds the truth in 95 % of samples; a good 5 % test rejects
 - **Share.** Clopper-Pearson never falls below its level, and is wider for it. Wilson's is near it on average, and dips
   below for rare shares (92 % at worst here). Wald's falls far below for few units or rare shares: it should not carry a
   finding. The exact tests never exceed their level; the score test and mid-p may.
+- **What the page says of its conditions.** The last tables. “Met” needs many readings; of few, the page says that they show no sign against a condition, and of the
+  risk “as far as so few readings tell”. Of few skewed readings, and of some that bear on one another though it is stated that they do not, the risk is higher than
+  it tells: nothing in so few readings shows it.
 
 ## Coverage of 95 % intervals, measurements
 
