@@ -1,4 +1,4 @@
-import { type CheckProblem, type ComputedCheck, computeCheck } from '@/claims/check'
+import { type CheckProblem, type ComputedCheck, computeCheck, isOfShape } from '@/claims/check'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import type { CheckRequest } from '@/claims/terms/request'
@@ -44,7 +44,14 @@ function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedChec
       outcome,
       sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
       limits: findingLimits({ outcome, significanceLevel, conditions, isExact: isExact(computed) }),
-      ...(computed.beside ? { beside: besideWords(computed.beside, significanceLevel) } : {}),
+      ...(computed.beside
+        ? {
+            beside: besideWords(
+              { ...computed.beside, condition: conditions.find(isOfShape)!.name },
+              significanceLevel,
+            ),
+          }
+        : {}),
       ...(basis === '' ? {} : { basis }),
     },
     working: workingSteps(computed),

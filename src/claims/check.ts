@@ -144,8 +144,8 @@ function compute(prepared: Prepared): ComputedCheck {
   }
 }
 
-/** A condition that is not met, and that another method bears. */
-const isOfShape = ({ name, state }: Condition) =>
+/** Whether a condition is one that is not met, and that a robust method does not rest on. */
+export const isOfShape = ({ name, state }: Pick<Condition, 'name' | 'state'>): boolean =>
   state === 'not-met' && (name === 'normality' || name === 'symmetry' || name === 'expected-counts')
 
 /** More draws than these would keep a page from following a keystroke; the cross-examination makes them. */

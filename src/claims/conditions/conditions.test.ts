@@ -72,7 +72,7 @@ test('where the shape is not borne a robust test stands beside, and is the one o
     outcome: own.finding.outcome,
     pValue: own.test.pValue,
   })
-  expect(finding.beside).toMatch(/^A condition of the test is not met\. By the bootstrap test/)
+  expect(finding.beside).toMatch(/^Normality: not met\. By the bootstrap test, which does not rest on it: /)
   expect(resultOf({ claim: mean, evidence: { kind: 'readings', values: normal } }).beside).toBeUndefined()
 })
 

@@ -12,11 +12,13 @@ export function Beside({ result }: Readonly<{ result: CheckResult }>) {
   const { beside, finding } = result
   if (!beside) return null
   return (
-    <Box marginTop="8px">
-      {finding.beside}{' '}
-      <QuietButton type="button" onClick={() => setField('method', beside.method)}>
-        Use the {METHOD_WORDS[beside.method].name}
-      </QuietButton>
+    <Box marginBlock="8px">
+      {finding.beside}
+      <Box marginTop="6px">
+        <QuietButton type="button" onClick={() => setField('method', beside.method)}>
+          Use the {METHOD_WORDS[beside.method].name}
+        </QuietButton>
+      </Box>
     </Box>
   )
 }

@@ -5,7 +5,7 @@ import type { Claim } from '@/claims/terms/claim'
 import type { Condition } from '@/claims/terms/condition'
 import type { FindingOutcome } from '@/claims/finding'
 import { claimClause, subjectOf } from './claimWords'
-import { openConditions } from './conditionWords'
+import { CONDITION_NAMES, openConditions } from './conditionWords'
 import { type Display, displayOf, shownGap, shownValue } from '../display'
 import { claimSide } from '@/claims/terms/relations'
 import type { Method } from '@/claims/terms/names'
@@ -142,16 +142,18 @@ function gapInterval(interval: IntervalFigures, value: number, display: Display)
   return `${named} interval from ${end(lower)} to ${end(upper)}`
 }
 
-/** What a robust test comes to: "By the bootstrap test, which does not rest on it: not contradicted, p 0.210." */
+/** What a robust test comes to: "Normality: not met. By the bootstrap test, which does not rest on it: …, p = 0.210." */
 export function besideWords(
-  {
-    method,
-    outcome,
-    pValue,
-  }: Readonly<{ method: Method; outcome: FindingOutcome; pValue?: number | undefined }>,
+  beside: Readonly<{
+    method: Method
+    outcome: FindingOutcome
+    pValue?: number | undefined
+    condition: Condition['name']
+  }>,
   significanceLevel: number,
 ): string {
-  return `A condition of the test is not met. By the ${METHOD_WORDS[method].name}, which does not rest on it: ${OUTCOME_WORDS[outcome].toLowerCase()}, ${pWords(pValue, significanceLevel)}.`
+  const { method, outcome, pValue, condition } = beside
+  return `${CONDITION_NAMES[condition]}: not met. By the ${METHOD_WORDS[method].name}, which does not rest on it: ${OUTCOME_WORDS[outcome].toLowerCase()}, ${pWords(pValue, significanceLevel)}.`
 }
 
 /**
