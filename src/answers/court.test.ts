@@ -171,3 +171,43 @@ test.each([
     }
   },
 )
+
+test('the spread of a whole lot is about its own mean, over all its units', () => {
+  // Deviations −2, 0, 2 of three units: their squares over 3, not over 2.
+  const refused = refusalOf({
+    claim: { parameter: 'variance', relation: 'at-most', value: 3 },
+    evidence: { kind: 'readings', values: [8, 10, 12], lotSize: 3 },
+  })
+  expect(refused!.message).toContain('the variance of the lot is 2.666666667 itself')
+  expect(refused!.message).toContain('is true of it')
+})
+
+test('a lot of which a reading is set aside is not known whole', () => {
+  const claim = { parameter: 'mean', relation: 'at-least', value: 9 } as const
+  const evidence = { kind: 'readings', values: [8, 10, 12, 9], lotSize: 4 } as const
+  expect(refusalOf({ claim, evidence: { ...evidence, values: [...evidence.values] } })).toMatchObject({
+    code: 'census',
+  })
+  const aside = resultOf({ claim, evidence: { ...evidence, values: [...evidence.values], setAside: [0] } })
+  expect(aside.sample.n).toBe(3)
+})
+
+test.each([
+  [9.5, 'true'],
+  [8, 'not true'],
+] as const)(
+  'a whole lot is held to the limits of a tolerance where the claim has one: %d',
+  (mean, verdict) => {
+    const refused = refusalOf({
+      claim: {
+        parameter: 'mean',
+        relation: 'equal-to',
+        burden: 'substantiate',
+        value: 10,
+        tolerance: { below: 1, above: 1 },
+      },
+      evidence: { kind: 'summary', n: 4, mean, standardDeviation: 1, lotSize: 4 },
+    })
+    expect(refused!.message).toContain(`is ${verdict} of it`)
+  },
+)

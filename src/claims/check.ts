@@ -105,9 +105,8 @@ function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
     options,
   })
   if (!made.ok) return made
-  const { value: taken } = sample
-  if (taken.kind !== 'two' && unitsTaken(taken) === taken.lotSize)
-    return failure(problems.census(taken.lotSize, claim, made.value.procedure.estimate))
+  const census = lotFigure(sample.value, parameter, made.value.procedure.estimate)
+  if (census) return failure(problems.census(census.lotSize, claim, census.figure))
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
   const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)
@@ -120,6 +119,17 @@ function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
     decided,
     confidenceLevel,
   })
+}
+
+/** Of a lot that was measured whole, with nothing set aside, its own figure: its spread is about its own mean, over all its units. */
+function lotFigure(sample: Sample, parameter: Parameter, estimate: number) {
+  if (sample.kind === 'two') return undefined
+  const { lotSize } = sample
+  const n = sample.kind === 'counted' ? sample.counted.sampleSize : sample.measured.sampleSize
+  if (lotSize === undefined || n < lotSize) return undefined
+  const share = (n - 1) / n
+  const times = { variance: share, 'standard-deviation': Math.sqrt(share) }
+  return { lotSize, figure: estimate * (parameter in times ? times[parameter as keyof typeof times] : 1) }
 }
 
 function compute(prepared: Prepared): ComputedCheck {

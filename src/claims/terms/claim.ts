@@ -26,11 +26,11 @@ const ROUNDING = 1e-12
  * @example
  * isTrueOf({ parameter: 'mean', relation: 'at-least', value: 15 }, 14.93) // false
  */
-export function isTrueOf({ relation, value, tolerance }: Claim, figure: number): boolean {
+export function isTrueOf({ relation, burden, value, tolerance }: Claim, figure: number): boolean {
   const slack = ROUNDING * Math.max(Math.abs(value), Math.abs(figure))
   const gap = Math.abs(figure - value) <= slack ? 0 : figure - value
   const { side, includesValue } = relationOf(relation)
-  if (tolerance && needsTolerance({ relation }))
+  if (tolerance && needsTolerance({ relation, burden }))
     return gap >= -tolerance.below - slack && gap <= tolerance.above + slack
   if (gap === 0) return includesValue
   if (side === 'two-sided') return !includesValue

@@ -27,7 +27,7 @@ function found<Code extends string, Figures extends Readonly<Record<string, numb
 }
 
 type Lot = Readonly<{ n: number; lotSize: number; share: number }>
-/** `bound`: what chance alone goes beyond in one of twenty; `effectiveN` where the correlation is positive. */
+/** `bound`: what chance alone goes beyond in one of ten samples; `effectiveN` where the correlation is positive. */
 type Order = Readonly<{
   n: number
   runs: number
