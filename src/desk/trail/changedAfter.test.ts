@@ -30,6 +30,17 @@ test('what decides a test is told of where it was changed after the readings wer
 })
 
 test.each([
+  ['the burden that the words carry', { burden: null }, { burden: 'substantiate' }],
+  ['the rows kept', { kept: [['a']] }, { kept: [['b']] }],
+  ['the column', { column: 'mass' }, { column: 'gross' }],
+  ['a known standard deviation', { knownStandardDeviation: '0.1' }, { knownStandardDeviation: '' }],
+])('a change of %s is told of', (_, before, after) => {
+  expect(changedAfterReadings([readings(1), change(2, before, after)], about)).toHaveLength(1)
+  const back = [readings(1), change(2, before, after), change(3, after, before)]
+  expect(changedAfterReadings(back, about)).toEqual([])
+})
+
+test.each([
   ['before there are readings', [change(1, { method: 'auto' }, { method: 't' }), readings(2)]],
   [
     'by the readings of another sample',
@@ -40,6 +51,7 @@ test.each([
     'of a sample that says only where it was drawn',
     [readings(1, { after: '{"drawnWhere":"store 2"}' }), change(2, { method: 'auto' }, { method: 't' })],
   ],
+  ['that chooses rows for the first time', [readings(1), change(2, { kept: [] }, { kept: [['b']] })]],
   ['that only states what was not', [readings(1), change(2, { claimedValue: '' }, { claimedValue: '15' })]],
   [
     'that is taken back',

@@ -1,3 +1,4 @@
+import { canonicalJson } from '../canonicalJson'
 import { valuesIn } from './change'
 import type { TrailEntry } from './chain'
 
@@ -14,6 +15,10 @@ const DECIDING = [
   'twoSidedRule',
   'midP',
   'continuityCorrection',
+  'knownStandardDeviation',
+  'column',
+  'kept',
+  'counted',
 ] as const
 
 /** The fields of a sample that hold what was measured. */
@@ -49,12 +54,16 @@ export function changedAfterReadings(
       continue
     const [was, is] = [valuesIn(entry.before), valuesIn(entry.after)]
     for (const field of DECIDING) {
-      if (!(field in is) || !isStated(was[field])) continue
-      const before = changed.get(field)?.before ?? was[field]
+      // A burden that nobody states is the one that the relation's words carry.
+      const wasStated = changed.has(field) || field === 'burden' || isStated(was[field])
+      if (!(field in is) || !wasStated) continue
+      const before = changed.has(field) ? changed.get(field)!.before : was[field]
       changed.set(field, { field, before, after: is[field], number: entry.number })
     }
   }
-  return [...changed.values()].filter(({ before, after }) => before !== after)
+  return [...changed.values()].filter(
+    ({ before, after }) => canonicalJson([before]) !== canonicalJson([after]),
+  )
 }
 
 function bringsReadings({ action, after }: Entry): boolean {
@@ -63,4 +72,5 @@ function bringsReadings({ action, after }: Entry): boolean {
   return MEASURED.some((field) => isStated(values[field]))
 }
 
-const isStated = (value: unknown): boolean => value !== undefined && value !== null && value !== ''
+const isStated = (value: unknown): boolean =>
+  value !== undefined && value !== null && value !== '' && !(Array.isArray(value) && value.length === 0)

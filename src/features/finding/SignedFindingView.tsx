@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import { Fragment } from 'react'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
@@ -157,7 +158,10 @@ function rowsOf(
     {
       name: `Test statistic ${methodOf(test.method).symbol}`,
       figure: parts.map((value, at) => (
-        <Figure key={at} name="Test statistic" shown={shownStatistic(value)} full={formatFull(value)} />
+        <Fragment key={at}>
+          {at > 0 && ', '}
+          <Figure name="Test statistic" shown={shownStatistic(value)} full={formatFull(value)} />
+        </Fragment>
       )),
     },
     {

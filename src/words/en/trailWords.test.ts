@@ -60,6 +60,15 @@ test('what was changed after the readings were in is told with its entry', () =>
   )
 })
 
+test('what is not stated before or after a change is told to be so', () => {
+  const words = changedAfterWords([
+    { field: 'burden', before: null, after: 'substantiate', number: 3 },
+    { field: 'knownStandardDeviation', before: '0.1', after: '', number: 4 },
+  ])
+  expect(words).toContain('from “the one that its words carry” to “must be shown”')
+  expect(words).toContain('from “0.1” to “nothing”')
+})
+
 test('choices are told in the words of the page', () => {
   const before = '{"method":"auto","parameter":"mean","relation":"at-least","takenIndependently":"unknown"}'
   const after =

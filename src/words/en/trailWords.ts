@@ -80,7 +80,7 @@ export function changedAfterWords(changes: readonly ChangedAfter[]): string {
   if (changes.length === 0) return ''
   const told = changes.map(
     ({ field, before, after, number }) =>
-      `the ${fieldWords(field)} was changed from “${spoken(field, before)}” to “${spoken(field, after)}” (entry ${formatCount(number)} of the trail)`,
+      `the ${fieldWords(field)} was changed from “${orUsual(field, before)}” to “${orUsual(field, after)}” (entry ${formatCount(number)} of the trail)`,
   )
   return `After the readings were in, ${told.join('; ')}.`
 }
@@ -109,6 +109,9 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
     'not-independent': 'in groups',
   },
 }
+
+const orUsual = (field: string, value: unknown): string =>
+  spoken(field, value) || (field === 'burden' ? 'the one that its words carry' : 'nothing')
 
 const spoken = (field: string, value: unknown): string =>
   (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ?? shown(value)
