@@ -52,6 +52,14 @@ test('many readings of a harmless shape are met, however surely they are not nor
   expect(statesOf({ claim: mean, evidence: { kind: 'readings', values: rounded } }).normality).toBe('met')
 })
 
+test('of fewer than ten readings no shape is met, of ten it may be', () => {
+  // A long tail downwards makes a lower-tailed test go wrong too seldom, whatever else the readings leave open.
+  const tail = (count: number) => [...Array.from({ length: count - 1 }, (_, at) => 15 + at / 100), 10]
+  const state = (count: number) =>
+    statesOf({ claim: mean, evidence: { kind: 'readings', values: tail(count) } }).normality
+  expect([state(9), state(10)]).toEqual(['no-sign', 'met'])
+})
+
 test('a spread is judged by the tails of its readings, and no size of sample helps it', () => {
   // A twentieth of the readings lies ten times as far out.
   const heavy = Array.from({ length: 400 }, (_, at) => Math.sin(at * 12.9898) * (at % 20 === 0 ? 10 : 1))

@@ -37,7 +37,7 @@ function levelOf({ side, significanceLevel }: Tested, tailLevel: TailLevel): num
  *
  * @see P. Hall (1992), The Bootstrap and Edgeworth Expansion, 2.4 and 2.6
  * @example
- * levelWithSkewness({ side: 'less', significanceLevel: 0.05 }, { n: 20, skewness: 1, isSpreadKnown: false }) // 0.0746385
+ * levelWithSkewness({ side: 'less', significanceLevel: 0.05 }, { n: 20, skewness: 1, isSpreadKnown: false }) // 0.0746419
  */
 export function levelWithSkewness(
   tested: Tested,
@@ -57,7 +57,7 @@ export function levelWithSkewness(
  *
  * @see G. Box (1953), Biometrika 40, 318-335
  * @example
- * levelWithKurtosis({ side: 'greater', significanceLevel: 0.05 }, { n: 50, excessKurtosis: 3 }) // 0.147467
+ * levelWithKurtosis({ side: 'greater', significanceLevel: 0.05 }, { n: 50, excessKurtosis: 3 }) // 0.147643
  */
 export function levelWithKurtosis(
   tested: Tested,
@@ -75,7 +75,7 @@ export function levelWithKurtosis(
  *
  * @see G. Box, G. Jenkins & G. Reinsel (1994), Time Series Analysis, 2.1, for a first-order autoregression
  * @example
- * levelWithCorrelation({ side: 'less', significanceLevel: 0.05 }, 0.3) // 0.113719
+ * levelWithCorrelation({ side: 'less', significanceLevel: 0.05 }, 0.3) // 0.113718
  */
 export function levelWithCorrelation(tested: Tested, correlation: number): number {
   const share = (1 - correlation) / (1 + correlation)
