@@ -1,27 +1,36 @@
 import { computeCheck } from '@/claims/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type Draw, lognormal, normalDraws, POPULATIONS, uniformDraws } from './populations'
+import type { Condition } from '@/claims/terms/condition'
+import { type Draw, lognormal, lognormalMedian, normalDraws, POPULATIONS, uniformDraws } from './populations'
 
 /** A way in which samples come about, with mean 0 and standard deviation 1. */
 type Source = Readonly<{
   name: string
+  median: number
   sampleOf: (uniform: Draw, n: number) => number[]
   /** Readings that bear on one another, whatever their shape. */
   isDependent?: true
 }>
 
-const byDraws = (name: string, drawFrom: (uniform: Draw) => Draw): Source => ({
+const byDraws = (name: string, median: number, drawFrom: (uniform: Draw) => Draw): Source => ({
   name,
+  median,
   sampleOf: (uniform, n) => {
     const draw = drawFrom(uniform)
     return Array.from({ length: n }, draw)
   },
 })
-const population = (name: string) => byDraws(name, POPULATIONS.find((one) => one.name === name)!.drawFrom)
+const population = (name: string) => {
+  const { median, drawFrom } = POPULATIONS.find((one) => one.name === name)!
+  return byDraws(name, median, drawFrom)
+}
+const logs = (spread: number) =>
+  byDraws(`lognormal, σ = ${spread}`, lognormalMedian(spread), lognormal(spread))
 
 /** Each reading follows the one before it with a correlation. */
 const autoregression = (correlation: number): Source => ({
   name: `each follows the last, r = ${correlation}`,
+  median: 0,
   isDependent: true,
   sampleOf: (uniform, n) => {
     const normal = normalDraws(uniform)
@@ -35,21 +44,20 @@ const autoregression = (correlation: number): Source => ({
 
 const SOURCES: readonly Source[] = [
   population('normal'),
-  byDraws('normal, rounded to a tenth', (uniform) => {
+  byDraws('normal, rounded to a tenth', 0, (uniform) => {
     const normal = normalDraws(uniform)
     return () => Math.round(normal() * 10) / 10
   }),
   population('uniform'),
   population('heavy tails (t, 5 df)'),
   population('skewed (exponential)'),
-  byDraws('lognormal, σ = 0.5', lognormal(0.5)),
-  byDraws('lognormal, σ = 0.8', lognormal(0.8)),
-  byDraws('lognormal, σ = 1', lognormal(1)),
-  byDraws('one in ten is another', (uniform) => () => ((uniform() < 0.1 ? 1 : 0) - 0.1) / 0.3),
+  ...[0.5, 0.8, 1].map(logs),
+  byDraws('one in ten is another', -0.1 / 0.3, (uniform) => () => ((uniform() < 0.1 ? 1 : 0) - 0.1) / 0.3),
   autoregression(0.3),
   autoregression(0.5),
   {
     name: 'pairs alike, r = 0.5',
+    median: 0,
     isDependent: true,
     sampleOf: (uniform, n) => {
       const normal = normalDraws(uniform)
@@ -69,10 +77,21 @@ const repetitionsFor = (n: number) => (n <= 100 ? 2000 : n <= 300 ? 1000 : 400)
 /** What is stated of the sample, truly or not: whoever states nothing is told of no risk at all. */
 const STATED = { drawn: 'random', independence: 'independent' } as const
 
-const PATHS = [
-  { name: 'Mean, t test', parameter: 'mean', value: 0 },
-  { name: 'Standard deviation, chi-square test', parameter: 'standard-deviation', value: 1 },
-] as const
+/** Of the usual tests those of measurements: a share's true levels are sums over every outcome, above. */
+const PATHS: readonly Readonly<{
+  name: string
+  parameter: 'mean' | 'standard-deviation' | 'variance-ratio' | 'median'
+  valueOf: (source: Source) => number
+}>[] = [
+  { name: 'Mean, t test', parameter: 'mean', valueOf: () => 0 },
+  { name: 'Standard deviation, chi-square test', parameter: 'standard-deviation', valueOf: () => 1 },
+  {
+    name: 'Ratio of two variances, F test, n readings of either',
+    parameter: 'variance-ratio',
+    valueOf: () => 1,
+  },
+  { name: 'Median, sign or quantile test', parameter: 'median', valueOf: ({ median }) => median },
+]
 const DIRECTIONS = ['at-least', 'at-most'] as const
 
 /** Of samples in which a claim just holds: how often it is contradicted, and what the page says of its conditions. */
@@ -95,19 +114,23 @@ export function honesty(
   seed: number,
   onProgress: (line: string) => void,
 ): readonly Readonly<{ path: string; cells: readonly HonestyCell[] }>[] {
-  return PATHS.map(({ name, parameter, value }) => ({
+  return PATHS.map(({ name, parameter, valueOf }) => ({
     path: name,
     cells: SOURCES.flatMap((source, at) => {
       onProgress(`${name}, ${source.name}`)
       return SIZES.flatMap((n) => {
         const uniform = uniformDraws(seed + 1000 * n + at)
-        const samples = Array.from({ length: repetitionsFor(n) }, () => source.sampleOf(uniform, n))
+        const value = valueOf(source)
+        const drawn = () => source.sampleOf(uniform, n)
+        const samples = Array.from({ length: repetitionsFor(n) }, () =>
+          parameter === 'variance-ratio' ? ([drawn(), drawn()] as const) : ([drawn()] as const),
+        )
         return DIRECTIONS.map((relation): HonestyCell => ({
           source: source.name,
           isDependent: source.isDependent ?? false,
           n,
           relation,
-          ...cellOf(samples.map((values) => told({ claim: { parameter, relation, value }, values }))),
+          ...cellOf(samples.map((sample) => told({ claim: { parameter, relation, value }, sample }))),
         }))
       })
     }),
@@ -118,11 +141,16 @@ type Told = Readonly<{ isContradicted: boolean; isShapeMet: boolean; isAllMet: b
 
 function told({
   claim,
-  values,
-}: Readonly<{ claim: CheckDocument['claim']; values: number[] }>): Told | undefined {
+  sample: [values, second],
+}: Readonly<{
+  claim: CheckDocument['claim']
+  sample: readonly [number[], number[]?]
+}>): Told | undefined {
   const answer = computeCheck({
     claim,
-    evidence: { kind: 'readings', values, ...STATED },
+    evidence: second
+      ? { kind: 'two-readings', first: values, second, ...STATED }
+      : { kind: 'readings', values, ...STATED },
     // What stands beside is not looked at.
     test: { resamples: 99 },
   })
@@ -132,11 +160,13 @@ function told({
   const resting = conditions.filter(({ name }) => name !== 'outliers')
   return {
     isContradicted: outcome === 'contradicted',
-    isShapeMet: conditions.some(({ name, state }) => name === 'normality' && state === 'met'),
+    isShapeMet: isMetOf(conditions.filter(({ name }) => name === 'normality')),
     isAllMet: resting.every(({ state }) => state === 'met'),
     isStated: resting.every(({ state }) => state === 'met' || state === 'no-sign'),
   }
 }
+
+const isMetOf = (of: readonly Condition[]) => of.length > 0 && of.every(({ state }) => state === 'met')
 
 function cellOf(
   all: readonly (Told | undefined)[],

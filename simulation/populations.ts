@@ -33,10 +33,15 @@ export const POPULATIONS: readonly Population[] = [
   },
   {
     name: 'very skewed (lognormal)',
-    median: (1 - Math.exp(LOG_SPREAD ** 2 / 2)) / lognormalSpread(LOG_SPREAD),
+    median: lognormalMedian(LOG_SPREAD),
     drawFrom: lognormal(LOG_SPREAD),
   },
 ]
+
+/** Of lognormal numbers with mean 0 and standard deviation 1. */
+export function lognormalMedian(spread: number): number {
+  return (1 - Math.exp(spread ** 2 / 2)) / lognormalSpread(spread)
+}
 
 function lognormalSpread(spread: number): number {
   const square = spread ** 2

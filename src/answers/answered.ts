@@ -1,4 +1,4 @@
-import type { CheckProblem } from '@/claims/check'
+import type { CheckProblem } from '@/claims/prepareCheck'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { problems } from '@/claims/terms/problems'

@@ -1,4 +1,6 @@
-import { type CheckProblem, type ComputedCheck, computeCheck, isOfShape } from '@/claims/check'
+import { isOfShape } from '@/claims/beside'
+import { type ComputedCheck, computeCheck } from '@/claims/check'
+import type { CheckProblem } from '@/claims/prepareCheck'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import type { CheckRequest } from '@/claims/terms/request'

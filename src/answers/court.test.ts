@@ -1,4 +1,9 @@
+import { binomial } from '@/statistics/distributions/binomial'
+import { mirroringBound } from '@/pictures/claimLine'
 import { displayOf, shownValue } from '@/words/display'
+import { boundIn, claimLineWords } from '@/words/en/claimLineWords'
+import { levelTable } from '@/words/en/levelTable'
+import { formatsFor } from '@/words/formats'
 import type { CheckDocument } from '@/claims/terms/request'
 import { check } from './check'
 
@@ -211,3 +216,107 @@ test.each([
     expect(refused!.message).toContain(`is ${verdict} of it`)
   },
 )
+
+test('the score test’s true size is what made the exact test the usual one', () => {
+  // Of 231 units at a true share of 95 %, the score test rejects "at least 95 %" in 7.3 % of samples, the exact in no more than 5 %.
+  const claim = { parameter: 'proportion', relation: 'at-least', value: 0.95 } as const
+  const sizeOf = (method: 'score-z' | 'exact-binomial') => {
+    const rejects = (successes: number) =>
+      resultOf({ claim, evidence: { kind: 'count', n: 231, successes }, test: { method } }).finding
+        .outcome === 'contradicted'
+    const most = Array.from({ length: 232 }, (_, at) => 231 - at).find(rejects)!
+    return binomial({ trials: 231, probability: 0.95 }).tails(most).lower
+  }
+  expect(sizeOf('score-z')).toBeCloseTo(0.073, 3)
+  expect(sizeOf('exact-binomial')).toBeLessThanOrEqual(0.05)
+  expect(resultOf({ claim, evidence: { kind: 'count', n: 231, successes: 220 } }).test.method).toBe(
+    'exact-binomial',
+  )
+})
+
+test('a second level stands beside the first, at which the finding is made', () => {
+  // Student's t of 24 degrees of freedom: −1.710882 at 5 %, −2.492159 at 1 % (tables of t).
+  const document = {
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'summary', n: 25, mean: 14.96, standardDeviation: 0.1 },
+    test: { secondSignificanceLevel: 0.01 },
+  } as const
+  const { finding, second, test: first } = resultOf(document)
+  expect([finding.outcome, second!.outcome, second!.decision]).toEqual([
+    'contradicted',
+    'not-contradicted',
+    'not-rejected',
+  ])
+  expect(first.criticalValues[0]).toBeCloseTo(-1.710882, 6)
+  expect(second!.criticalValues[0]).toBeCloseTo(-2.492159, 6)
+  expect(second!.criticalEstimates[0]).toBeCloseTo(15 - 0.02 * 2.492159, 7)
+  // Two-sided at 99 %: 2.79694.
+  expect(second!.interval!.level).toBeCloseTo(0.99, 14)
+  expect(second!.interval!.upper).toBeCloseTo(14.96 + 0.02 * 2.79694, 6)
+  expect(
+    levelTable(resultOf(document), formatsFor(document.claim, resultOf(document), 3)).map((row) =>
+      row.map(plain),
+    ),
+  ).toEqual([
+    ['5 %', '−2.000', '−1.711', '0.028', '95 % interval 14.919 to 15.001', 'Contradicted'],
+    ['1 %', '−2.000', '−2.492', '0.028', '99 % interval 14.904 to 15.016', 'Not contradicted'],
+  ])
+  const { test: _, ...without } = document
+  expect(resultOf(without)).not.toHaveProperty('second')
+})
+
+test('a second level of a tolerance leaves its own interval', () => {
+  const claim = {
+    parameter: 'mean',
+    relation: 'within',
+    value: 15,
+    tolerance: { below: 1, above: 1 },
+  } as const
+  const { second } = resultOf({
+    claim: { ...claim, burden: 'substantiate' },
+    evidence: { kind: 'summary', n: 25, mean: 14.96, standardDeviation: 0.1 },
+    test: { secondSignificanceLevel: 0.01 },
+  })
+  expect(second!.interval!.level).toBeCloseTo(0.98, 14)
+  expect(second!.criticalValues).toHaveLength(2)
+})
+
+test('where the interval and the test part, the bound that mirrors the test is drawn', () => {
+  const result = resultOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
+    evidence: { kind: 'summary', n: 25, mean: 14.962, standardDeviation: 0.1 },
+  })
+  // 14.962 + 0.02 × 1.710882.
+  expect(mirroringBound(result)!.upper).toBeCloseTo(14.99621764, 7)
+  const display = displayOf({ parameter: 'mean', unit: 'kg' }, result, 3)
+  expect(boundIn(mirroringBound(result)!, display)).toMatchObject({ open: 'below' })
+  expect(plain(claimLineWords({ values: [], result, display }))).toContain(
+    '95 % interval 14.921 to 15.003, 95 % upper bound 14.996, which mirrors the test. Claimed value 15 kg.',
+  )
+  const agreeing = resultOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'summary', n: 25, mean: 14.9, standardDeviation: 0.1 },
+  })
+  expect(mirroringBound(agreeing)).toBeUndefined()
+})
+
+test('what was set aside first is said with what it was before', () => {
+  const values = [14.9, 14.93, 15.02, 14.88, 15.01, 14.97, 14.91, 15.05, 14.99, 14.94, 14.98, 24]
+  const document = (setAside: number[]): CheckDocument => ({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: { kind: 'readings', values, ...(setAside.length > 0 ? { setAside } : {}) },
+  })
+  const of = (name: string, setAside: number[]) =>
+    resultOf(document(setAside)).conditions.find((one) => one.name === name)!
+  for (const name of ['normality', 'outliers']) {
+    const { state, figures } = of(name, [])
+    expect(of(name, [11]).withSetAside).toEqual({ state, figures })
+    expect(of(name, [])).not.toHaveProperty('withSetAside')
+  }
+  expect(of('outliers', [11]).sentence).toMatch(
+    /No reading stands out .* One reading was set aside first\. With what was set aside, one reading stood out\.$/,
+  )
+  expect(of('normality', [11]).sentence).toMatch(
+    /With what was set aside, the risk would be about .* instead of 5/,
+  )
+})

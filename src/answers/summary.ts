@@ -11,6 +11,8 @@ import { displayOf, shownNumber, shownValue } from '@/words/display'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
+import { LEVEL_HEADS, levelTable } from '@/words/en/levelTable'
+import { formatsFor } from '@/words/formats'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { intervalMethodWords } from '@/words/en/optionWords'
@@ -71,6 +73,9 @@ function linesOf(result: CheckResult): readonly string[] {
     ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
+    ),
+    ...levelTable(result, formatsFor({ parameter, unit: undefined }, result, undefined)).map((row) =>
+      row.map((cell, at) => `${LEVEL_HEADS[at]!.toLowerCase()} ${cell}`).join(', '),
     ),
     finding.limits,
     ...(finding.beside ? [finding.beside] : []),

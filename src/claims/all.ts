@@ -4,6 +4,7 @@ import { mean } from './mean/mean'
 import { t } from './mean/t'
 import { z } from './mean/z'
 import { median } from './median/median'
+import { quantile } from './median/quantile'
 import { sign } from './median/sign'
 import { signedRank } from './median/signedRank'
 import { type Method, METHODS, type Parameter } from './terms/names'
@@ -43,6 +44,7 @@ export const METHOD_DEFINITIONS = {
   levene,
   'signed-rank': signedRank,
   sign,
+  quantile,
   bootstrap,
 } as const satisfies { [Name in Method]: MethodDefinition<Name> }
 

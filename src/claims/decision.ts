@@ -5,7 +5,8 @@ import { isWithin, type TailProbability, withFiniteLog } from '@/statistics/infe
 import type { ToleranceTest } from './toleranceDecision'
 import type { WayToDecide } from './result'
 
-export type Decision = 'rejected' | 'not-rejected'
+export const DECISIONS = ['rejected', 'not-rejected'] as const
+export type Decision = (typeof DECISIONS)[number]
 
 /** Rejects where p ≤ α. A p-value below the range of a double is below every level. */
 export function decide({ pValue }: TailProbability, significanceLevel: number): Decision {

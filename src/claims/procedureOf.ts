@@ -2,6 +2,8 @@ import { type ShareInterval, shareInterval } from '@/statistics/inference/shareI
 import type { Procedure } from '@/statistics/inference/procedure'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
+import { countEqual } from './median/differences'
+import { type Hypotheses, valuesOf } from './terms/hypotheses'
 import type { MethodDefinition, MethodQuestion } from './terms/definition'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
@@ -38,13 +40,20 @@ export function methodUsed(
     parameter: Parameter
     options: Pick<TestOptions, 'method' | 'knownStandardDeviation'>
     sample?: Sample
+    hypotheses?: Hypotheses
   }>,
 ): Method {
-  const { parameter, options, sample } = question
+  const { parameter, options, sample, hypotheses } = question
   if (options.method !== 'auto') return options.method
   const sampleSize = sample?.kind === 'counted' ? sample.counted.sampleSize : undefined
-  return parameterOf(parameter).usualMethod({ ...options, sampleSize, lotSize: sample?.lotSize })
+  return parameterOf(parameter).usualMethod({
+    ...{ ...options, sampleSize, lotSize: sample?.lotSize },
+    hasEqual: hypotheses && valuesOf(hypotheses).some((value) => equalTo(sample, value) > 0),
+  })
 }
+
+const equalTo = (sample: Sample | undefined, value: number): number =>
+  sample?.kind === 'measured' ? countEqual(sample.measured.values ?? [], value) : 0
 
 /** A share's interval is chosen apart from its test, but where the method has its own and none is stated. */
 function withChosenInterval(

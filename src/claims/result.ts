@@ -6,6 +6,7 @@ import { type Method, METHODS, type Parameter, PARAMETERS } from './terms/names'
 import { CONDITION_STATES, CONDITIONS } from './terms/condition'
 import type { EffectSizeFigures, ParameterDefinition } from './terms/definition'
 import type { SampleKind } from './terms/sample'
+import { DECISIONS } from './decision'
 import { OUTCOMES } from './finding'
 import { BURDENS } from './terms/relations'
 import { SAMPLE_FIGURES } from './terms/sampleFigures'
@@ -96,7 +97,7 @@ function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; f
   const shared = {
     method: z.literal(method.name),
     significanceLevel: figure,
-    decision: z.enum(['rejected', 'not-rejected']),
+    decision: z.enum(DECISIONS),
     /** The same decision reached by each way that the method has. */
     ways: z.array(waySchema),
   }
@@ -120,6 +121,10 @@ const conditionSchema = z.strictObject({
   state: z.enum(CONDITION_STATES),
   figures: z.record(z.string(), figure),
   readings: z.array(z.int().nonnegative()).optional(),
+  /** The same with the readings that were set aside first. */
+  withSetAside: z
+    .strictObject({ state: z.enum(CONDITION_STATES), figures: z.record(z.string(), figure) })
+    .optional(),
   sentence: z.string(),
 })
 
@@ -159,6 +164,16 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
       effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
     }),
     conditions: z.array(conditionSchema),
+    /** The same test at a second level, where one is asked for: read beside the first, at which the finding is made. */
+    second: z
+      .strictObject({
+        significanceLevel: figure,
+        decision: z.enum(DECISIONS),
+        outcome: z.enum(OUTCOMES),
+        ...limits,
+        interval: z.strictObject({ ...ends, level: figure }).optional(),
+      })
+      .optional(),
     /** The robust test where a condition of the test made is not met. */
     beside: z.strictObject({ method: z.enum(METHODS), outcome: z.enum(OUTCOMES), ...probability }).optional(),
     finding: z.strictObject({

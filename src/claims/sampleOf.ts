@@ -72,7 +72,7 @@ function fromReadings(
     ...moments(values),
     values,
     sorted: Float64Array.from(values).sort(),
-    ...(places ? { places } : {}),
+    ...(places ? { places, all } : {}),
     setAside: excluded.size,
     path,
   })

@@ -28,6 +28,8 @@ export const claimDraftSchema = z.strictObject({
   /** Absent: the burden that the relation's words carry. */
   burden: z.enum(BURDENS).nullable(),
   significanceLevel: words,
+  /** Read beside the first; empty: none. */
+  secondLevel: words,
   /** Empty: the level that mirrors the test. */
   confidenceLevel: words,
   /** Empty: taken from the sample. */
@@ -91,6 +93,7 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   unit: '',
   burden: null,
   significanceLevel: '0.05',
+  secondLevel: '',
   confidenceLevel: '',
   knownStandardDeviation: '',
   method: 'auto',

@@ -23,5 +23,6 @@ test.each([{ decimals: '13' }, { decimals: '-1' }, { decimals: 'x' }, { numbers:
 
 test('parts that are none are left out', () => {
   expect(optionsIn({ parts: 'summary,pictures,everything' }).parts).toEqual(['summary', 'pictures'])
-  expect(optionsIn({}).parts).toEqual(PARTS)
+  expect(optionsIn({}).parts).toEqual(PARTS.slice(0, -1))
+  expect(optionsIn({ parts: PARTS.join() }).parts).toEqual(PARTS)
 })

@@ -19,13 +19,17 @@ export const PARTS = [
   'cross-examination',
   'working',
   'sources',
+  'simultaneous-intervals',
 ] as const
 export type PartName = (typeof PARTS)[number]
+
+/** Those of a report of which nothing was chosen: the others are there on request. */
+const USUAL_PARTS: readonly PartName[] = PARTS.filter((part) => part !== 'simultaneous-intervals')
 
 const MAX_DECIMALS = 12
 
 export const reportOptionsSchema = z.strictObject({
-  parts: z.array(z.enum(PARTS)).default([...PARTS]),
+  parts: z.array(z.enum(PARTS)).default([...USUAL_PARTS]),
   /** Of every figure of a claim; absent: those chosen for each claim. */
   decimals: z.int().min(0).max(MAX_DECIMALS).optional(),
   language: z.enum(LANGUAGES).default('point'),
@@ -52,7 +56,7 @@ export function optionsIn(stated: Readonly<Record<string, string | undefined>>):
 /** The query of an address for options: only what is not usual. */
 export function queryOf({ parts, decimals, language }: ReportOptions): string {
   const stated: readonly (readonly [string, string])[] = [
-    ...(parts.length === PARTS.length ? [] : [['parts', parts.join(',')] as const]),
+    ...(parts.join() === USUAL_PARTS.join() ? [] : [['parts', parts.join(',')] as const]),
     ...(decimals === undefined ? [] : [['decimals', String(decimals)] as const]),
     ...(language === 'point' ? [] : [['numbers', language] as const]),
   ]

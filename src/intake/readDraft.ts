@@ -42,6 +42,7 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const value = parameterFigure(fields, draft, ['claimedValue', 'claimed value', ANY])
   const tolerance = needsTolerance(draft) ? toleranceIn(fields, draft) : undefined
   const significanceLevel = fields.level('significanceLevel', 'significance level')
+  const secondSignificanceLevel = fields.level('secondLevel', 'second level')
   const confidenceLevel = fields.level('confidenceLevel', 'confidence level')
   const definition = parameterOf(draft.parameter)
   const knownStandardDeviation = definition.takesKnownSpread
@@ -58,7 +59,12 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
     claim,
     evidence,
     test: {
-      ...stated({ significanceLevel, confidenceLevel, knownStandardDeviation }),
+      ...stated({
+        significanceLevel,
+        secondSignificanceLevel,
+        confidenceLevel,
+        knownStandardDeviation,
+      }),
       ...optionsOf(draft),
     },
   }

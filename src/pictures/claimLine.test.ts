@@ -22,6 +22,13 @@ test('a line without readings has no rows, and reaches a twentieth beyond what i
   expect(shape).toEqual({ x: { min: 9.9, max: 12.1 }, dots: [], each: 1, rows: 0, ends: [11] })
 })
 
+test('a bound reaches from its end to the edge on its open side', () => {
+  const bounded = (open: 'above' | 'below') =>
+    claimLineShape({ values: [], claimed: [10], bound: { value: 12, open } }, dot)
+  expect(bounded('above').bound).toEqual([12, 12.1])
+  expect(bounded('below').bound).toEqual([12, 9.9])
+})
+
 test('a single value on a line has room on either side', () => {
   const around = (value: number) => claimLineShape({ values: [], claimed: [value] }, dot).x
   expect(around(20)).toEqual({ min: 19, max: 21 })

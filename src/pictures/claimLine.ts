@@ -1,4 +1,5 @@
 import { extent, max } from 'd3-array'
+import type { CheckResult } from '@/claims/result'
 import { type Dot, pileReadings } from './stackReadings'
 
 /** What a claim line shows, all in the scale that is shown. */
@@ -8,9 +9,14 @@ export type ClaimLineFigures = Readonly<{
   estimate?: number | undefined
   lower?: number | undefined
   upper?: number | undefined
+  /** The bound that mirrors a one-sided test, drawn where the interval seems to say something else. */
+  bound?: Bound | undefined
   /** The claimed value, or both limits of a tolerance. */
   claimed: readonly number[]
 }>
+
+/** One end, and the side on which the interval that it bounds is open. */
+export type Bound = Readonly<{ value: number; open: 'above' | 'below' }>
 
 /** Where everything on a claim line stands: on screen and in the report it is drawn from this. */
 export type ClaimLineShape = Readonly<{
@@ -21,6 +27,8 @@ export type ClaimLineShape = Readonly<{
   rows: number
   /** The ends of the interval that there are, the lower first. */
   ends: readonly number[]
+  /** From the bound to the edge of the picture. */
+  bound?: readonly [number, number]
 }>
 
 export type Range = Readonly<{ min: number; max: number }>
@@ -36,11 +44,26 @@ export function claimLineShape(
   const x = rangeOf(figures)
   const { dots, each } = pileReadings(figures.values, ((x.max - x.min) * 2 * dot.radius) / dot.width)
   const ends = [figures.lower, figures.upper].filter((end) => end !== undefined)
-  return { x, dots, each, rows: max(dots, ({ y }) => y + 1) ?? 0, ends }
+  const { bound } = figures
+  return {
+    ...{ x, dots, each, rows: max(dots, ({ y }) => y + 1) ?? 0, ends },
+    ...(bound ? { bound: [bound.value, bound.open === 'above' ? x.max : x.min] } : {}),
+  }
 }
 
-function rangeOf({ values, lower, upper, estimate, claimed }: ClaimLineFigures): Range {
-  const rest = [lower, upper, estimate, ...claimed, ...extent(values)]
+/**
+ * The bound that mirrors a one-sided test, where the two-sided interval beside it holds the claimed value though the test
+ * rejects, or the reverse.
+ */
+export function mirroringBound({ test, interval }: Pick<CheckResult, 'test' | 'interval'>) {
+  const isRejected = test.decision === 'rejected'
+  if (interval?.sides !== 'two-sided' || interval.holdsClaimedValue !== isRejected) return undefined
+  const mirror = test.ways.find((way) => way.way === 'interval')
+  return mirror && mirror.sides !== 'two-sided' ? mirror : undefined
+}
+
+function rangeOf({ values, lower, upper, bound, estimate, claimed }: ClaimLineFigures): Range {
+  const rest = [lower, upper, bound?.value, estimate, ...claimed, ...extent(values)]
   const [min = 0, max = 0] = extent(rest.filter((value) => value !== undefined))
   const margin = (max - min) * MARGIN || Math.abs(max) * MARGIN || 1
   return { min: min - margin, max: max + margin }

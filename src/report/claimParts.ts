@@ -6,6 +6,7 @@ import { formatFull, formatPercent, formatSure } from '@/words/figures'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import { methodOf } from '@/claims/all'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
+import { LEVEL_HEADS, levelTable, LEVELS_NOTE } from '@/words/en/levelTable'
 import { sampleLines } from '@/words/en/sampleLines'
 import { testLines } from '@/words/en/testLines'
 import { wayWords } from '@/words/en/waysWords'
@@ -102,7 +103,23 @@ function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): read
       rows: lines.map(({ name, shown, full }) => [name, write(shown), write(formatSure(full))]),
       numbers: [false, true, true],
     },
+    ...levelBlocks(levelTable(result, formats), write),
     { is: 'paragraph', text: `Decision: the null hypothesis is ${decision}.` },
     { is: 'list', items: ways },
+  ]
+}
+
+/** Two levels side by side, where a second one is asked for. */
+function levelBlocks(rows: readonly (readonly string[])[], write: Writer): readonly Block[] {
+  if (rows.length === 0) return []
+  return [
+    {
+      is: 'table',
+      label: 'Two levels side by side',
+      heads: LEVEL_HEADS,
+      rows: rows.map((row) => row.map(write)),
+      numbers: [true, true, true, true, false, false],
+    },
+    { is: 'paragraph', text: LEVELS_NOTE, look: 'quiet' },
   ]
 }

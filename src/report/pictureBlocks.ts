@@ -2,7 +2,8 @@ import { describeShortly } from '@/statistics/describe/describe'
 import { histogram } from '@/statistics/describe/bins'
 import { drawnOf, drawnWidth } from '@/pictures/readings'
 import { samplingPicture } from '@/pictures/samplingPicture'
-import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
+import { mirroringBound } from '@/pictures/claimLine'
+import { boundIn, claimLineWords, intervalWords } from '@/words/en/claimLineWords'
 import { type Display, scaled } from '@/words/display'
 import { formatCount, formatLimit, formatPValue, withUnit } from '@/words/figures'
 import { methodOf, parameterOf } from '@/claims/all'
@@ -39,6 +40,7 @@ function claimLineBlock(
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
   const { liesAmongReadings } = parameterOf(claim.draft.parameter)
   const values = liesAmongReadings ? reading.evidence.values : []
+  const mirror = mirroringBound(result)
   const { drawing, each } = claimLine(
     {
       values,
@@ -46,6 +48,8 @@ function claimLineBlock(
       lower: inScale(interval?.lower),
       upper: inScale(interval?.upper),
       claimed: claimedIn(result, display),
+      bound: mirror && boundIn(mirror, display),
+      boundWords: mirror ? intervalWords(mirror, display) : '',
       interval: interval ? intervalWords(interval, display) : '',
       unit: display.unit ?? '',
     },

@@ -1,6 +1,8 @@
 import type { CaseContent } from '@/casefile/content'
+import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import { testedTogether } from '@/claims/testedTogether'
 import { CORE_VERSION } from '@/claims/terms/version'
+import { intervalWords } from '@/words/en/claimLineWords'
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -8,7 +10,7 @@ import { methodOf } from '@/claims/all'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
 import { CONDITION_SOURCES } from '@/words/en/sources'
-import { togetherWords } from '@/words/en/togetherWords'
+import { SIMULTANEOUS_HEADS, simultaneousWords, togetherWords } from '@/words/en/togetherWords'
 import { instantWords } from '@/words/en/trailWords'
 import { claimParts } from './claimParts'
 import type { Block, Part, Report } from './document/document'
@@ -40,6 +42,7 @@ export async function reportOf(whole: CaseContent, options: ReportOptions): Prom
         ? [coverPart(content, title, asOf)]
         : [{ id: 'cover', title, level: 1, blocks: [] } as const]),
       ...(has('summary') ? [summaryPart(studies, write)] : []),
+      ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
       ...(has('working') ? studies.flatMap((study) => workingPart(study, options, write)) : []),
       ...(has('sources') ? [sourcesPart(content, studies)] : []),
@@ -138,6 +141,29 @@ function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part {
     ? [{ is: 'paragraph', text: write(togetherWords(outcomes)), look: 'quiet' }]
     : []
   return { id: 'summary', title: 'Summary of findings', level: 2, blocks: [table, ...together] }
+}
+
+/** Of several claims, intervals that hold at once. */
+function simultaneousPart(studies: readonly ClaimStudy[], write: Writer): readonly Part[] {
+  const tested = studies.flatMap(({ claim, formats: { display }, checked }) =>
+    checked?.result.interval ? [{ claim, display, ...checked, interval: checked.result.interval }] : [],
+  )
+  const count = tested.length
+  if (count < 2) return []
+  const rows = tested.map(({ claim, display, document, interval }) => {
+    const wider = simultaneousInterval({ document, level: interval.level, count })
+    const shown = [interval, wider].map((one) => (one ? intervalWords(one, display) : ''))
+    return [claimTitle(claim.draft), ...shown].map(write)
+  })
+  const words = simultaneousWords(tested.map(({ interval }) => interval.level))
+  const blocks: readonly Block[] = [
+    {
+      ...{ is: 'table', label: 'Simultaneous intervals', heads: SIMULTANEOUS_HEADS },
+      ...{ rows, numbers: [false, false, false] },
+    },
+    { is: 'paragraph', text: write(words), look: 'quiet' },
+  ]
+  return [{ id: 'simultaneous-intervals', title: 'Simultaneous intervals', level: 2, blocks }]
 }
 
 function workingPart(

@@ -1,7 +1,9 @@
 import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
+import { type Moments, moments } from '@/statistics/describe/moments'
 import type { MethodDefinition } from '../terms/definition'
 import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
+import { countEqual } from '../median/differences'
 import { normality, symmetry } from './populationShape'
 import { FAR, levelWithCorrelation, stateOf, type Tested } from './trueLevel'
 
@@ -11,7 +13,10 @@ export const EXPECTED_COUNT = 10
 const UNUSUAL = 0.05
 
 /** What of a method the conditions depend on. */
-type Resting = Pick<MethodDefinition, 'name' | 'restsOn' | 'needsExpectedCounts' | 'allowsForLot'>
+type Resting = Pick<
+  MethodDefinition,
+  'name' | 'restsOn' | 'needsExpectedCounts' | 'allowsForLot' | 'leavesOutEqual'
+>
 
 /**
  * What a test rests on, as far as it can be told from the figures.
@@ -25,7 +30,11 @@ export function conditionsFor(
   const shared = [randomSample(sample), independence(sample), ...shareOfLot(sample, method)]
   switch (sample.kind) {
     case 'measured':
-      return [...shared, ...measuredConditions(sample.measured, method, tested)]
+      return [
+        ...shared,
+        ...measuredConditions(sample.measured, method, tested),
+        ...(method.leavesOutEqual ? equalReadings(sample.measured, claimedValues) : []),
+      ]
     case 'counted':
       return [...shared, expectedCounts(sample.counted.sampleSize, method, claimedValues)]
     case 'two':
@@ -40,30 +49,57 @@ export function conditionsFor(
   }
 }
 
-function measuredConditions(
-  sample: MeasuredSample,
-  { name, restsOn: need }: Resting,
-  tested: Tested,
-): readonly Condition[] {
-  const { values, sorted, sampleSize: n, mean } = sample
-  const described =
-    values && sorted && mean !== undefined
-      ? appearanceOf({ values, sorted, known: { ...sample, mean }, normality: 'none' })
-      : undefined
-  const judged = { n, need, described, tested, isSpreadKnown: name === 'z' }
+function measuredConditions(sample: MeasuredSample, method: Resting, tested: Tested): readonly Condition[] {
+  const { sampleSize: n, all, setAside } = sample
+  const need = method.restsOn
+  const described = appearanceIn(sample)
+  const whole = all && { ...moments(all), values: all, sorted: Float64Array.from(all).sort() }
+  const before = whole ? shapeConditions(whole, appearanceIn(whole), { method, tested }) : []
   return [
     ...(described ? order(described, n, need === 'mean' ? tested : undefined) : []),
     ...(need === 'symmetry' ? [symmetry(n, described)] : []),
-    ...(need === 'mean' || need === 'readings' ? [afterSettingAside(normality(judged), sample)] : []),
-    ...(described?.conditions.grubbs ? [afterSettingAside(outliers(described, sample), sample)] : []),
+    ...shapeConditions(sample, described, { method, tested }).map((condition) =>
+      setAside === 0
+        ? condition
+        : afterSettingAside(
+            condition,
+            setAside,
+            before.find(({ name }) => name === condition.name),
+          ),
+    ),
   ]
 }
 
-/** What is set aside first is said where it bears on what is seen. */
-function afterSettingAside(condition: Condition, { setAside }: MeasuredSample): Condition {
-  return setAside === 0
-    ? condition
-    : ({ ...condition, figures: { ...condition.figures, setAside } } as Condition)
+type Seen = Pick<MeasuredSample, 'sampleSize' | 'values' | 'sorted' | 'places'> &
+  Omit<Moments, 'mean'> &
+  Readonly<{ mean?: number }>
+
+function appearanceIn({ values, sorted, mean, ...known }: Seen): Appearance | undefined {
+  return values && sorted && mean !== undefined
+    ? appearanceOf({ values, sorted, known: { ...known, mean }, normality: 'none' })
+    : undefined
+}
+
+/** Of the shape of the readings, and of those that stand out. */
+function shapeConditions(
+  sample: Seen,
+  described: Appearance | undefined,
+  { method: { name, restsOn: need }, tested }: Readonly<{ method: Resting; tested: Tested }>,
+): readonly Condition[] {
+  const judged = { n: sample.sampleSize, need, described, tested, isSpreadKnown: name === 'z' }
+  return [
+    ...(need === 'mean' || need === 'readings' ? [normality(judged)] : []),
+    ...(described?.conditions.grubbs ? [outliers(described, sample)] : []),
+  ]
+}
+
+/** What is set aside first bears on what is seen: it is said, with what was seen before. */
+function afterSettingAside(condition: Condition, setAside: number, before: Condition | undefined): Condition {
+  return {
+    ...condition,
+    figures: { ...condition.figures, setAside },
+    ...(before ? { withSetAside: { state: before.state, figures: before.figures } } : {}),
+  } as Condition
 }
 
 function randomSample({ drawn }: Sample): Condition {
@@ -127,7 +163,16 @@ function order(
   return [conditions.orderUnusual(figures, isBroken ? 'not-met' : 'doubtful')]
 }
 
-function outliers(described: Appearance, { places }: MeasuredSample): Condition {
+/** A test that leaves out readings equal to the claimed value says of the others where they lie, and not where the median does. */
+function equalReadings(
+  { values = [], sampleSize: n }: MeasuredSample,
+  claimedValues: readonly number[],
+): readonly Condition[] {
+  const equal = Math.max(...claimedValues.map((value) => countEqual(values, value)))
+  return equal === 0 ? [] : [conditions.equalLeftOut({ equal, n })]
+}
+
+function outliers(described: Appearance, { places }: Pick<Seen, 'places'>): Condition {
   const { grubbs, generalizedEsd } = described.conditions
   const found = generalizedEsd?.outliers ?? []
   const readings = found.map((index) => places?.[index] ?? index).toSorted((a, b) => a - b)

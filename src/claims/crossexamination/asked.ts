@@ -1,6 +1,6 @@
 import type { Method, Parameter } from '../terms/names'
 import type { Claim } from '../terms/claim'
-import type { CheckProblem } from '../check'
+import type { CheckProblem } from '../prepareCheck'
 import type { Burden } from '../terms/relations'
 
 /** A reading that is named in a question or an answer. */

@@ -1,6 +1,7 @@
 import type { CheckDocument } from '../terms/request'
 import type { FindingOutcome } from '../finding'
 import { methodOf, parameterOf } from '../all'
+import { checkMethod } from '../check'
 import type { Method } from '../terms/names'
 import { defaultBurden } from '../terms/relations'
 import type { Asked } from './asked'
@@ -122,12 +123,13 @@ function besideQuestion(examined: Examination): readonly Question[] {
     ...(significanceLevel === undefined ? {} : { significanceLevel }),
     ...(confidenceLevel === undefined ? {} : { confidenceLevel }),
   }
-  const method = parameterOf(parameter).usualMethod({})
+  const other = { ...document, claim: { ...document.claim, parameter }, test }
+  const method = checkMethod(other) ?? parameterOf(parameter).usualMethod({})
   return [
     variation({
       key: parameter,
       asked: { ask: 'parameter', parameter, method },
-      document: { ...document, claim: { ...document.claim, parameter }, test },
+      document: other,
       outcome: result.finding.outcome,
     }),
   ]

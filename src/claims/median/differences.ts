@@ -13,8 +13,7 @@ export function differencesFrom(
   values: readonly number[],
   value: number,
 ): Readonly<{ differences: readonly number[]; isTied: (index: number) => boolean }> {
-  const largest = values.reduce((max, reading) => Math.max(max, Math.abs(reading)), Math.abs(value))
-  const slack = ROUNDING * largest
+  const slack = slackOf(values, value)
   const differences = values
     .map((reading) => reading - value)
     .filter((difference) => Math.abs(difference) > slack)
@@ -22,3 +21,16 @@ export function differencesFrom(
   const size = (index: number) => Math.abs(differences[index]!)
   return { differences, isTied: (index) => index > 0 && size(index) - size(index - 1) <= slack }
 }
+
+const slackOf = (values: readonly number[], value: number): number =>
+  ROUNDING * values.reduce((max, reading) => Math.max(max, Math.abs(reading)), Math.abs(value))
+
+/** How many readings equal a value, but for what decimals lose in floating point. */
+export function countEqual(values: readonly number[], value: number): number {
+  const slack = slackOf(values, value)
+  return values.reduce((count, reading) => count + (Math.abs(reading - value) <= slack ? 1 : 0), 0)
+}
+
+/** Whether a reading is a value, but for what decimals lose in floating point. */
+export const areEqual = (reading: number, value: number): boolean =>
+  Math.abs(reading - value) <= ROUNDING * Math.max(Math.abs(reading), Math.abs(value))

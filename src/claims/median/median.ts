@@ -13,6 +13,7 @@ export const median: ParameterDefinition<'median', 'measured', Record<never, nev
   takesKnownSpread: false,
   intervals: [],
   // The signed-rank test rests on symmetry, and rejects a true median of skewed readings far too often.
-  usualMethod: () => 'sign',
+  // The sign test leaves out readings that equal the claimed value, and then tells nothing of the median.
+  usualMethod: ({ hasEqual }) => (hasEqual ? 'quantile' : 'sign'),
   shows: ['median'],
 }

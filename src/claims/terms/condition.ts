@@ -8,6 +8,7 @@ export const CONDITIONS = [
   'order',
   'normality',
   'symmetry',
+  'equal-readings',
   'outliers',
   'expected-counts',
 ] as const
@@ -82,6 +83,8 @@ export const conditions = {
     found('symmetric', 'symmetry', 'no-sign', figures),
   skewed: (figures: Readonly<{ skewness: number; standardError: number }>) =>
     found('skewed', 'symmetry', 'doubtful', figures),
+  equalLeftOut: (figures: Readonly<{ equal: number; n: number }>) =>
+    found('equal-left-out', 'equal-readings', 'not-met', figures),
   noOutliers: (figures: Outliers) => found('no-outliers', 'outliers', 'met', figures),
   outliers: (figures: Outliers) => found('outliers', 'outliers', 'doubtful', figures),
   countsEnough: (figures: Expected) => found('counts-enough', 'expected-counts', 'met', figures),
@@ -99,4 +102,6 @@ export type Condition = FoundCondition &
     of?: 'first' | 'second'
     /** The readings pointed out, by their place among all readings, from 0. */
     readings?: readonly number[]
+    /** What was found with the readings that were set aside first. */
+    withSetAside?: Readonly<{ state: ConditionState; figures: Readonly<Record<string, number>> }>
   }>

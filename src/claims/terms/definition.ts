@@ -78,6 +78,8 @@ export type MethodDefinition<
   isExact?(figures: Own): boolean
   /** What bears a population that it does not: stands beside it where its shape is not what it rests on. */
   robust?: Method
+  /** It leaves out readings that equal the claimed value. */
+  leavesOutEqual?: true
   /** It stands in for the distribution of a count, and so needs enough of both kinds. */
   needsExpectedCounts?: true
   /** It allows for a sample that is a large part of its lot. */
@@ -117,6 +119,8 @@ export type UsualQuestion = Readonly<{
   knownStandardDeviation?: number | undefined
   sampleSize?: number | undefined
   lotSize?: number | undefined
+  /** Whether readings equal the claimed value. */
+  hasEqual?: boolean | undefined
 }>
 
 /** Between which values a parameter lies. */

@@ -23,6 +23,7 @@ export const METHODS = [
   'levene',
   'signed-rank',
   'sign',
+  'quantile',
   'bootstrap',
 ] as const
 export type Method = (typeof METHODS)[number]

@@ -88,6 +88,8 @@ export const testSchema = z.strictObject({
   method: z.enum(['auto', ...METHODS]).default('auto'),
   alternative: z.enum(['auto', ...ALTERNATIVES]).default('auto'),
   significanceLevel: level.default(0.05),
+  /** A second level, to be read beside the first; the finding is made at the first. */
+  secondSignificanceLevel: level.optional(),
   confidenceLevel: level.optional(),
   knownStandardDeviation: positive.optional(),
   interval: z.enum(['auto', ...SHARE_INTERVALS]).default('auto'),

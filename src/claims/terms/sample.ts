@@ -12,6 +12,8 @@ export type MeasuredSample = Omit<Moments, 'mean'> &
     sorted?: Float64Array
     /** Where each of them stands among all readings, those set aside included; absent where none was. */
     places?: readonly number[]
+    /** Those set aside and the others, in the order given; absent where none was. */
+    all?: readonly number[]
     setAside: number
     /** Where the figures stand in the check document, for problems that point at them. */
     path: string

@@ -41,6 +41,7 @@ export const claims = pgTable(
     unit: text('unit').notNull(),
     burden: named<'burden'>('burden'),
     significanceLevel: text('significance_level').notNull(),
+    secondLevel: typed('second_level'),
     confidenceLevel: text('confidence_level').notNull(),
     knownStandardDeviation: text('known_standard_deviation').notNull(),
     method: named<'method'>('method').notNull().default('auto'),

@@ -29,6 +29,16 @@ test('what decides a test is told of where it was changed after the readings wer
   ])
 })
 
+test('readings that are set aside and not brought back are told of', () => {
+  const aside = (number: number, action: 'set-aside' | 'brought-back', sampleId = 'sample') =>
+    entry(number, { action, sampleId })
+  const put = [readings(1), aside(2, 'set-aside'), aside(3, 'set-aside'), aside(4, 'set-aside', 'other')]
+  expect(changedAfterReadings(put, about)).toEqual([{ field: 'setAside', count: 2, number: 3 }])
+  const one = [...put, aside(5, 'brought-back')]
+  expect(changedAfterReadings(one, about)).toEqual([{ field: 'setAside', count: 1, number: 3 }])
+  expect(changedAfterReadings([...one, aside(6, 'brought-back')], about)).toEqual([])
+})
+
 test.each([
   ['the burden that the words carry', { burden: null }, { burden: 'substantiate' }],
   ['the rows kept', { kept: [['a']] }, { kept: [['b']] }],

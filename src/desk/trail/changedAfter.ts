@@ -24,7 +24,7 @@ const DECIDING = [
 /** The fields of a sample that hold what was measured. */
 const MEASURED = ['readings', 'sampleSize', 'mean', 'spread', 'count'] as const
 
-export type ChangedAfter = Readonly<{
+type ChangedField = Readonly<{
   field: (typeof DECIDING)[number]
   before: unknown
   after: unknown
@@ -32,10 +32,13 @@ export type ChangedAfter = Readonly<{
   number: number
 }>
 
+/** A field of the claim, or how many readings are set aside. */
+export type ChangedAfter = ChangedField | Readonly<{ field: 'setAside'; count: number; number: number }>
+
 type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after'>
 
 /**
- * What of a claim was changed after the readings that it is held against were in: what was stated before, and what is now. What
+ * What of a claim, or of what is set aside, was changed after the readings that it is held against were in: what was stated before, and what is now. What
  * was changed and changed back is no change; what was first stated is none either.
  *
  * @param trail - the first entry first
@@ -48,7 +51,7 @@ export function changedAfterReadings(
     (entry) => entry.sampleId !== null && sampleIds.includes(entry.sampleId) && bringsReadings(entry),
   )
   if (!arrived) return []
-  const changed = new Map<ChangedAfter['field'], ChangedAfter>()
+  const changed = new Map<ChangedField['field'], ChangedField>()
   for (const entry of trail) {
     if (entry.number <= arrived.number || entry.claimId !== claimId || entry.action !== 'claim-changed')
       continue
@@ -61,9 +64,23 @@ export function changedAfterReadings(
       changed.set(field, { field, before, after: is[field], number: entry.number })
     }
   }
-  return [...changed.values()].filter(
-    ({ before, after }) => canonicalJson([before]) !== canonicalJson([after]),
-  )
+  return [
+    ...[...changed.values()].filter(
+      ({ before, after }) => canonicalJson([before]) !== canonicalJson([after]),
+    ),
+    ...setAsideSince(trail, sampleIds),
+  ]
+}
+
+/** Readings are set aside once they are there: those that were not brought back. */
+function setAsideSince(
+  trail: readonly Entry[],
+  sampleIds: readonly (string | null)[],
+): readonly ChangedAfter[] {
+  const about = trail.filter(({ sampleId }) => sampleId !== null && sampleIds.includes(sampleId))
+  const put = about.filter(({ action }) => action === 'set-aside')
+  const count = put.length - about.filter(({ action }) => action === 'brought-back').length
+  return count > 0 ? [{ field: 'setAside', count, number: put.at(-1)!.number }] : []
 }
 
 function bringsReadings({ action, after }: Entry): boolean {

@@ -9,7 +9,13 @@ import { useField } from '@/ui/workbench/useField'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
-const FIELDS = ['significanceLevel', 'confidenceLevel', 'knownStandardDeviation', 'decimals'] as const
+const FIELDS = [
+  'significanceLevel',
+  'secondLevel',
+  'confidenceLevel',
+  'knownStandardDeviation',
+  'decimals',
+] as const
 const Item = chakra('div', {
   base: { whiteSpace: 'nowrap', '& input, & span': { fontFamily: 'mono' }, '& > b': { fontWeight: '400' } },
 })
@@ -29,6 +35,15 @@ export function TestLevels() {
             placeholder="level"
             inputMode="decimal"
             {...useField('significanceLevel')}
+          />
+        </Item>
+        <Item>
+          <b>Beside it </b>
+          <InlineText
+            label="Second level"
+            placeholder="none"
+            inputMode="decimal"
+            {...useField('secondLevel')}
           />
         </Item>
         <Item>

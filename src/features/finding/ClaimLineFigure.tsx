@@ -3,7 +3,8 @@
 import { parameterOf } from '@/claims/all'
 import type { Parameter } from '@/claims/terms/names'
 import { useDeferredValue, useMemo } from 'react'
-import { claimLineWords, intervalWords } from '@/words/en/claimLineWords'
+import { mirroringBound } from '@/pictures/claimLine'
+import { boundIn, claimLineWords, intervalWords } from '@/words/en/claimLineWords'
 import { scaled } from '@/words/display'
 import { formatReading, formatLimit, withUnit } from '@/words/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
@@ -35,6 +36,7 @@ function drawingOf({ evidence, checked, display, parameter }: Shown) {
   const values = parameterOf(parameter).liesAmongReadings ? evidence.values : []
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
   const { unit } = display
+  const mirror = result && mirroringBound(result)
   return {
     figures: {
       values,
@@ -42,10 +44,12 @@ function drawingOf({ evidence, checked, display, parameter }: Shown) {
       estimate: inScale(result?.estimate.value),
       lower: inScale(result?.interval?.lower),
       upper: inScale(result?.interval?.upper),
+      bound: mirror && boundIn(mirror, display),
     },
     labels: {
       unit: unit ?? '',
       interval: result?.interval ? intervalWords(result.interval, display) : '',
+      bound: mirror ? intervalWords(mirror, display) : '',
       claimed: claimed.map(
         (value) => `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), unit)}`,
       ),

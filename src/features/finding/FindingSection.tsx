@@ -15,6 +15,7 @@ import { OutcomeHeading } from './OutcomeHeading'
 import { Remarks } from './Remarks'
 import { Signing, type SignedLine } from './Signing'
 import { Beside } from './Beside'
+import { useChangedAfter } from './useChangedAfter'
 import { useFindingWords } from './useFindingWords'
 
 const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
@@ -26,15 +27,16 @@ export function FindingSection({
   caseId,
   claimId,
   signed,
-  changedAfter,
+  changedAfter: asRead,
 }: Readonly<{
   number: number
   caseId: string
   claimId: string
   signed: readonly SignedLine[]
-  /** What was changed after the readings were in, as of when the page was read. */
+  /** What was changed after the readings were in, as the page was read. */
   changedAfter: readonly ChangedAfter[]
 }>) {
+  const changedAfter = useChangedAfter(claimId, asRead)
   return (
     <Section id="finding" number={number} title="Finding">
       <Computed>

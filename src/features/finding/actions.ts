@@ -1,7 +1,14 @@
 'use server'
 
 import type { Outcome } from '@/claims/terms/outcome'
+import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import { readChangedAfter } from '@/server/claim/readClaim'
 import { signFinding } from '@/server/finding/signFinding'
+
+/** What of a claim was changed after its readings were in, as it is stored now. */
+export async function changedAfterNow(claimId: string): Promise<readonly ChangedAfter[]> {
+  return readChangedAfter(String(claimId))
+}
 
 /** Signs the finding of a claim as it is stored. */
 export async function sign(

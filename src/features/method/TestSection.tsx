@@ -1,9 +1,11 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { Box, chakra } from '@chakra-ui/react'
 import { methodOf } from '@/claims/all'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
+import { LEVEL_HEADS, levelTable, LEVELS_NOTE } from '@/words/en/levelTable'
 import { testLines } from '@/words/en/testLines'
+import { DataTable } from '@/ui/figures/DataTable'
 import { FigureLines } from '@/ui/figures/FigureLines'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -37,8 +39,19 @@ function TestFigures({ result }: Checked) {
       </Formula>
       <SamplingFigure result={result} />
       <FigureLines label="Figures of the test" lines={testLines(result, formats)} />
+      <Levels rows={levelTable(result, formats)} />
       <Ways result={result} arrangement="beside" />
       <Working steps={working} />
     </>
+  )
+}
+
+function Levels({ rows }: Readonly<{ rows: readonly (readonly string[])[] }>) {
+  if (rows.length === 0) return null
+  return (
+    <Box marginBlock="12px">
+      <DataTable label="Two levels side by side" heads={LEVEL_HEADS} rows={rows} />
+      <p>{LEVELS_NOTE}</p>
+    </Box>
   )
 }

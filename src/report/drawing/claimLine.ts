@@ -9,6 +9,7 @@ export type ClaimLineDrawing = Omit<ClaimLineFigures, 'claimed' | 'estimate'> &
     estimate: number
     claimed: Claimed
     interval: string
+    boundWords: string
     unit: string
   }>
 
@@ -21,6 +22,8 @@ const INTERVAL_ROOM = 44
 const MAX_DOTS = 120
 const FEW = 300
 const BARE = 18
+/** Under the interval, for the bound with its label. */
+const BOUND_ROOM = 34
 
 /** Every reading as an open circle, the estimate with its interval under them, and the claimed value through all. */
 export function claimLine(
@@ -29,7 +32,7 @@ export function claimLine(
 ): Readonly<{ drawing: Drawing; each: number }> {
   const { values, claimed, estimate, unit } = figures
   const radius = values.length <= FEW ? 3 : 1.8
-  const { x, dots, each, rows, ends } = claimLineShape(
+  const { x, dots, each, rows, ends, bound } = claimLineShape(
     { ...figures, claimed: claimed.map(({ value }) => value) },
     { radius, width: WIDTH - 2 * MARGIN },
   )
@@ -37,7 +40,8 @@ export function claimLine(
   const step = Math.min(2 * radius, MAX_DOTS / Math.max(1, rows))
   const floor = TOP + (rows === 0 ? BARE : rows * step + 6)
   const intervalY = floor + 12
-  const bottom = floor + INTERVAL_ROOM
+  const boundY = intervalY + BOUND_ROOM
+  const bottom = floor + INTERVAL_ROOM + (bound ? BOUND_ROOM : 0)
   const upright = (x: number, from: number, to: number): readonly Point[] => [
     [x, from],
     [x, to],
@@ -73,6 +77,26 @@ export function claimLine(
       colour: INK,
       within: [0, WIDTH],
     }),
+    ...(bound
+      ? [
+          {
+            is: 'line',
+            points: bound.map((end) => [axis.x(end), boundY] as const),
+            stroke: { colour: ACCENT, width: 1.5 },
+          } as const,
+          {
+            is: 'line',
+            points: upright(axis.x(bound[0]), boundY - 6, boundY + 6),
+            stroke: { colour: ACCENT, width: 2 },
+          } as const,
+          ...label({
+            text: write(figures.boundWords),
+            at: [axis.x(bound[0]), boundY + 19],
+            colour: INK,
+            within: [0, WIDTH],
+          }),
+        ]
+      : []),
     ...axisShapes(axis, bottom, inUnitAtEnd(unit, write)),
   ]
   return { drawing: { width: WIDTH, height: bottom + AXIS_ROOM, shapes }, each }

@@ -20,6 +20,7 @@ const figures: ClaimLineDrawing = {
   lower: 14.8,
   upper: 15.05,
   claimed: [{ value: 15, words: 'claimed 15 kg' }],
+  boundWords: '',
   interval: '95 % interval 14.80 to 15.05',
   unit: 'kg',
 }

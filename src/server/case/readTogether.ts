@@ -1,28 +1,68 @@
 import 'server-only'
 import { check } from '@/answers/check'
+import type { CheckResult } from '@/claims/result'
+import { simultaneousInterval } from '@/claims/simultaneousInterval'
+import type { CheckDocument } from '@/claims/terms/request'
 import { type TestedClaim, testedTogether } from '@/claims/testedTogether'
 import type { FindingOutcome } from '@/claims/finding'
+import { intervalWords } from '@/words/en/claimLineWords'
+import { formatsFor } from '@/words/formats'
 import { listClaims } from '@/data/claimRepository'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 
 /** A claim's own p-value and outcome, and what both come to where all of the case's claims are taken together. */
 export type ClaimTogether = TestedClaim &
-  Readonly<{ claimId: string; adjusted: Readonly<{ pValue: number; outcome: FindingOutcome }> }>
+  Readonly<{
+    claimId: string
+    adjusted: Readonly<{ pValue: number; outcome: FindingOutcome }>
+    /** Its own, and the one that holds at once with the others'; only where they are asked for, and the method has one. */
+    intervals?: Readonly<{ own: string; simultaneous: string; level: number }>
+  }>
 
-/** The claims of a case that can be tested, in their order, with their p-values adjusted for being several. */
-export async function readTogether(caseId: string): Promise<readonly ClaimTogether[]> {
+/**
+ * The claims of a case that can be tested, in their order, with their p-values adjusted for being several.
+ *
+ * @param wants - whether intervals that hold at once are made too
+ */
+export async function readTogether(
+  caseId: string,
+  wants: 'p-values' | 'intervals' = 'p-values',
+): Promise<readonly ClaimTogether[]> {
   const db = await database()
-  const tested: (TestedClaim & Readonly<{ claimId: string }>)[] = []
+  const tested: Tested[] = []
   for (const { id, draft } of await listClaims(db, caseId)) {
     if (draft.isDiscarded) continue
     const document = await documentOf(db, draft)
     const result = document && check(document)
-    if (!result?.ok) continue
+    if (!document || !result?.ok) continue
     const { pValue, significanceLevel } = result.test
     const known = pValue === undefined ? {} : { pValue }
-    tested.push({ claimId: id, ...known, significanceLevel, outcome: result.finding.outcome })
+    tested.push({
+      ...{ claimId: id, ...known, significanceLevel, outcome: result.finding.outcome },
+      ...{ document, result },
+    })
   }
   const adjusted = testedTogether(tested)
-  return tested.map((one, index) => ({ ...one, adjusted: adjusted[index]! }))
+  const count = tested.filter(({ result }) => result.interval).length
+  return tested.map(({ document, result, ...one }, index) => ({
+    ...one,
+    adjusted: adjusted[index]!,
+    ...(wants === 'intervals' ? intervalsOf(document, result, count) : {}),
+  }))
+}
+
+type Tested = TestedClaim & Readonly<{ claimId: string; document: CheckDocument; result: CheckResult }>
+
+function intervalsOf(
+  document: CheckDocument,
+  result: CheckResult,
+  count: number,
+): Pick<ClaimTogether, 'intervals'> {
+  const own = result.interval
+  const wider = own && simultaneousInterval({ document, level: own.level, count })
+  if (!wider) return {}
+  const { display } = formatsFor(document.claim, result, undefined)
+  const [words, simultaneous] = [own, wider].map((one) => intervalWords(one, display))
+  return { intervals: { own: words!, simultaneous: simultaneous!, level: own.level } }
 }

@@ -1,5 +1,6 @@
 import 'server-only'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import type { Connection } from '@/data/client'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
@@ -41,8 +42,7 @@ export async function readClaim(
   const second =
     secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
   const samples = await listSamples(db, caseId)
-  const about = { claimId, sampleIds: second ? [sample.id, second.id] : [sample.id] }
-  const changedAfter = changedAfterReadings(await listTrailAbout(db, about), about)
+  const changedAfter = await changedAfterOf(db, claim)
   return {
     claim,
     title: claimTitle(claim.draft),
@@ -61,4 +61,17 @@ export async function readDraftOf(
   const claim = isIdentifier(claimId) ? await findClaim(await database(), claimId) : undefined
   if (!claim) return failure(notFound('claim', claimId))
   return success({ draft: claim.draft, revision: claim.revision })
+}
+
+/** What of a claim was changed after its readings were in, as it is stored; nothing of one that is not there. */
+export async function readChangedAfter(claimId: string): Promise<readonly ChangedAfter[]> {
+  const db = await database()
+  const claim = isIdentifier(claimId) ? await findClaim(db, claimId) : undefined
+  return claim ? changedAfterOf(db, claim) : []
+}
+
+async function changedAfterOf(db: Connection, { id, draft }: StoredClaim): Promise<readonly ChangedAfter[]> {
+  const { sampleId, secondSampleId } = draft
+  const about = { claimId: id, sampleIds: secondSampleId === null ? [sampleId] : [sampleId, secondSampleId] }
+  return changedAfterReadings(await listTrailAbout(db, about), about)
 }

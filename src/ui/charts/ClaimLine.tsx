@@ -21,8 +21,8 @@ import { type Colours, useColours } from './useColours'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, labelPlugin)
 
-/** With readings, and without. */
-const HEIGHTS = ['220px', '112px'] as const
+/** In pixels: with readings, without, and what the bound takes more. */
+const HEIGHTS = { readings: 220, bare: 112, bound: 56 } as const
 
 const Note = chakra('p', { base: { textAlign: 'right', fontSize: '12px', color: 'quiet' } })
 
@@ -30,6 +30,8 @@ export type ClaimLineLabels = Readonly<{
   /** Of the claimed value, or of each limit of a tolerance. */
   claimed: readonly string[]
   interval: string
+  /** Of the bound that mirrors the test. */
+  bound: string
   unit: string
   reading: (value: number) => string
 }>
@@ -60,7 +62,7 @@ export const ClaimLine = memo(function ClaimLine({
       <Picture
         name="claim line"
         description={description}
-        height={HEIGHTS[figures.values.length === 0 ? 1 : 0]}
+        height={`${HEIGHTS[figures.values.length === 0 ? 'bare' : 'readings'] + (figures.bound ? HEIGHTS.bound : 0)}px`}
         ground="surface"
         drawing={drawn}
         testId="claim-line"
@@ -81,7 +83,7 @@ function optionsOf(
   }>,
 ): ChartOptions<'scatter'> {
   const { colours, labels, figures } = input
-  const { x, y, intervalRow, each } = input.drawing
+  const { x, y, intervalRow, boundRow, each } = input.drawing
   const font = { family: '"IBM Plex Mono", monospace', size: 11 }
   return {
     animation: false,
@@ -121,6 +123,9 @@ function optionsOf(
           ...(figures.estimate === undefined
             ? []
             : [{ text: labels.interval, x: figures.estimate, y: intervalRow, colour: colours.ink }]),
+          ...(figures.bound
+            ? [{ text: labels.bound, x: figures.bound.value, y: boundRow, colour: colours.ink }]
+            : []),
         ],
       },
       tooltip: {

@@ -16,6 +16,9 @@ const figures = fc.record({
   estimate: finite,
   lower: finite,
   upper: finite,
+  bound: fc.option(fc.record({ value: finite, open: fc.constantFrom('above' as const, 'below' as const) }), {
+    nil: undefined,
+  }),
   claimed: fc.array(finite, { minLength: 1, maxLength: 2 }),
 })
 

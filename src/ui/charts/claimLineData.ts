@@ -14,6 +14,9 @@ const ROWS_WITHOUT = -0.6
 /** Below the dots, in rows where those have room: the interval, and the end of the picture. */
 const INTERVAL_ROW = -2
 const LOWEST_ROW = -5
+/** Under the interval, where there is a bound, and the end of the picture then. */
+const BOUND_ROW = -5
+const LOWEST_WITH_BOUND = -8
 
 /** What is drawn, and the ranges that hold it. */
 export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
@@ -23,17 +26,20 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
   const hasReadings = figures.values.length > 0
   const max = hasReadings ? Math.max(ROWS, rows + 0.5) : ROWS_WITHOUT
   const scale = hasReadings ? max / ROWS : 1
-  const y = { min: LOWEST_ROW * scale, max }
+  const y = { min: (shape.bound ? LOWEST_WITH_BOUND : LOWEST_ROW) * scale, max }
   const intervalRow = INTERVAL_ROW * scale
+  const boundRow = BOUND_ROW * scale
   return {
     x,
     y,
     intervalRow,
+    boundRow,
     each,
     datasets: [
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
       readingDots(dots, radius, colours),
       ...intervalBar(shape, intervalRow, colours),
+      ...boundBar(shape, boundRow, colours),
       ...estimateTick(figures, intervalRow, colours),
     ] as Row[],
   }
@@ -86,6 +92,23 @@ function intervalBar({ ends }: ClaimLineShape, y: number, colours: Colours): rea
       pointRadius: 8,
       pointBorderWidth: 2.5,
       pointHitRadius: 0,
+    },
+  ]
+}
+
+function boundBar({ bound }: ClaimLineShape, y: number, colours: Colours): readonly Row[] {
+  if (!bound) return []
+  const [end, edge] = bound
+  const row = { borderColor: colours.accent, pointHitRadius: 0 }
+  return [
+    { ...row, label: 'Bound', data: [{ x: end, y }], ...tick, pointRadius: 8, pointBorderWidth: 2.5 },
+    {
+      ...row,
+      label: 'Open side of the bound',
+      data: [end, edge].map((x) => ({ x, y })),
+      showLine: true,
+      borderWidth: 1.5,
+      pointRadius: 0,
     },
   ]
 }

@@ -16,6 +16,7 @@ const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
   unit: 'Unit',
   burden: 'Burden',
   significanceLevel: 'Significance level',
+  secondLevel: 'Second level',
   confidenceLevel: 'Confidence level',
   knownStandardDeviation: 'Known standard deviation',
   method: 'Method',

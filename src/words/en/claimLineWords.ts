@@ -1,10 +1,14 @@
 import type { CheckResult, IntervalFigures } from '@/claims/result'
+import { type Bound, mirroringBound } from '@/pictures/claimLine'
 import { PARAMETER_NOUNS } from './parameters'
 import { type Display, scaled, shownInFull, shownNumber, shownValue } from '../display'
 import { formatCount, formatLimit, formatPercent, formatReading, withUnit } from '../figures'
 
 /** An interval with its level: "95 % interval 14.884 to 14.974". */
-export function intervalWords({ level, lower, upper }: IntervalFigures, display: Display): string {
+export function intervalWords(
+  { level, lower, upper }: Pick<IntervalFigures, 'level' | 'lower' | 'upper'>,
+  display: Display,
+): string {
   const end = (value: number) =>
     display.scale === 1 ? shownNumber(value, display) : shownValue(value, display)
   const named = formatPercent(level)
@@ -18,7 +22,7 @@ export function claimLineWords(
   input: Readonly<{
     /** The readings drawn; none where the parameter is on another scale. */
     values: readonly number[]
-    result: Pick<CheckResult, 'hypotheses' | 'estimate' | 'interval'> | undefined
+    result: Pick<CheckResult, 'hypotheses' | 'estimate' | 'interval' | 'test'> | undefined
     display: Display
   }>,
 ): string {
@@ -30,10 +34,12 @@ export function claimLineWords(
     'lower' in hypothesis
       ? `Limits ${formatLimit(scaled(hypothesis.lower, display))} and ${withUnit(formatLimit(scaled(hypothesis.upper, display)), display.unit)}.`
       : `Claimed value ${shownInFull(hypothesis.value, display)}.`
+  const bound = mirroringBound(result)
+  const mirror = bound ? `, ${intervalWords(bound, display)}, which mirrors the test` : ''
   const interval = result.interval ? `, ${intervalWords(result.interval, display)}` : ''
   const noun = PARAMETER_NOUNS[result.estimate.parameter]
   const estimate = `${noun.charAt(0).toUpperCase()}${noun.slice(1)} ${shownValue(result.estimate.value, display)}`
-  return `Claim line: ${readings}${estimate}${interval}. ${claimed}`
+  return `Claim line: ${readings}${estimate}${interval}${mirror}. ${claimed}`
 }
 
 function readingsWords(values: readonly number[], display: Display): string {
@@ -45,4 +51,13 @@ function readingsWords(values: readonly number[], display: Display): string {
     max = Math.max(max, value)
   }
   return `${formatCount(values.length)} readings from ${reading(min)} to ${reading(max)}. `
+}
+
+/** The bound in the scale that is shown. */
+export function boundIn(
+  { lower, upper }: Pick<IntervalFigures, 'lower' | 'upper'>,
+  display: Display,
+): Bound | undefined {
+  if (lower !== undefined) return { value: scaled(lower, display), open: 'above' }
+  return upper === undefined ? undefined : { value: scaled(upper, display), open: 'below' }
 }

@@ -1,6 +1,7 @@
 import type { Condition, ConditionCode, ConditionState } from '@/claims/terms/condition'
 import type { Method } from '@/claims/terms/names'
 import { formatCount, formatFull, formatNumber, formatPercent, pWords } from '../figures'
+import { CONDITION_STATES } from './conditionWords'
 import { METHOD_WORDS } from './methods'
 
 const p = (pValue: number) => pWords(pValue, 0.05)
@@ -38,6 +39,21 @@ const asideWords = ({ setAside }: Readonly<{ setAside?: number }>) =>
   setAside === undefined
     ? ''
     : ` ${setAside === 1 ? 'One reading was' : `${formatCount(setAside)} readings were`} set aside first.`
+
+/** What was seen with what was set aside first. */
+function beforeWords({ name, withSetAside }: Condition): string {
+  if (!withSetAside) return ''
+  const { state, figures } = withSetAside
+  if (name === 'outliers') {
+    const { outliers: count = 0 } = figures
+    const those = count === 0 ? 'no reading' : count === 1 ? 'one reading' : `${formatCount(count)} readings`
+    return ` With what was set aside, ${those} stood out.`
+  }
+  const { level, stated } = figures
+  return level === undefined || stated === undefined
+    ? ''
+    : ` With what was set aside, the risk would be ${riskWords(level, stated)} (${CONDITION_STATES[state].toLowerCase()}).`
+}
 
 const IN_ORDER = 'If the readings stand in the order in which they were taken,'
 const order = ({ p: pValue, lag1, bound }: FiguresOf<'order-usual'>) =>
@@ -97,6 +113,8 @@ const SENTENCES: {
   symmetric: () => 'The readings are no more skewed than a symmetric population would show.',
   skewed: () =>
     'The readings are skewed, while the signed-rank test rests on a symmetric population. The sign test does not.',
+  'equal-left-out': ({ equal, n }) =>
+    `${equal === 1 ? 'One' : formatCount(equal)} of ${formatCount(n)} readings ${equal === 1 ? 'equals' : 'equal'} the claimed value, and the sign test leaves ${equal === 1 ? 'it' : 'them'} out: it says on which side most of the others lie, and not where the median is.`,
   'no-outliers': (figures) =>
     `No reading stands out (generalised ESD test at 5\u202f%).${asideWords(figures)}`,
   outliers: ({ outliers: count, setAside }) =>
@@ -110,11 +128,12 @@ const SENTENCES: {
 }
 
 /** A condition in a sentence. */
-export function conditionSentence({ code, figures, state }: Condition, method: Method): string {
+export function conditionSentence(condition: Condition, method: Method): string {
+  const { code, figures, state } = condition
   const sentence = SENTENCES[code] as (
     figures: Condition['figures'],
     method: string,
     state: ConditionState,
   ) => string
-  return sentence(figures, METHOD_WORDS[method].name, state)
+  return `${sentence(figures, METHOD_WORDS[method].name, state)}${beforeWords(condition)}`
 }

@@ -10,6 +10,7 @@ export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   order: 'Order',
   normality: 'Normality',
   symmetry: 'Symmetry',
+  'equal-readings': 'Equal readings',
   outliers: 'Outliers',
   'expected-counts': 'Expected counts',
 }
@@ -40,6 +41,7 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   bound: 'bound of chance',
   effectiveN: 'independent readings it is worth',
   setAside: 'set aside first',
+  equal: 'equal to the claimed value',
   outliers: 'outliers',
   beyondFences: 'beyond the fences',
   g: 'Grubbs’ G',

@@ -74,6 +74,11 @@ export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
     name: 'sign test',
     reason: 'Sign test of a median: uses only which side each reading lies on, and rests on no shape at all.',
   },
+  quantile: {
+    name: 'quantile test',
+    reason:
+      'Quantile test of a median: the sign test, but that readings equal to the claimed value are counted as they speak for it, and not left out.',
+  },
   bootstrap: {
     name: 'bootstrap test',
     reason:

@@ -1,4 +1,4 @@
-import type { CheckProblem } from '@/claims/check'
+import type { CheckProblem } from '@/claims/prepareCheck'
 import type { Parameter } from '@/claims/terms/names'
 import { formatCount } from '../figures'
 import type { Problem } from '@/claims/terms/outcome'

@@ -15,4 +15,5 @@ export const PART_WORDS: Readonly<Record<PartName, string>> = {
   'cross-examination': 'cross-examination',
   working: 'working, as an appendix',
   sources: 'methods and sources',
+  'simultaneous-intervals': 'simultaneous intervals',
 }

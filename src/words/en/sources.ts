@@ -10,6 +10,7 @@ export const CONDITION_SOURCES: Readonly<Record<Condition['name'], string>> = {
   normality:
     'Hall (1992), The Bootstrap and Edgeworth Expansion, for a mean; Box (1953), Biometrika 40, 318-335, for a spread; the limits are common practice',
   symmetry: 'Joanes & Gill (1998), The Statistician 47, 183-189',
+  'equal-readings': 'Conover (1999), Practical Nonparametric Statistics',
   outliers: 'Grubbs (1969), Technometrics 11, 1-21; Rosner (1983), Technometrics 25, 165-172',
   'expected-counts': 'common practice',
 }

@@ -19,3 +19,9 @@ export function togetherWords(
   if (changed === 0) return `${why} It changes no finding.`
   return `${why} It changes ${changed === 1 ? 'one finding' : `${changed} findings`}.`
 }
+
+/** What intervals of several claims that hold at once are. */
+export function simultaneousWords(levels: readonly number[]): string {
+  return `These ${levels.length} intervals are wider than each claim’s own: in at least ${formatPercent(Math.min(...levels))} of samples all of them hold their true values at once, as far as each keeps its own level (Bonferroni).`
+}
+export const SIMULTANEOUS_HEADS = ['Claim', 'Interval of its own', 'Simultaneous interval'] as const

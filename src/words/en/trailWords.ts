@@ -78,10 +78,17 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
 /** What was changed after the readings were in: "After the readings were in, the relation was changed from at least to …". */
 export function changedAfterWords(changes: readonly ChangedAfter[]): string {
   if (changes.length === 0) return ''
-  const told = changes.map(
-    ({ field, before, after, number }) =>
-      `the ${fieldWords(field)} was changed from “${orUsual(field, before)}” to “${orUsual(field, after)}” (entry ${formatCount(number)} of the trail)`,
-  )
+  const told = changes.map((change) => {
+    const entry = `entry ${formatCount(change.number)} of the trail`
+    if (change.field === 'setAside') {
+      const { count } = change
+      return count === 1
+        ? `one reading was set aside (${entry})`
+        : `${formatCount(count)} readings were set aside (the last in ${entry})`
+    }
+    const { field, before, after } = change
+    return `the ${fieldWords(field)} was changed from “${orUsual(field, before)}” to “${orUsual(field, after)}” (${entry})`
+  })
   return `After the readings were in, ${told.join('; ')}.`
 }
 

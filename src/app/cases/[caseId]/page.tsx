@@ -9,14 +9,17 @@ import { readTogether } from '@/server/case/readTogether'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
-type Props = Readonly<{ params: Promise<{ caseId: string }> }>
+type Props = Readonly<{
+  params: Promise<{ caseId: string }>
+  searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>
+}>
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const found = await readCase((await params).caseId)
   return { title: found ? caseTitle(found) : 'No such case' }
 }
 
-export default async function CasePage({ params }: Props) {
+export default async function CasePage({ params, searchParams }: Props) {
   const found = await readCase((await params).caseId)
   if (!found) notFound()
   const { id, state, claims, discarded } = found
@@ -32,7 +35,11 @@ export default async function CasePage({ params }: Props) {
         samples={await readSamplesOf(id)}
         together={
           <Suspense>
-            <TogetherOf caseId={id} claims={claims} />
+            <TogetherOf
+              caseId={id}
+              claims={claims}
+              wants={(await searchParams).together === 'intervals' ? 'intervals' : 'p-values'}
+            />
           </Suspense>
         }
       />
@@ -43,6 +50,11 @@ export default async function CasePage({ params }: Props) {
 async function TogetherOf({
   caseId,
   claims,
-}: Readonly<{ caseId: string; claims: CaseWithClaims['claims'] }>) {
-  return <Together claims={claims} tested={await readTogether(caseId)} />
+  wants,
+}: Readonly<{
+  caseId: string
+  claims: CaseWithClaims['claims']
+  wants: 'p-values' | 'intervals'
+}>) {
+  return <Together claims={claims} tested={await readTogether(caseId, wants)} wants={wants} />
 }

@@ -1,0 +1,104 @@
+import type { Procedure } from '@/statistics/inference/procedure'
+import { parameterOf } from './all'
+import type { MethodDefinition } from './terms/definition'
+import { findingOutcome, type FindingOutcome } from './finding'
+import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from './terms/hypotheses'
+import { isAllFinite } from './terms/isAllFinite'
+import type { Parameter } from './terms/names'
+import { failure, type Outcome, success } from './terms/outcome'
+import { parseRequest, type RequestProblem } from './terms/parseRequest'
+import { type ClaimProblem, problems } from './terms/problems'
+import { procedureOf } from './procedureOf'
+import { type CheckRequest, checkRequestSchema } from './terms/request'
+import type { Sample } from './terms/sample'
+import { sampleOf } from './sampleOf'
+import { type Decided, decideOn } from './testFigures'
+
+export type CheckProblem = ClaimProblem | RequestProblem
+
+/** A check that can be made: its request read, its method made ready for the sample, and what that decides. */
+export type Prepared = Readonly<{
+  request: CheckRequest
+  hypotheses: Hypotheses
+  sample: Sample
+  method: MethodDefinition
+  procedure: Procedure
+  decided: Decided
+  confidenceLevel: number
+}>
+
+/** Everything that can keep a check from being made is met here. */
+export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
+  const request = parseRequest(checkRequestSchema, document)
+  if (!request.ok) return request
+  const { claim, test: options, evidence } = request.value
+  const { parameter } = claim
+  const hypotheses = deriveHypotheses(claim, options.alternative)
+  if (!hypotheses.ok) return hypotheses
+  const outside = valueOutside(parameter, hypotheses.value)
+  if (outside) return failure(outside)
+  const sample = sampleOf(evidence)
+  if (!sample.ok) return sample
+  const made = procedureOf({
+    parameter,
+    hypotheses: hypotheses.value,
+    sample: sample.value,
+    options,
+  })
+  if (!made.ok) return made
+  const census = lotFigure(sample.value, parameter, made.value.procedure.estimate)
+  if (census) return failure(problems.census(census.lotSize, claim, census.figure))
+  const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
+  if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
+  const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)
+  if (!isAllFinite(decided.statistics)) return failure(problems.figuresOutOfRange())
+  return success({
+    request: request.value,
+    hypotheses: hypotheses.value,
+    sample: sample.value,
+    ...made.value,
+    decided,
+    confidenceLevel,
+  })
+}
+
+/** Of a lot that was measured whole, with nothing set aside, its own figure: its spread is about its own mean, over all its units. */
+function lotFigure(sample: Sample, parameter: Parameter, estimate: number) {
+  if (sample.kind === 'two') return undefined
+  const { lotSize } = sample
+  const n = sample.kind === 'counted' ? sample.counted.sampleSize : sample.measured.sampleSize
+  if (lotSize === undefined || n < lotSize) return undefined
+  const share = (n - 1) / n
+  const times = { variance: share, 'standard-deviation': Math.sqrt(share) }
+  return { lotSize, figure: estimate * (parameter in times ? times[parameter as keyof typeof times] : 1) }
+}
+
+function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {
+  const { min, max, ends, codeAbove } = parameterOf(parameter).domain
+  const isAllowed = (value: number) =>
+    ends === 'in' ? value >= min && value <= max : value > min && value < max
+  const seen = valuesOf(hypotheses).find((value) => !isAllowed(value))
+  if (seen === undefined) return undefined
+  const path = isRange(hypotheses) ? 'claim.tolerance' : 'claim.value'
+  return problems.valueOutside(parameter, seen, path, seen > max ? codeAbove : undefined)
+}
+
+/** Two tests at α each decide whether a value lies inside a tolerance, so the interval that mirrors them leaves out 2α. */
+export function confidenceLevelOf(options: CheckRequest['test'], hypotheses: Hypotheses): number {
+  const { significanceLevel, confidenceLevel } = options
+  return (
+    confidenceLevel ??
+    1 - (hypotheses.alternativeSide === 'inside' ? 2 * significanceLevel : significanceLevel)
+  )
+}
+
+export function outcomeOf({
+  request,
+  hypotheses,
+  procedure,
+  decided,
+}: Pick<Prepared, 'request' | 'hypotheses' | 'procedure' | 'decided'>): FindingOutcome {
+  const { claim } = request
+  const difference = procedure.differenceFrom(claim.value)
+  return findingOutcome({ relation: claim.relation, hypotheses, decision: decided.decision, difference })
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "claims" ADD COLUMN "second_level" text DEFAULT '' NOT NULL;
