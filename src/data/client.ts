@@ -4,7 +4,7 @@ import { openFolder, openInMemory } from './pglite'
 import { openServer } from './postgres'
 import { chainOlderEntries } from './trailRepository'
 
-export { type Connection, type Database, inTransaction } from './connection'
+export type { Connection, Database } from './connection'
 
 /** Where the data are: in a folder of this machine's, or on a PostgreSQL server. */
 export type Place = Readonly<{ folder: string }> | Readonly<{ server: string }>

@@ -23,8 +23,3 @@ export type Database = Connection &
   }>
 
 export const MIGRATIONS = path.join(process.cwd(), 'src/data/migrations')
-
-export const inTransaction = <T>(
-  database: Database,
-  work: (connection: Connection) => Promise<T>,
-): Promise<T> => database.inTransaction(work)

@@ -1,34 +1,88 @@
 import 'server-only'
-import { mkdirSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { type Connection, type Database, MIGRATIONS } from './connection'
+import { DiskSpace } from './diskSpace'
 import { lockFolder } from './folderLock'
 import * as schema from './schema'
+import { openSynced, syncPath, syncTree } from './syncedFolder'
 
 /**
- * Opens the database in a folder, which it locks against every other process, and brings its tables up to date.
+ * Opens the database in a folder, which it locks against every other process, and brings its tables up to date. What a
+ * transaction did is on the disk once it is over; the folder is its owner's alone.
  *
  * @param folder - an absolute path; made where it does not exist
- * @throws FolderInUse where another process holds the folder
+ * @throws FolderInUse where another process holds the folder; DiskFull where there is no room to begin
  */
 export async function openFolder(folder: string): Promise<Database> {
+  // Whatever this process makes from here on is its owner's alone.
+  process.umask(0o077)
   mkdirSync(folder, { recursive: true })
   const release = await lockFolder(folder)
-  return migrated(new PGlite(path.join(folder, 'postgres')), release)
+  try {
+    closeToOthers(folder)
+    const space = new DiskSpace(folder)
+    space.ensure()
+    return await migrated(await openWhole(folder, space), {
+      release,
+      ensureRoom: (bytes) => space.ensure(bytes),
+    })
+  } catch (error) {
+    release()
+    throw error
+  }
+}
+
+/** A folder that was made before, by another umask or by hand, may be open to others. */
+function closeToOthers(folder: string): void {
+  chmodSync(folder, 0o700)
+  for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
+    const place = path.join(entry.parentPath, entry.name)
+    if (entry.isDirectory()) chmodSync(place, 0o700)
+    else if (entry.isFile()) chmodSync(place, 0o600)
+  }
+}
+
+/** Making the first tables takes seconds: one that was cut short is begun anew, and nothing else ever is. */
+async function openWhole(folder: string, space: DiskSpace): Promise<PGlite> {
+  const place = path.join(folder, 'postgres')
+  const making = path.join(folder, 'postgres-is-being-made')
+  if (existsSync(making)) rmSync(place, { recursive: true, force: true })
+  else if (existsSync(place)) return openSynced(place, space)
+  writeFileSync(making, '')
+  syncPath(folder)
+  const client = await openSynced(place, space)
+  await client.exec('checkpoint')
+  syncTree(place)
+  rmSync(making)
+  syncPath(folder)
+  return client
 }
 
 /** A new database that is gone with the process. */
 export const openInMemory = (): Promise<Database> => migrated(new PGlite())
 
-async function migrated(client: PGlite, release = () => {}): Promise<Database> {
-  const tables = connectionOf(client)
+/** @throws DiskFull where so many bytes more might not find room */
+type EnsureRoom = (bytes: number) => void
+
+async function migrated(
+  client: PGlite,
+  { release, ensureRoom }: Readonly<{ release: () => void; ensureRoom: EnsureRoom }> = {
+    release: () => {},
+    ensureRoom: () => {},
+  },
+): Promise<Database> {
+  const tables = connectionOf(client, ensureRoom)
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
     inTransaction: <T>(work: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => work(connectionOf(transaction))),
+      client.transaction((transaction) => {
+        ensureRoom(0)
+        return work(connectionOf(transaction, ensureRoom))
+      }),
     close: async () => {
       await client.close()
       release()
@@ -37,11 +91,13 @@ async function migrated(client: PGlite, release = () => {}): Promise<Database> {
 }
 
 /** Drizzle's own transactions can't copy. */
-function connectionOf(client: Pick<PGlite, 'query'>) {
+function connectionOf(client: Pick<PGlite, 'query'>, ensureRoom: EnsureRoom) {
   // Drizzle asks nothing of a client but its queries.
   const tables = drizzle(client as PGlite, { schema })
   return Object.assign(tables, {
     copyIn: async (target: string, parts: readonly Uint8Array[]) => {
+      // Once in the table, and once in the log.
+      ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))
       const blob = new Blob([...parts] as BlobPart[])
       await client.query(`COPY ${target} FROM '/dev/blob' (FORMAT binary)`, [], { blob })
     },

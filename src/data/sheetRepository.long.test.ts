@@ -6,7 +6,7 @@ import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { bytesOfColumn, columnOfBytes, packColumns, unpackColumns } from '@/intake/sheet/columnBytes'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
 import { insertCase } from './caseRepository'
-import { inTransaction, type Database, openTestDatabase } from './client'
+import { type Database, openTestDatabase } from './client'
 import { findColumnHeads, insertColumns, readColumn } from './sheetRepository'
 import { columnChunks } from './schema'
 import { insertSample } from './sampleRepository'
@@ -27,7 +27,7 @@ async function newSample(): Promise<string> {
 }
 
 const store = (id: string, columns: readonly ColumnBytes[]) =>
-  inTransaction(db, (connection) => insertColumns(connection, id, columns))
+  db.inTransaction((connection) => insertColumns(connection, id, columns))
 
 async function stored(id: string, names?: readonly string[]): Promise<readonly Column[]> {
   const heads = await findColumnHeads(db, id, names)
@@ -93,7 +93,7 @@ test('a column longer than a chunk is kept in chunks, and read without the other
 test('a transaction that fails in the middle of a copy leaves nothing behind', async () => {
   const id = await newSample()
   const column: Column = { kind: 'number', name: 'a', chunks: [Float64Array.of(1)], length: 1, missing: 0 }
-  const failing = inTransaction(db, async (connection) => {
+  const failing = db.inTransaction(async (connection) => {
     await insertColumns(connection, id, [bytesOfColumn(column)])
     throw new Error('stopped')
   })

@@ -2,6 +2,7 @@ import 'server-only'
 import { createHash } from 'node:crypto'
 import { and, asc, count, desc, eq, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
 import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/desk/trail/chain'
+import { wellFormed } from '@/desk/typed'
 import type { Connection } from './connection'
 import { cases, trailEntries } from './schema'
 
@@ -51,7 +52,17 @@ export async function appendToTrail(db: Connection, facts: Change): Promise<void
 function linkOf(facts: Change, head: ChainHead): ChainedEntry {
   const { at, claimId = null, sampleId = null, detail = '', change, ...own } = facts
   const { before, after } = change ?? { before: '', after: '' }
-  const entry = { ...own, at: at.toISOString(), claimId, sampleId, detail, before, after }
+  const who = wellFormed(own.who)
+  const entry = {
+    ...own,
+    who,
+    at: at.toISOString(),
+    claimId,
+    sampleId,
+    detail: wellFormed(detail),
+    before,
+    after,
+  }
   return chained(entry, head, sha256)
 }
 

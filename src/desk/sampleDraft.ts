@@ -2,12 +2,15 @@ import { z } from 'zod'
 import { READ_RULES } from '@/claims/terms/entries'
 import { DECIMAL_MARKS, storedText } from './typed'
 
-const words = storedText(500)
+/** Of a column's name, and of any other label. */
+export const LONGEST_NAME = 500
+const words = storedText(LONGEST_NAME)
 /** Holds a million readings of fifteen characters. */
 const READINGS_LENGTH = 16_000_000
 /** Holds a code list of some thousand places. */
 const CODES_LENGTH = 200_000
-const MAX_COLUMNS = 400
+/** More columns than any sheet of measurements has. */
+export const MAX_COLUMNS = 400
 const MAX_SET_ASIDE = 100_000
 const MAX_READ_RULES = 40
 

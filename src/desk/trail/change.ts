@@ -1,3 +1,4 @@
+import { isWithinCharacter } from '../typed'
 import { canonicalJson } from '../canonicalJson'
 import type { TrailEntry } from './chain'
 
@@ -34,8 +35,10 @@ function stretchOf(one: unknown, other: unknown): readonly [unknown, unknown] {
   const shorter = Math.min(one.length, other.length)
   let start = 0
   while (start < shorter && one[start] === other[start]) start += 1
+  if (isWithinCharacter(one, start) || isWithinCharacter(other, start)) start -= 1
   let end = 0
   while (end < shorter - start && one.at(-1 - end) === other.at(-1 - end)) end += 1
+  if (isWithinCharacter(one, one.length - end) || isWithinCharacter(other, other.length - end)) end -= 1
   const stretch = (text: string): Stretch => ({ from: start, text: text.slice(start, text.length - end) })
   return [stretch(one), stretch(other)]
 }

@@ -28,6 +28,18 @@ test('bytes that begin where no double can are read all the same', () => {
   expect(columnOfBytes({ head, chunks: [shifted.subarray(1)] })).toEqual(column)
 })
 
+test('bytes in a Buffer, which is a view of others, are read as they are', () => {
+  const column: Column = {
+    kind: 'number',
+    name: 'a',
+    chunks: [Float64Array.of(1.5, 2)],
+    length: 2,
+    missing: 0,
+  }
+  const { head, chunks } = bytesOfColumn(column)
+  expect(columnOfBytes({ head, chunks: chunks.map((bytes) => Buffer.from(bytes)) })).toEqual(column)
+})
+
 test('texts are cut into chunks of their own, and packed columns are taken apart one by one', () => {
   const texts = Array.from({ length: CHUNK_LENGTH + 2 }, (_, row) => `note ${row}`)
   const note: Column = { kind: 'text', name: 'note', texts, length: texts.length, missing: 0 }

@@ -28,13 +28,17 @@ export function columnOfBytes({ head, chunks }: ColumnBytes): Column {
   switch (kind) {
     case 'number':
     case 'date':
-      return { ...shared, kind, chunks: chunks.map((bytes) => new Float64Array(bytes.slice().buffer)) }
+      return {
+        ...shared,
+        kind,
+        chunks: chunks.map((bytes) => new Float64Array(new Uint8Array(bytes).buffer)),
+      }
     case 'category':
       return {
         ...shared,
         kind,
         dictionary,
-        chunks: chunks.map((bytes) => new Uint16Array(bytes.slice().buffer)),
+        chunks: chunks.map((bytes) => new Uint16Array(new Uint8Array(bytes).buffer)),
       }
     case 'text': {
       const decoder = new TextDecoder()

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { doubtsOf, guessFormat, type SheetFormat } from './format'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
-import { MAX_COLUMNS, readSheet, type Sheet } from './readSheet'
+import { MAX_COLUMNS } from '@/desk/sampleDraft'
+import { readSheet, type Sheet } from './readSheet'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 const PLAIN: SheetFormat = {
@@ -78,6 +79,25 @@ test('columns longer than a chunk keep every cell', async () => {
   expect(column.chunks.flatMap((chunk) => [...chunk])).toEqual(values)
 })
 
+test('a name as long as a sample keeps it is taken', async () => {
+  const name = 'n'.repeat(500)
+  const { columns } = await read(`a,${name}\n1,2\n`)
+  expect(columns.map((column) => column.name)).toEqual(['a', name])
+})
+
+test('whoever gave the bytes of a file finds them as they were, a Buffer too', async () => {
+  // Doubled quotes in a row that is not whole in its piece are read twice.
+  const text = 'a,b\n1,"3/4"" bolt"\n2,"x"\n3,"""y"""\n'
+  for (const cut of Array.from({ length: text.length }, (_, at) => at)) {
+    const given = Buffer.from(text)
+    const pieces = [given.subarray(0, cut), given.subarray(cut)].filter(({ length }) => length > 0)
+    const sheet = await readSheet({ source: () => pieces, format: PLAIN })
+    if (!sheet.ok) throw new Error(sheet.problem.message)
+    expect(textsOf(sheet.value.columns[1]!)).toEqual(['3/4" bolt', 'x', '"y"'])
+    expect(given.toString()).toBe(text)
+  }
+})
+
 test('only the columns that are wanted are kept', async () => {
   const sheet = await readSheet({ source: () => [bytesOf('a,b\n1,x\n2,y\n')], format: PLAIN, wanted: ['b'] })
   expect(sheet.ok && sheet.value.columns.map(({ name }) => name)).toEqual(['b'])
@@ -105,6 +125,13 @@ test.each<readonly [string, string | Uint8Array, Partial<SheetFormat>, string, R
     {},
     'wrong-encoding',
     /line 3, in column 1/,
+  ],
+  [
+    'a name too long',
+    `a,${'n'.repeat(501)}\n1,2\n`,
+    {},
+    'name-too-long',
+    /column 2 has 501 characters; at most 500/,
   ],
   ['a header twice', 'a,b,a\n1,2,3\n', {}, 'header-twice', /“a”/],
   [

@@ -1,4 +1,4 @@
-import type { ColumnKind } from '@/desk/sampleDraft'
+import { type ColumnKind, LONGEST_NAME, MAX_COLUMNS } from '@/desk/sampleDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { isMissingWord } from '../reading/missingWords'
 import { type Column, type ColumnBuilder, numberBuilder, textBuilder } from './columns'
@@ -6,9 +6,6 @@ import { asDates } from './dateColumn'
 import type { SheetFormat } from './format'
 import { RowReader } from './rowReader'
 import { sheetProblems } from './sheetProblems'
-
-/** More columns than any sheet of measurements has. */
-export const MAX_COLUMNS = 400
 
 /** Rows that are looked at before the whole file is read. */
 const GLANCED_ROWS = 1000
@@ -155,6 +152,8 @@ class ColumnTaker {
       const name = header === 'none' ? '' : decoder.decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
       return name.trim() || `Column ${i + 1}`
     })
+    const long = this.names.findIndex(({ length }) => length > LONGEST_NAME)
+    if (long >= 0) return sheetProblems.nameTooLong(long + 1, this.names[long]!.length, LONGEST_NAME)
     const twice = this.names.find((name, i) => this.names.indexOf(name) !== i)
     if (twice !== undefined) return sheetProblems.headerTwice(twice)
     const mark = decimalMark === 'comma' ? 0x2c : 0x2e

@@ -54,7 +54,7 @@ export class RowReader {
     }
     if (this.isFirst) {
       if (bytes.length < BYTE_ORDER_MARK.length) {
-        this.rest = bytes.slice()
+        this.rest = new Uint8Array(bytes)
         return undefined
       }
       if (BYTE_ORDER_MARK.every((byte, i) => bytes[i] === byte))
@@ -63,7 +63,7 @@ export class RowReader {
     }
     const read = this.readRows(bytes, 'more')
     if (typeof read !== 'number') return read
-    this.rest = bytes.slice(read)
+    this.rest = new Uint8Array(bytes.subarray(read))
     return this.rest.length > LONGEST_ROW ? sheetProblems.cellTooLong(this.line, LONGEST_ROW) : undefined
   }
 
@@ -112,8 +112,8 @@ export class RowReader {
         }
         if (quoted.hasWide) isAscii = false
         if (quoted.to < quoted.end) {
-          // The doubled quotes are made single in a copy: whoever gave the bytes may read them again.
-          if (bytes === given) bytes = given.slice()
+          // The doubled quotes are made single in a copy: whoever gave the bytes may read them again. A Buffer's slice is a view.
+          if (bytes === given) bytes = new Uint8Array(given)
           this.doubled.push({ cell: this.count, end: quoted.end })
         }
         this.bound(quoted.from, quoted.to)

@@ -48,6 +48,11 @@ export const sheetProblems = {
     ),
   headerTwice: (name: string) =>
     problem('header-twice', `Two columns are named “${name}”. Give each a name of its own.`),
+  nameTooLong: (column: number, seen: number, max: number) =>
+    problem(
+      'name-too-long',
+      `The name of column ${column} has ${seen} characters; at most ${max} are kept. Shorten it in the first row of the file.`,
+    ),
   noColumns: (names: readonly string[]) =>
     problem('no-columns', `None of the columns wanted is there. The file has: ${names.join(', ')}.`),
   tooManyColumns: (seen: number, max: number) =>

@@ -2,7 +2,7 @@ import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '
 import { daysMeant } from '../reading/date'
 import { readNumber } from '../reading/number'
 import { readReadings } from '../reading/readings'
-import { MAX_COLUMNS } from './readSheet'
+import { MAX_COLUMNS } from '@/desk/sampleDraft'
 import { READINGS_COLUMN, readTypedSheet, typedCells, writingOf } from './typedSheet'
 
 export type Cells = readonly (readonly string[])[]

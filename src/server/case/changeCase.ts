@@ -7,7 +7,8 @@ import type { TrailAction } from '@/desk/trail/chain'
 import { changeBetween } from '@/desk/trail/change'
 import { type CaseWithClaims, findCase, updateCase } from '@/data/caseRepository'
 import { orderClaims } from '@/data/claimRepository'
-import { type Connection, inTransaction } from '@/data/client'
+import type { Connection } from '@/data/client'
+import { inTransaction, unlessFull } from '../transaction'
 import { holdCase } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/reading/date'
 import { addCase } from './addCase'
@@ -40,7 +41,7 @@ export async function openKnownCase(
   const words = readInput(newCaseSchema, input)
   if (!words.ok) return words
   if (Object.values(words.value).every((text) => text.trim() === '')) return failure(NOTHING_KNOWN)
-  return success(await openCase(doer, words.value))
+  return unlessFull(async () => success(await openCase(doer, words.value)))
 }
 
 const NOTHING_KNOWN: Problem = {
@@ -54,7 +55,7 @@ export async function openCase(
   { by, now }: Doer,
   words: NewCaseWords = {},
 ): Promise<Readonly<{ caseId: string; claimId: string }>> {
-  return inTransaction(await database(), async (transaction) => {
+  return (await database()).inTransaction(async (transaction) => {
     const known = { ...EMPTY_CASE, openedOn: calendarDay(now), ...words }
     const caseId = await addCase(transaction, known, { by, now })
     return { caseId, claimId: await addClaimWithSample(transaction, caseId, { by, now }) }

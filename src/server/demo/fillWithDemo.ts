@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { countCases } from '@/data/caseRepository'
-import { type Connection, type Database, inTransaction } from '@/data/client'
+import type { Connection, Database } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
 import { addClaim } from '../claim/addClaim'
@@ -18,7 +18,7 @@ const OFFICER = 'inspector on duty'
 
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */
 export async function fillWithDemo(database: Database): Promise<void> {
-  await inTransaction(database, async (transaction) => {
+  await database.inTransaction(async (transaction) => {
     if ((await countCases(transaction)) > 0) return
     const now = Date.now()
     for (const [place, { samples, claims, ...words }] of WINTER_HEATING_AUDIT.entries()) {

@@ -1,4 +1,5 @@
 import 'server-only'
+import { wellFormed } from '@/desk/typed'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 
 const STATUS: Readonly<Record<string, number>> = {
@@ -6,6 +7,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'changed-elsewhere': 409,
   'too-large': 413,
   'unknown-type': 415,
+  'disk-full': 507,
 }
 /** Holds the largest draft that is kept, with room for its characters beyond ASCII. */
 const LARGEST_BODY = 32 * 1024 * 1024
@@ -39,8 +41,7 @@ export function download(
     body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>
   }>,
 ): Response {
-  // Half of a pair of surrogates has no place in an address.
-  const name = file.name.replace(/\p{Surrogate}/gu, '\ufffd')
+  const name = wellFormed(file.name)
   return new Response(streamOf(file.body), {
     headers: {
       'Content-Type': file.type,

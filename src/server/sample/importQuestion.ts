@@ -5,7 +5,7 @@ import { DECIMAL_MARKS } from '@/desk/typed'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { ENCODINGS, SEPARATORS } from '@/intake/sheet/format'
 import { THOUSANDS } from '@/intake/reading/thousands'
-import { MAX_COLUMNS } from '@/intake/sheet/readSheet'
+import { MAX_COLUMNS } from '@/desk/sampleDraft'
 import type { SheetImport } from './importSheet'
 import { readInput } from '../input'
 

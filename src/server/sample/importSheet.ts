@@ -3,10 +3,12 @@ import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { changeBetween } from '@/desk/trail/change'
-import { type Connection, type Database, inTransaction } from '@/data/client'
+import type { Connection, Database } from '@/data/client'
+import { inTransaction } from '../transaction'
 import type { SampleFile } from '@/desk/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
+import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { type Column, likelyColumn } from '@/intake/sheet/columns'
@@ -184,7 +186,7 @@ export async function storeSheet(
   const id = newIdentifier()
   const draft = {
     ...EMPTY_SAMPLE,
-    name: fileName.replace(/\.[a-z0-9]{1,5}$/i, '').slice(0, 200),
+    name: beginningOf(fileName.replace(/\.[a-z0-9]{1,5}$/i, ''), 200),
     columns: columns.map(({ name, kind }) => columnNamed(name, kind)),
     ...words,
     kind: 'file' as const,

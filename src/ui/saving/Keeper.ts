@@ -79,7 +79,9 @@ export class Keeper<T> {
     }
     if (!answer.ok) {
       this.isHalted = answer.problem.code === 'changed-elsewhere'
-      const { message } = answer.problem
+      const { code, message } = answer.problem
+      // Room can be made, and then it is stored without another word.
+      if (code === 'disk-full') this.schedule(RETRY_MS)
       return this.onState(this.isHalted ? { kind: 'changed-elsewhere' } : { kind: 'failed', message })
     }
     this.stored = value

@@ -1,3 +1,4 @@
+import { beginningOf } from '@/desk/typed'
 import type { CheckProblem } from '@/claims/prepareCheck'
 import type { Parameter } from '@/claims/terms/names'
 import { formatCount } from '../figures'
@@ -138,5 +139,5 @@ const MAX_SHOWN = 60
 function shown(value: unknown): string {
   if (typeof value === 'number') return String(value)
   const text = JSON.stringify(value) ?? String(value)
-  return text.length > MAX_SHOWN ? `${text.slice(0, MAX_SHOWN)}…` : text
+  return text.length > MAX_SHOWN ? `${beginningOf(text, MAX_SHOWN)}…` : text
 }

@@ -1,5 +1,6 @@
-// Opens the database of a folder, says what is in it, and then writes without end until it is killed: `killed.long.test.ts`.
+// Opens the database of a folder, says what is in it, and then writes without end until it is killed, or has been refused three times.
 import { sha256 } from '@/casefile/content'
+import type { Outcome } from '@/claims/terms/outcome'
 import { verifyChain } from '@/desk/trail/chain'
 import { listClaims } from '@/data/claimRepository'
 import { listSamples } from '@/data/sampleRepository'
@@ -34,26 +35,42 @@ async function write(): Promise<void> {
       holds,
     },
   })
-  for (let count = Number(known.notes || 0) + 1; ; count += 1) {
+  let refusals = 0
+  /** Makes a change, and tells what is confirmed of it; where the disk is full also what is read then. */
+  const change = async (line: object, make: () => Promise<Outcome<unknown>>) => {
+    const begun = Date.now()
+    const outcome = await make()
+    if (outcome.ok) return say(line)
+    const ms = Date.now() - begun
+    if (outcome.problem.code !== 'disk-full') throw new Error(outcome.problem.message)
+    say({ refused: outcome.problem.message, ms })
+    say({ read: Number((await findCase(db, caseId))!.notes || 0) })
+    refusals += 1
+    if (refusals === 3) process.exit(0)
+  }
+  for (;;) {
     const now = new Date()
-    await saveCase(caseId, { words: { notes: String(count) }, by }, now)
-    say({ notes: count })
-    // Counts on by itself: a kill may have come between the notes and the value.
-    const value = Number(claim!.draft.claimedValue || 0) + 1
-    const draft = { ...claim!.draft, claimedValue: String(value) }
-    await saveClaim(claim!.id, { draft, revision: claim!.revision, by }, now)
-    say({ value })
+    // Each counts on by itself: a kill may have come between the notes and the value.
+    const notes = Number((await findCase(db, caseId))!.notes || 0) + 1
+    await change({ notes }, () => saveCase(caseId, { words: { notes: String(notes) }, by }, now))
     ;[claim] = await listClaims(db, caseId)
-    if (count % 5 > 0) continue
+    const { id, draft, revision } = claim!
+    const value = Number(draft.claimedValue || 0) + 1
+    await change({ value }, () =>
+      saveClaim(id, { draft: { ...draft, claimedValue: String(value) }, revision, by }, now),
+    )
+    if (notes % 5 > 0) continue
     const body = (async function* () {
       yield new TextEncoder().encode(
         `mass,line\n${Array.from({ length: 500 }, (_, at) => `${at}.5,2`).join('\n')}\n`,
       )
     })()
-    await importSheet(db, { caseId, fileName: 'log.csv', by, body }, now)
-    say({ sheets: sheets.length + 1 })
-    sheets.push(samples[0]!)
+    const brought = (await listSamples(db, caseId)).filter(({ kind }) => kind === 'file').length + 1
+    await change({ sheets: brought }, () => importSheet(db, { caseId, fileName: 'log.csv', by, body }, now))
   }
 }
 
-void write()
+write().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error)
+  process.exit(1)
+})

@@ -1,0 +1,67 @@
+import { chmodSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { openFolder } from './pglite'
+
+const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-folder-'))
+
+function modesIn(folder: string): readonly string[] {
+  const all = readdirSync(folder, { recursive: true, withFileTypes: true })
+  return [
+    ...new Set(
+      all.map((entry) => {
+        const mode = statSync(path.join(entry.parentPath, entry.name)).mode & 0o777
+        return `${entry.isDirectory() ? 'folder' : 'file'} ${mode.toString(8)}`
+      }),
+    ),
+  ].toSorted()
+}
+
+test('the data folder is its owner’s alone, also one that was open to others', async () => {
+  const folder = path.join(newFolder(), 'data')
+  const first = await openFolder(folder)
+  const own = ['file 600', 'folder 700']
+  expect(modesIn(folder)).toEqual(own)
+  expect(statSync(folder).mode & 0o777).toBe(0o700)
+  await first.close()
+  chmodSync(folder, 0o777)
+  chmodSync(path.join(folder, 'postgres/base'), 0o777)
+  chmodSync(path.join(folder, 'postgres/PG_VERSION'), 0o666)
+  writeFileSync(path.join(folder, 'before-restore.zip'), '', { mode: 0o666 })
+  chmodSync(path.join(folder, 'before-restore.zip'), 0o666)
+  const second = await openFolder(folder)
+  await second.execute('create table one (x int)')
+  expect(modesIn(folder)).toEqual(own)
+  expect(statSync(folder).mode & 0o777).toBe(0o700)
+  await second.close()
+}, 60_000)
+
+test('commits are synced, and a folder that was made is not made again', async () => {
+  const folder = newFolder()
+  const first = await openFolder(folder)
+  const shown = await first.execute(
+    "select name, setting from pg_settings where name in ('fsync', 'wal_sync_method') order by name",
+  )
+  expect(shown).toMatchObject({
+    rows: [
+      { name: 'fsync', setting: 'on' },
+      { name: 'wal_sync_method', setting: 'fsync' },
+    ],
+  })
+  await first.execute('create table one (x int)')
+  await first.close()
+  expect(readdirSync(folder).toSorted()).toEqual(['postgres', 'reserve'])
+  const second = await openFolder(folder)
+  expect(await second.execute('select count(*)::int as n from one')).toMatchObject({ rows: [{ n: 0 }] })
+  await second.close()
+}, 60_000)
+
+test('a folder that was left while its tables were made is begun anew', async () => {
+  const folder = newFolder()
+  await (await openFolder(folder)).close()
+  writeFileSync(path.join(folder, 'postgres-is-being-made'), '')
+  writeFileSync(path.join(folder, 'postgres/PG_VERSION'), '')
+  const database = await openFolder(folder)
+  expect(await database.query.cases.findMany()).toEqual([])
+  await database.close()
+}, 60_000)

@@ -1,0 +1,23 @@
+import { whyNotOpened } from './openOrExit'
+
+const coded = (code: string) => Object.assign(new Error(`${code}: some words of the system’s`), { code })
+
+test.each([
+  ['EEXIST', 'it is a file and not a folder'],
+  ['ENOTDIR', 'a part of its path is a file'],
+  ['EACCES', 'this is not allowed'],
+  ['EROFS', 'its disk can only be read'],
+  ['ENOSPC', 'its disk is full'],
+])('a data folder that gives %s is told of in a sentence', (code, reason) => {
+  expect(whyNotOpened(coded(code))).toMatch(
+    new RegExp(`^The data folder .* can't be used: ${reason}.* --data\\.$`),
+  )
+})
+
+test('whoever holds the folder is named as it is, and damage says what would do', () => {
+  const held = Object.assign(new Error('in use by process 7'), { name: 'FolderInUse' })
+  expect(whyNotOpened(held)).toBe('in use by process 7')
+  expect(whyNotOpened(new Error('PGlite failed to initialize properly'))).toMatch(
+    /can't be opened: PGlite failed .* restore a backup there\.$/,
+  )
+})
