@@ -280,8 +280,8 @@ describe('case files', () => {
     expect(run(['verify', file])).toMatchObject({
       status: 0,
       results: [
-        expect.stringContaining('The chain holds: the one entry is as written'),
-        'Every file has the hash that its manifest states (2 claims, 0 signed findings).',
+        expect.stringContaining('The chain holds: all 5 entries are as written'),
+        'Every file has the hash that its manifest states, and everything in it follows from the trail (2 claims, 0 signed findings).',
       ],
     })
     const entries = unzipSync(readFileSync(file))

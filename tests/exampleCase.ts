@@ -3,6 +3,7 @@ import { EMPTY_CASE } from '@/desk/caseWords'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { chained, type ChainedEntry } from '@/desk/trail/chain'
+import { changeBetween } from '@/desk/trail/change'
 
 const AT = '2026-11-03T10:42:00.000Z'
 const times = { revision: 1, createdAt: AT, updatedAt: AT }
@@ -57,38 +58,57 @@ export function exampleCase(examples: readonly Example[], subject = 'Pellet sack
     const draft: ClaimDraft = { ...EMPTY_CLAIM, sampleId: samples[at]!.id, ...claim }
     return { id: idOf(200 + at), ...times, draft }
   })
-  const opened: ChainedEntry = chained(
-    {
-      id: idOf(300),
-      caseId: CASE_ID,
-      at: AT,
-      who: 'A. Officer',
-      action: 'opened',
+  const words = {
+    ...EMPTY_CASE,
+    reference: 'WH-099',
+    subject,
+    party: 'Somebody & Sons',
+    people: 'A. Officer\nB. Weigher',
+  }
+  const trail = trailOf([
+    { action: 'opened', claimId: null, sampleId: null, change: changeBetween(EMPTY_CASE, words) },
+    ...samples.map(({ id, draft }) => ({
+      action: 'sample-added' as const,
       claimId: null,
-      sampleId: null,
-      detail: '',
-      before: '',
-      after: '',
-    },
-    { length: 0, hash: '' },
-    sha256,
-  )
+      sampleId: id,
+      change: changeBetween(EMPTY_SAMPLE, draft),
+    })),
+    ...claims.map(({ id, draft }) => ({
+      action: 'claim-added' as const,
+      claimId: id,
+      sampleId: draft.sampleId,
+      change: changeBetween({ ...EMPTY_CLAIM, sampleId: draft.sampleId }, draft),
+    })),
+  ])
   return {
-    case: {
-      id: CASE_ID,
-      ...EMPTY_CASE,
-      reference: 'WH-099',
-      subject,
-      party: 'Somebody & Sons',
-      people: 'A. Officer\nB. Weigher',
-      state: 'open',
-      createdAt: AT,
-      updatedAt: AT,
-    },
+    case: { id: CASE_ID, ...words, state: 'open', createdAt: AT, updatedAt: AT },
     claims,
     samples,
     findings: [],
-    trail: [opened],
-    head: { length: 1, hash: opened.hash },
+    trail,
+    head: { length: trail.length, hash: trail.at(-1)!.hash },
   }
+}
+
+type Told = Pick<ChainedEntry, 'action' | 'claimId' | 'sampleId'> &
+  Readonly<{ change: ReturnType<typeof changeBetween> }>
+
+/** A trail that tells of everything that is there. */
+function trailOf(changes: readonly Told[]): readonly ChainedEntry[] {
+  const trail: ChainedEntry[] = []
+  for (const [at, { change, ...told }] of changes.entries()) {
+    const { before, after } = change ?? { before: '', after: '' }
+    const entry = {
+      id: idOf(300 + at),
+      caseId: CASE_ID,
+      at: AT,
+      who: 'A. Officer',
+      detail: '',
+      before,
+      after,
+      ...told,
+    }
+    trail.push(chained(entry, { length: at, hash: trail.at(-1)?.hash ?? '' }, sha256))
+  }
+  return trail
 }

@@ -3,9 +3,14 @@ import type { CaseContent } from './content'
 import { whyNotGoingOn } from './goingOn'
 
 const here = exampleCase([SACKS, DELIVERIES])
-const [first] = here.trail
-const later = { ...first!, number: 2, previous: first!.hash, hash: 'f'.repeat(64) }
-const goneOn: CaseContent = { ...here, trail: [first!, later], head: { length: 2, hash: later.hash } }
+const { length } = here.trail
+const last = here.trail.at(-1)!
+const later = { ...last, number: length + 1, previous: last.hash, hash: 'f'.repeat(64) }
+const goneOn: CaseContent = {
+  ...here,
+  trail: [...here.trail, later],
+  head: { length: length + 1, hash: later.hash },
+}
 const finding = {
   ...({} as CaseContent['findings'][number]),
   id: 'f',
@@ -20,12 +25,12 @@ test('a file that has all that is here, and more on its trail, goes on from it',
 
 test.each<readonly [string, CaseContent, CaseContent, string]>([
   ['the same case', here, here, 'holds nothing newer'],
-  ['an older one', goneOn, here, 'it has 2 entries on its trail here, and the file holds nothing newer'],
+  ['an older one', goneOn, here, 'it has 6 entries on its trail here, and the file holds nothing newer'],
   [
     'one that went another way',
     goneOn,
-    { ...goneOn, trail: [first!, { ...later, hash: 'e'.repeat(64) }] },
-    'both here and in the file since entry 1',
+    { ...goneOn, trail: [...here.trail, { ...later, hash: 'e'.repeat(64) }] },
+    'both here and in the file since entry 5',
   ],
   ['one without a claim', here, { ...goneOn, claims: goneOn.claims.slice(1) }, 'without the claim'],
   ['one without a sample', here, { ...goneOn, samples: goneOn.samples.slice(0, 1) }, 'without the sample'],

@@ -6,7 +6,8 @@ import { type CaseContent, type ContentSample, type Manifest, manifestSchema } f
 import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, Wrong } from './entries'
 import { readCsv } from './sheetCsv'
 import { KNOWN_VERSIONS, readRecord, type RecordKind } from './versions'
-import { verifyChecks, verifyFindings, verifyTrail } from './verify'
+import { verifyRecord } from './follows'
+import { verifyChecks } from './verify'
 import { caseFileProblem, unzipped } from './zip'
 
 const PATHS =
@@ -19,6 +20,8 @@ export type CaseFile = Readonly<{
   coreVersion: string
   /** What comes out otherwise with the core of today, by the files it stands in: only where another core made them. */
   differences: readonly string[]
+  /** What can't be told of it, though nothing speaks against it. */
+  notes: readonly string[]
 }>
 
 /**
@@ -34,11 +37,12 @@ export async function readCaseFile(bytes: Uint8Array): Promise<Outcome<CaseFile>
   try {
     const manifest = manifestOf(entries.value)
     const content = await contentOf(entries.value, manifest)
-    verifyTrail(content)
-    verifyFindings(content)
+    const { breaks, notes } = await verifyRecord(content)
+    const [broken] = breaks
+    if (broken) throw new Wrong(broken.path, broken.message)
     const differences = await verifyChecks(entries.value, content, manifest)
     const { version, coreVersion } = manifest
-    return success({ content, version, coreVersion, differences })
+    return success({ content, version, coreVersion, differences, notes })
   } catch (error) {
     if (!(error instanceof Wrong)) throw error
     return caseFileProblem(error.path, error.message)

@@ -4,31 +4,9 @@ import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckAnswer } from '@/claims/result'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { verifyChain } from '@/desk/trail/chain'
 import { readClaimAgainst } from '@/intake/claimDocument'
-import { verdictWords } from '@/words/en/trailWords'
-import { type CaseContent, type ContentClaim, type ContentFinding, type Manifest, sha256 } from './content'
+import type { CaseContent, ContentClaim, Manifest } from './content'
 import { type Entries, jsonOf, pathsIn, textOf, Wrong } from './entries'
-
-/** @throws Wrong where the chain of the trail does not hold */
-export function verifyTrail({ trail, head }: CaseContent): void {
-  const verdict = verifyChain(trail, sha256, head)
-  if (!verdict.holds) throw new Wrong('trail.ndjson', `${verdictWords(verdict)}`)
-}
-
-/** @throws Wrong where a signed text has not the fingerprint that it was signed with */
-export function verifyFindings({ findings }: CaseContent): void {
-  const altered = findings.find(({ signed, fingerprint }) => sha256(signed) !== fingerprint)
-  if (altered)
-    throw new Wrong(
-      'findings',
-      `the signed finding ${altered.number} of claim ${altered.claimId} was altered: ${fingerprintWords(altered)}`,
-    )
-}
-
-function fingerprintWords({ signed, fingerprint }: ContentFinding): string {
-  return `its fingerprint is ${sha256(signed)}, and it was signed with ${fingerprint}.`
-}
 
 /**
  * What the claims come to here is what the file says that they came to. Where another core made it, whatever comes out
@@ -47,7 +25,7 @@ export async function verifyChecks(
     const [checkPath, resultPath] = [`checks/${place}`, `results/${place}`]
     const [stated, found] = [textOf(entries.get(checkPath)), textOf(entries.get(resultPath))]
     const result = document && check(document)
-    if (!isOwn) differences.push(...differencesOf({ place, stated, found, document }))
+    if (!isOwn) for (const one of differencesOf({ place, stated, found, document })) differences.push(one)
     else if (stated !== lineOf(document))
       throw new Wrong(checkPath, `${checkPath} does not follow from the claim and its samples.`)
     else if (found !== lineOf(result))

@@ -6,6 +6,10 @@ import { anewWords, verdictWords } from '@/words/en/trailWords'
 
 const ZIP_BEGINS = 'PK'
 
+/** What nobody can tell from a file alone. */
+const WITHOUT_KEYS =
+  'The findings are signed by name, without a key: whoever holds the file could have written all of it anew, trail and hashes included. Compare the last hash with one that was written down elsewhere.'
+
 /** What is to be said of a file, and whether it is as it was written. */
 export type Verdict = Readonly<{ holds: boolean; words: string }>
 
@@ -24,14 +28,20 @@ export async function verify(file: string): Promise<Verdict> {
 async function ofCaseFile(bytes: Uint8Array): Promise<Verdict> {
   const read = await readCaseFile(bytes)
   if (!read.ok) return { holds: false, words: read.problem.message }
-  const { content, coreVersion, differences } = read.value
+  const { content, coreVersion, differences, notes } = read.value
   const { trail, findings, claims } = content
   const { words } = ofTrail(trail)
   const parts = `${claims.length} claims, ${findings.length} signed findings`
   const anew = anewWords({ coreVersion, differences })
   return {
     holds: true,
-    words: `${words}\nEvery file has the hash that its manifest states (${parts}).${anew && `\n${anew}`}`,
+    words: [
+      words,
+      `Every file has the hash that its manifest states, and everything in it follows from the trail (${parts}).`,
+      ...(anew ? [anew] : []),
+      ...notes,
+      ...(findings.length > 0 ? [WITHOUT_KEYS] : []),
+    ].join('\n'),
   }
 }
 

@@ -1,5 +1,6 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
+import { v7 as uuidv7 } from 'uuid'
 import { and, asc, count, desc, eq, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
 import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/desk/trail/chain'
 import { wellFormed } from '@/desk/typed'
@@ -9,7 +10,7 @@ import { cases, trailEntries } from './schema'
 /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
 
-const ENTRIES_AT_ONCE = 500
+const ENTRIES_AT_ONCE = 5000
 const WHEN = sql`to_char(${trailEntries.at} at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS')`
 
 /** What is written down of a change. */
@@ -27,26 +28,60 @@ export type Change = Readonly<{
   change?: Readonly<{ before: string; after: string }> | undefined
 }>
 
+/** Where the trail of a case stands, and when its last entry was written. */
+export type HeldCase = ChainHead & Readonly<{ updatedAt: Date }>
+
 /**
  * Holds a case against every other change of it until the transaction ends.
  *
  * @returns where its trail stands; undefined where there is no such case
  */
-export async function holdCase(db: Connection, caseId: string): Promise<ChainHead | undefined> {
+export async function holdCase(db: Connection, caseId: string): Promise<HeldCase | undefined> {
   const [head] = await db
-    .select({ length: cases.trailLength, hash: cases.trailHash })
+    .select({ length: cases.trailLength, hash: cases.trailHash, updatedAt: cases.updatedAt })
     .from(cases)
     .where(eq(cases.id, caseId))
     .for('update')
   return head
 }
 
-/** Puts a change on the trail of its case, behind the last one, and the case to the top of the docket. */
-export async function appendToTrail(db: Connection, facts: Change): Promise<void> {
-  const head = await holdCase(db, facts.caseId)
-  if (!head) throw new Error(`There is no case ${facts.caseId} to write a trail of.`)
-  await insertLinked(db, linkOf(facts, head))
-  await db.update(cases).set({ updatedAt: facts.at }).where(eq(cases.id, facts.caseId))
+/**
+ * When a change of a case that is held is made. Whoever asked first may be let in last, and then it is now and not when it was
+ * asked for; where the clock of this machine went back it is when the last entry was written.
+ */
+export function notBefore(asked: Date, { updatedAt }: HeldCase): Date {
+  if (asked >= updatedAt) return asked
+  const now = new Date()
+  return now >= updatedAt ? now : updatedAt
+}
+
+/** A clock that is set by so much, as over the network, is not told of. */
+const SETTLED_MS = 1000
+
+/** Puts changes on the trail of their one case, behind the last one, and the case to the top of the docket. */
+export async function appendToTrail(db: Connection, changes: readonly Change[]): Promise<void> {
+  const [first] = changes
+  if (!first) return
+  const { caseId } = first
+  const held = await holdCase(db, caseId)
+  if (!held) throw new Error(`There is no case ${caseId} to write a trail of.`)
+  const at = notBefore(first.at, held)
+  let head: ChainHead = held
+  const entries: ChainedEntry[] = []
+  for (const change of [...clockBack(first, held), ...changes]) {
+    const entry = linkOf({ ...change, at }, head)
+    entries.push(entry)
+    head = { length: entry.number, hash: entry.hash }
+  }
+  await insertTrail(db, entries)
+  await db.update(cases).set({ updatedAt: at }).where(eq(cases.id, caseId))
+}
+
+function clockBack({ caseId, at: asked }: Change, { updatedAt }: HeldCase): readonly Change[] {
+  const now = new Date(Math.max(Date.now(), asked.getTime()))
+  if (updatedAt.getTime() - now.getTime() <= SETTLED_MS) return []
+  const detail = `The clock of this machine says ${now.toISOString()}, and the entry before this was written at ${updatedAt.toISOString()}.`
+  return [{ id: uuidv7(), caseId, at: updatedAt, who: '', action: 'clock-back', detail }]
 }
 
 function linkOf(facts: Change, head: ChainHead): ChainedEntry {
@@ -66,21 +101,25 @@ function linkOf(facts: Change, head: ChainHead): ChainedEntry {
   return chained(entry, head, sha256)
 }
 
-async function insertLinked(db: Connection, entry: ChainedEntry): Promise<void> {
-  await db.insert(trailEntries).values(rowOf(entry))
-  await moveHead(db, entry)
-}
-
-const rowOf = (entry: ChainedEntry) => ({ ...entry, at: new Date(entry.at) })
-
 async function moveHead(db: Connection, { caseId, number, hash }: ChainedEntry): Promise<void> {
   await db.update(cases).set({ trailLength: number, trailHash: hash }).where(eq(cases.id, caseId))
 }
 
-/** Stores a trail that was written elsewhere, as it is. */
+/** Stores entries as they are: many at once, as rows of one JSON, since thousands of parameters would take seconds. */
 export async function insertTrail(db: Connection, entries: readonly ChainedEntry[]): Promise<void> {
-  for (let from = 0; from < entries.length; from += ENTRIES_AT_ONCE)
-    await db.insert(trailEntries).values(entries.slice(from, from + ENTRIES_AT_ONCE).map(rowOf))
+  for (let from = 0; from < entries.length; from += ENTRIES_AT_ONCE) {
+    const rows = JSON.stringify(
+      entries.slice(from, from + ENTRIES_AT_ONCE).map(({ caseId, sampleId, claimId, ...own }) => ({
+        ...own,
+        case_id: caseId,
+        sample_id: sampleId,
+        claim_id: claimId,
+      })),
+    )
+    await db.execute(
+      sql`insert into ${trailEntries} select (jsonb_populate_record(null::trail_entries, row)).* from jsonb_array_elements(${rows}::jsonb) as row`,
+    )
+  }
   const last = entries.at(-1)
   if (last) await moveHead(db, last)
 }

@@ -3,6 +3,12 @@ import { z } from 'zod'
 export const DECIMAL_MARKS = ['point', 'comma'] as const
 export type DecimalMark = (typeof DECIMAL_MARKS)[number]
 
+/**
+ * Longer than any phrase that somebody types in a line. A pattern that may look at a text more than once is given no longer one:
+ * of a hundred thousand characters it would take minutes.
+ */
+export const LONGEST_PHRASE = 1000
+
 /** Text that a database can keep: any whole characters but NUL, which PostgreSQL has no room for. */
 export function storedText(longest: number) {
   return (

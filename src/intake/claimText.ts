@@ -5,7 +5,11 @@ import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { RELATION_WORDS } from '@/words/en/relations'
 import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { beginningOf, LONGEST_PHRASE } from '@/desk/typed'
 import { readNumber } from './reading/number'
+
+/** Of a text that is no claim. */
+const LONGEST_SHOWN = 100
 
 const BY_NAME: Readonly<Record<string, Parameter>> = Object.fromEntries(
   PARAMETERS.flatMap((name) => PARAMETER_WORDS[name].names.map((words) => [words, name])),
@@ -29,6 +33,7 @@ const RANGE = new RegExp(`^(${either(BY_NAME)})\\s+within\\s+(${NUMBER})\\s+to\\
  */
 export function readClaimText(text: string): Outcome<Claim> {
   const plain = text.trim().replace(/\s+/g, ' ')
+  if (plain.length > LONGEST_PHRASE) return failure(notRead(beginningOf(plain, LONGEST_SHOWN)))
   const point = POINT.exec(plain)
   if (point)
     return claimOf(plain, { parameter: point[1]!, relation: point[2]!, values: [point[3]!], unit: point[4]! })

@@ -2,7 +2,7 @@ import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { type Parameter, PARAMETERS } from '@/claims/terms/names'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import type { DecimalMark } from '@/desk/typed'
+import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
 import { stated } from './reading/fieldReader'
 import { readNumber } from './reading/number'
@@ -58,6 +58,7 @@ const RANGE = `(?:between (${NUMBER}) ?(${UNIT})? and|(?:from |within )?(${NUMBE
  * // { words: { parameter: 'mean', relation: 'at-least', claimedValue: '500', unit: 'ml' }, seen: […], unseen: [] }
  */
 export function readWording(wording: string, mark: DecimalMark, assumed?: Parameter): Guess | undefined {
+  if (wording.length > LONGEST_PHRASE) return undefined
   const text = plainWords(wording)
   const number: ReadNumber = (found) => readIn(found, mark)
   const parameter = parameterIn(text)

@@ -164,7 +164,7 @@ function withCompared(
       return failure(notNumbers(found, 'Only numbers and dates lie above, below or between.'))
     const read = asNumbers(found, writingFor(wanted, name))
     made[at] = read.column
-    unread.push(...read.unread)
+    for (const one of read.unread) unread.push(one)
     if (read.said) said[name] = read.said
   }
   return success({ columns: made, unread, said })

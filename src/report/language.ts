@@ -1,3 +1,4 @@
+import { inThousands } from '@/words/figures'
 import type { Language } from '@/desk/reportOptions'
 
 const NARROW_SPACE = '\u202f'
@@ -44,7 +45,7 @@ function withMarks(text: string, { decimal, group }: Readonly<{ decimal: string;
     const digits = whole.replaceAll(',', '')
     // 007 is a code and no number.
     const isCode = digits.length > 1 && digits.startsWith('0')
-    const grouped = isCode ? digits : digits.replace(/\B(?=(\d{3})+$)/g, () => group)
+    const grouped = isCode ? digits : inThousands(digits, group)
     return `${grouped}${fraction ? `${decimal}${fraction.slice(1)}` : ''}`
   })
 }

@@ -49,17 +49,22 @@ const paragraph = (text: string): string =>
     .split(/\r\n|\r|\n/)
     .map(inline)
     .join('\\\n')}\n`
-const cell = (text: string): string =>
-  text
-    .split(/\s*[\r\n]+\s*/)
-    .map(inline)
-    .join('<br>')
-    .replaceAll('|', '\\|')
+const cell = (text: string): string => linesIn(text).map(inline).join('<br>').replaceAll('|', '\\|')
+
+/** The lines of a text without the blanks where they meet; empty ones between them are none. */
+function linesIn(text: string): readonly string[] {
+  const lines = text.split(/[\r\n]+/)
+  const last = lines.length - 1
+  return lines
+    .map((line, at) => (at === 0 ? line : line.trimStart()))
+    .map((line, at) => (at === last ? line : line.trimEnd()))
+    .filter((line, at) => line !== '' || at === 0 || at === last)
+}
 
 /** A text in which no character means anything to Markdown or HTML, on one line; what means nothing there stays as it is. */
 function inline(text: string): string {
-  return text
-    .replace(/\s*[\r\n]+\s*/g, ' ')
+  return linesIn(text)
+    .join(' ')
     .replace(/[\\`*_[\]#~$]/g, '\\$&')
     .replace(/&(?=#?\w+;)/g, '&amp;')
     .replace(/<(?=[a-z/!?])/gi, '&lt;')

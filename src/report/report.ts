@@ -1,4 +1,5 @@
 import type { CaseContent } from '@/casefile/content'
+import { type RecordVerdict, verifyRecord } from '@/casefile/follows'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import { testedTogether } from '@/claims/testedTogether'
 import { CORE_VERSION } from '@/claims/terms/version'
@@ -27,6 +28,7 @@ export async function reportOf(whole: CaseContent, options: ReportOptions): Prom
   const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
   const isExamined = options.parts.includes('cross-examination')
   const studies = await studyClaims(content, { decimals: options.decimals, isExamined })
+  const record = await verifyRecord(whole)
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)
   const { reference, subject, updatedAt } = content.case
@@ -41,6 +43,7 @@ export async function reportOf(whole: CaseContent, options: ReportOptions): Prom
       ...(has('cover')
         ? [coverPart(content, title, asOf)]
         : [{ id: 'cover', title, level: 1, blocks: [] } as const]),
+      ...recordPart(record),
       ...(has('summary') ? [summaryPart(studies, write)] : []),
       ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
@@ -84,6 +87,14 @@ function coverPart({ case: known, claims, samples, head }: CaseContent, title: s
       { is: 'facts', label: 'Case', rows: stated },
     ],
   }
+}
+
+/** What is not what was written, before anything that rests on it; it can't be left out. */
+function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
+  if (breaks.length === 0 && notes.length === 0) return []
+  const title = breaks.length === 0 ? 'What the record does not show' : 'The record does not hold'
+  const items = [...breaks.map(({ message }) => message), ...notes]
+  return [{ id: 'record', title, level: 2, blocks: [{ is: 'list', items }] }]
 }
 
 /** The findings in one table; of several that were tested, also what they come to together. */

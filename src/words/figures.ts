@@ -63,7 +63,7 @@ const [MAX_MEASURED, CONVERTED_DIGITS] = [10, 7]
 
 /** A whole number of things, in groups of three digits: 200,000. */
 export function formatCount(count: number): string {
-  return String(count).replace(/\B(?=(\d{3})+$)/g, ',')
+  return inThousands(String(count), ',')
 }
 
 /** The limit of a tolerance, a sum of two typed figures, without the digits that adding doubles makes up. */
@@ -136,4 +136,11 @@ export function formatFullPValue({
 
 function withTrueMinus(text: string): string {
   return text.replace(/-/g, MINUS)
+}
+
+/** Digits in groups of three, with a mark between them. */
+export function inThousands(digits: string, mark: string): string {
+  const first = digits.length % 3
+  const groups = digits.slice(first).match(/\d{3}/g) ?? []
+  return [...(first > 0 ? [digits.slice(0, first)] : []), ...groups].join(mark)
 }

@@ -18,6 +18,7 @@ export const TRAIL_ACTIONS = [
   'discarded',
   'taken-up',
   'imported',
+  'clock-back',
 ] as const
 export type TrailAction = (typeof TRAIL_ACTIONS)[number]
 

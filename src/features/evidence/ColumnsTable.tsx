@@ -1,5 +1,6 @@
 'use client'
 
+import { LONGEST_PHRASE } from '@/desk/typed'
 import { Box, chakra } from '@chakra-ui/react'
 import { readCodes, unreadCodeLines } from '@/desk/codes'
 import type { ColumnKind, ColumnWords } from '@/desk/sampleDraft'
@@ -170,7 +171,11 @@ function codesOfFile(text: string): string {
   return text
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/)
-    .map((line) => line.replace(/^\s*"?([^",;\t]+)"?\s*[,;\t]\s*"?(.*?)"?\s*$/, '$1 = $2'))
+    .map((line) =>
+      line.length > LONGEST_PHRASE
+        ? line
+        : line.trim().replace(/^"?([^",;\t]+)"?\s*[,;\t]\s*"?(.*?)"?$/, '$1 = $2'),
+    )
     .join('\n')
     .slice(0, 200_000)
 }

@@ -35,6 +35,7 @@ export function TrailView({
   choice,
   pageSize,
   subjects,
+  record,
 }: Readonly<{
   caseId: string
   entries: readonly ChainedEntry[]
@@ -44,6 +45,8 @@ export function TrailView({
   pageSize: number
   /** The claims and samples of the case, each with its name. */
   subjects: Subjects
+  /** What of the case is not what its trail comes to. */
+  record: ReactNode
 }>) {
   const pages = Math.ceil(total / pageSize)
   const { page } = choice
@@ -58,6 +61,7 @@ export function TrailView({
       >
         {verdictWords(verdict)}
       </Box>
+      {record}
       <TrailChooser
         choice={choice}
         subjects={subjects}

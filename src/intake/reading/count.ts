@@ -1,10 +1,10 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
-import type { DecimalMark } from '@/desk/typed'
+import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { plainSpellings, readNumber } from './number'
 
 export type Count = Readonly<{ n: number; successes: number }>
 
-const COUNT = /^(.+?)\s*(%|per ?cent)?\s*(?:of|out of|in|\/)\s*(.+)$/i
+const COUNT = /^(.+?)\s*(?:(%|per ?cent)\s*)?(?:of|out of|in|\/)\s*(.+)$/i
 /** Two numbers with nothing but a space between them, neither with its thousands set apart by one. */
 const PAIR = /^(\d+) (\d{4,}|\d{1,2})$/
 
@@ -14,7 +14,7 @@ const PAIR = /^(\d+) (\d{4,}|\d{1,2})$/
  * @returns the count, or the problem `count-not-read`, or `count-not-whole` where a share is of no whole count
  */
 export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
-  const [, part, percent, whole] = COUNT.exec(text.trim()) ?? withoutWord(text)
+  const [, part, percent, whole] = partsIn(text)
   const [first, total] = [percent ? number(part, mark) : counted(part, mark), counted(whole, mark)]
   if (first === undefined || total === undefined || !Number.isInteger(total) || total < 1 || first < 0)
     return failure(
@@ -33,7 +33,7 @@ export function readCount(text: string, mark: DecimalMark): Outcome<Count> {
 
 /** The two numbers of a count as they stand: how many, and of how many; the latter empty where it is not said. */
 export function partsOfCount(text: string): readonly [string, string] {
-  const [, part, percent = '', whole] = COUNT.exec(text.trim()) ?? withoutWord(text)
+  const [, part, percent = '', whole] = partsIn(text)
   if (part === undefined || whole === undefined) return [text, '']
   return [percent === '' ? part : `${part} ${percent}`, whole]
 }
@@ -47,6 +47,11 @@ function notWhole(text: string, successes: number, total: number): string {
   })
   const seen = Number(successes.toPrecision(6))
   return `“${text}” is ${seen}, which is no whole count: ${near.join(', ')}. Which count was it? Write it as such.`
+}
+
+function partsIn(text: string) {
+  if (text.length > LONGEST_PHRASE) return []
+  return COUNT.exec(text.trim()) ?? withoutWord(text)
 }
 
 const withoutWord = (text: string) => {

@@ -1,3 +1,4 @@
+import { LONGEST_PHRASE } from '@/desk/typed'
 import { dateText, daysMeant } from './date'
 
 /** A day, or the first and the last of several, as days since 1970-01-01; or what was seen that is none, and what would do. */
@@ -16,7 +17,7 @@ const UNTIL = /^(.+?)\s+(?:to|until|and|[-–])\s+(.+)$/i
 export function readDay(text: string): DayReading | undefined {
   const trimmed = text.trim()
   if (trimmed === '') return undefined
-  const [, from = trimmed, to = trimmed] = UNTIL.exec(trimmed) ?? []
+  const [, from = trimmed, to = trimmed] = (trimmed.length <= LONGEST_PHRASE && UNTIL.exec(trimmed)) || []
   const [first, last] = [daysMeant(from), daysMeant(to)]
   const doubtful = [first, last].find((days) => days.length > 1)
   if (doubtful && from === to) {

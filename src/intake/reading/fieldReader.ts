@@ -1,6 +1,6 @@
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
-import type { DecimalMark } from '@/desk/typed'
+import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { plainSpellings, readTypedNumber } from './number'
 import type { UnreadReason } from './readings'
 
@@ -59,7 +59,7 @@ export class FieldReader<F extends Field> {
   /** A share from 0 to 1, also written as a percentage: 0.625 or 62.5 %. */
   share(field: F, name: string, range: Range = SHARE): number | undefined {
     const text = this.text(field)
-    const [, percent] = PERCENT.exec(text) ?? []
+    const [, percent] = (text.length <= LONGEST_PHRASE && PERCENT.exec(text)) || []
     return this.read({ field, name, range, text: percent ?? text, isPercent: percent !== undefined })
   }
 

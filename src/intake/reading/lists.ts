@@ -22,7 +22,7 @@ export function listIn(text: string, writing: Writing): readonly string[] | unde
     if (!parts) return undefined
     const next = tokens[at + 1]?.text
     if (next !== undefined && mayBeOne(parts.at(-1)!, next, isBeforeComma, writing)) return undefined
-    pieces.push(...parts)
+    for (const part of parts) pieces.push(part)
   }
   return pieces.length > 1 || (pieces.length === 1 && pieces[0] !== text) ? pieces : undefined
 }

@@ -4,7 +4,7 @@ export type NumberReading =
   | Readonly<{ ok: true; value: number }>
   | Readonly<{ ok: false; reason: 'not-a-number' | 'other-decimal-mark' | 'too-large' }>
 
-const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i
+const PLAIN = /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
 
 /**
  * Reads one number as it was typed, exactly as the language's own parser would, with the stated decimal mark.

@@ -30,7 +30,7 @@ export function nextQuestion(
     const ways = waysToRead(entry.text, writing, among)
     return ways.length > 0 ? [{ entry, ways }] : []
   })
-  const fewest = Math.min(...asked.map(({ ways }) => ways.length))
+  const fewest = asked.reduce((least, { ways }) => Math.min(least, ways.length), Infinity)
   const first = asked.find(({ ways }) => ways.length === fewest)
   return (
     first && { entry: first.entry, ways: first.ways.map((way) => ({ ...way, count: countSo(unread, way) })) }

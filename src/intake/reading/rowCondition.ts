@@ -1,6 +1,6 @@
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
-import type { DecimalMark } from '@/desk/typed'
+import { beginningOf, type DecimalMark } from '@/desk/typed'
 import { readDate } from './date'
 import { plainSpellings, readNumber } from './number'
 
@@ -31,6 +31,10 @@ const WORDS: readonly (readonly [RegExp, ConditionRelation])[] = [
   [/^(.+?)\s+is\s+not\s+(.+)$/i, 'is-not'],
   [/^(.+?)\s+is\s+(.+)$/i, 'is'],
 ]
+/** Holds a list of values as long as a condition keeps it; a longer text would be looked at for minutes. */
+const LONGEST = 3000
+const LONGEST_SHOWN = 100
+
 const OR = /\s+or\s+/i
 const AND = /\s+and\s+/i
 /** The "and" of "between … and …" joins no conditions. */
@@ -43,6 +47,7 @@ const BETWEEN_AND = /(\bbetween\s+\S+)\s+and\s+/gi
  */
 export function readRowConditions(text: string): Outcome<KeptRows> {
   if (text.trim() === '') return success([])
+  if (text.length > LONGEST) return failure(notRead(`${beginningOf(text, LONGEST_SHOWN)}…`))
   const lists: RowCondition[][] = []
   for (const alternative of text.trim().split(OR)) {
     const parts = alternative.replace(BETWEEN_AND, '$1\u0000').split(AND)

@@ -48,7 +48,7 @@ export function cellNumber(bytes: Uint8Array, start: number, end: number, mark: 
   return sign === MINUS ? -value : value
 }
 
-const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i
+const PLAIN = /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
 
 function slowly(bytes: Uint8Array, start: number, end: number, mark: number): number {
   let text = ''

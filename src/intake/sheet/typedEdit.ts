@@ -20,7 +20,7 @@ export function putBlock(
 ): TypedChange {
   const before = typedCells(sample)
   const known = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
-  const width = Math.max(...block.map((row) => row.length))
+  const width = block.reduce((most, row) => Math.max(most, row.length), 0)
   const isEmpty = before.every((row) => row.every((cell) => cell === ''))
   const [names, rows] =
     isEmpty && at.row === 0 && hasNames(sample, block) ? [block[0]!, block.slice(1)] : [[], block]
@@ -44,7 +44,7 @@ export function asSheet(sample: Typed): TypedChange | undefined {
   const text = sample.readings.trim()
   const lines = text.split(/\r\n|\r|\n/).filter((line) => line.trim() !== '')
   const block = text.includes('\t') ? cellsOfBlock(text) : lines.map((line) => entriesOfLine(line, sample))
-  const width = Math.max(...block.map((row) => row.length))
+  const width = block.reduce((most, row) => Math.max(most, row.length), 0)
   const isEven = text.includes('\t') || block.every((row) => row.length === width)
   if (width < 2 || width > MAX_COLUMNS || !isEven) return undefined
   const [column] = sample.columns
@@ -62,7 +62,7 @@ const entriesOfLine = (line: string, { decimalMark, columns }: Typed): readonly 
 export function changeOfReadings(sample: Typed, readings: string): Partial<TypedChange> {
   const changed = { ...sample, readings }
   const wasSheet = sample.readings.includes('\t')
-  const sheet = !wasSheet && /\t[^]*[\r\n]+[^]*\t/.test(readings) ? asSheet(changed) : undefined
+  const sheet = !wasSheet && hasTabsOnTwoLines(readings) ? asSheet(changed) : undefined
   if (sheet) return sheet
   const before = headerOf(sample) ?? READINGS_COLUMN.name
   const header = headerOf(changed)
@@ -70,6 +70,9 @@ export function changeOfReadings(sample: Typed, readings: string): Partial<Typed
   const isNamed = header !== undefined && header !== column.name && column.name === before
   return isNamed ? { readings, columns: [{ ...column, name: header.slice(0, NAME_LENGTH) }] } : { readings }
 }
+
+const hasTabsOnTwoLines = (text: string): boolean =>
+  /[\r\n]/.test(text.slice(text.indexOf('\t'), text.lastIndexOf('\t') + 1))
 
 /** As long as the name of a column may be. */
 const NAME_LENGTH = 500

@@ -66,8 +66,9 @@ export function typedCells(typed: Typed): readonly (readonly string[])[] {
 
 /** Lines with their cells; empty ones at the end are none. */
 function linesOf(text: string): readonly string[] {
-  const lines = text.replace(/[\r\n]+$/, '')
-  return lines === '' ? [] : lines.split(/\r\n|\r|\n/)
+  const lines = text.split(/\r\n|\r|\n/)
+  const last = lines.findLastIndex((line) => line !== '')
+  return lines.slice(0, last + 1)
 }
 
 function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWords[]): TypedSheet {

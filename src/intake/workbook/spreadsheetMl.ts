@@ -93,9 +93,15 @@ function dateStyles(xml: string): (style: number) => boolean {
   }
 }
 
+/** Twice what the standard (ECMA-376, 18.8.30) lets a format have; a longer one is no date’s. */
+const LONGEST_FORMAT = 510
+
 /** A format with a day, a month, a year or an hour in it, outside of quoted texts, colours and currencies. */
 function isDateFormat(code: string): boolean {
-  return /[dmyhs]/i.test(code.replace(/"[^"]*"|\\.|\[(?!(h+|m+|s+)\])[^\]]*\]|general/gi, ''))
+  return (
+    code.length <= LONGEST_FORMAT &&
+    /[dmyhs]/i.test(code.replace(/"[^"]*"|\\.|\[(?!(h+|m+|s+)\])[^\]]*\]|general/gi, ''))
+  )
 }
 
 type Context = Readonly<{

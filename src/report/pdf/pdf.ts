@@ -19,7 +19,8 @@ const FIGURE = look('mono', 8.5)
 const FOOT = look('sans', 8, QUIET)
 const LOOKS = { finding: look('serif', 12), quiet: QUIET_TEXT, quote: look('serif', 10.5) } as const
 const TITLES = { 1: look('title', 22), 2: look('title', 15), 3: look('title', 11.5) } as const
-/** Above a title, so that it belongs to what follows; and how much has to follow it on its page. */
+/** Below a title, and above it, so that it belongs to what follows; and how much has to follow it on its page. */
+const BELOW = 4
 const ABOVE = { 1: 0, 2: 22, 3: 12 } as const
 const FOLLOWING = { 1: 90, 2: 170, 3: 90 } as const
 
@@ -48,11 +49,11 @@ export function openFonts(files: Files): FontBook {
 function writePart(page: Page, fonts: FontBook, { title, level, blocks }: Part): void {
   const [first] = blocks
   const following =
-    first?.is === 'picture' ? TITLES[level].lineHeight + pictureHeight(first) : FOLLOWING[level]
+    first?.is === 'picture' ? TITLES[level].lineHeight + BELOW + pictureHeight(first) : FOLLOWING[level]
   page.need(ABOVE[level] + following)
   page.space(ABOVE[level])
   page.write(`H${level}`, title, TITLES[level])
-  page.space(4)
+  page.space(BELOW)
   for (const block of blocks) {
     writeBlock(page, fonts, block)
     page.space(6)

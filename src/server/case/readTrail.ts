@@ -2,6 +2,8 @@ import 'server-only'
 import { type ChainedEntry, type ChainVerdict, verifyChain } from '@/desk/trail/chain'
 import { findInTrail, listWholeTrail, sha256, type TrailQuestion } from '@/data/trailRepository'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
+import { type RecordVerdict, verifyRecord } from '@/casefile/follows'
+import { readContent } from '../keeping/readContent'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 
@@ -23,4 +25,10 @@ export async function readTrail(
   const head = { length: ownCase.trailLength, hash: ownCase.trailHash }
   const verdict = verifyChain(await listWholeTrail(db, caseId), sha256, head)
   return { ownCase, verdict, ...(await findInTrail(db, { ...question, caseId })) }
+}
+
+/** What of a case as it is stored does not follow from its trail; undefined where there is no such case. */
+export async function readRecord(caseId: string): Promise<RecordVerdict | undefined> {
+  const content = await readContent(await database(), caseId)
+  return content && verifyRecord(content)
 }

@@ -10,7 +10,7 @@ import type { Connection } from '@/data/client'
 import { inTransaction } from '../transaction'
 import { addFinding } from '@/data/findingRepository'
 import { findSample } from '@/data/sampleRepository'
-import { holdCase } from '@/data/trailRepository'
+import { holdCase, notBefore } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { readDate } from '@/intake/reading/date'
 import { database } from '../keeping/database'
@@ -49,9 +49,10 @@ export async function signFinding(
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   return inTransaction(await database(), async (transaction) => {
     const known = await findClaim(transaction, claimId)
-    if (known) await holdCase(transaction, known.caseId)
-    const claim = known && (await findClaim(transaction, claimId))
+    const held = known && (await holdCase(transaction, known.caseId))
+    const claim = held && (await findClaim(transaction, claimId))
     if (!claim) return failure(notFound('claim', claimId))
+    const at = notBefore(now, held)
     const { draft, caseId } = claim
     if (draft.isDiscarded) return failure(DISCARDED)
     const document = await documentOf(transaction, draft)
@@ -79,12 +80,12 @@ export async function signFinding(
       inputFingerprint,
       signed,
       fingerprint: fingerprintOf(signed),
-      createdAt: now,
+      createdAt: at,
     })
     await record(transaction, {
       caseId,
       claimId,
-      at: now,
+      at,
       who: signedBy,
       action: 'signed',
       detail: `Finding ${number}: ${OUTCOME_WORDS[result.finding.outcome]}, fingerprint ${fingerprintOf(signed)}`,

@@ -198,7 +198,7 @@ test.each<readonly [string, () => Uint8Array, string]>([
   [
     'a reading altered with its hash',
     () => changed(edit('samples/01.json', '14.', '15.'), 'made anew'),
-    'does not follow from the claim and its samples',
+    'readings is not what the trail comes to',
   ],
   [
     'a result altered with its hash',

@@ -58,7 +58,13 @@ export async function importCase(
       if (here) await removeCase(transaction, id)
       await store(transaction, file.value)
       const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
-      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}${anew && `. ${anew}`}`
+      const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}${[
+        anew,
+        ...file.value.notes,
+      ]
+        .filter(Boolean)
+        .map((note) => `. ${note}`)
+        .join('')}`
       await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
       return success({ caseId: id })
     },

@@ -8,6 +8,7 @@ import { inTransaction } from '../transaction'
 import type { SampleFile } from '@/desk/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
+import { hashesOf } from '@/casefile/columnHash'
 import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
@@ -194,7 +195,7 @@ export async function storeSheet(
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
   const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}${part}`
-  const change = changeBetween(EMPTY_SAMPLE, draft)
+  const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashesOf(columns) })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
 }

@@ -14,7 +14,7 @@ import { isIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { outcomeOf } from '../check/outcomeOf'
 import { changedElsewhere, notFound } from '../problems'
-import { record } from '../record'
+import { recordAll } from '../record'
 import type { Saved } from '../saved'
 
 const changeSchema = z.strictObject({
@@ -77,34 +77,48 @@ async function recordChange(
   db: Connection,
   { stored, draft, by, now }: Readonly<{ stored: StoredSample; draft: SampleDraft; by: string; now: Date }>,
 ): Promise<void> {
-  const { added, gone } = changedAsides(stored.draft.setAside, draft.setAside)
+  const { added, gone, moved } = changedAsides(stored.draft.setAside, draft.setAside)
   const about = { caseId: stored.caseId, sampleId: stored.id, at: now, who: by }
-  for (const { row, reason } of gone)
-    await record(db, {
+  const change = changeBetween(
+    { ...stored.draft, setAside: [], movedRows: [] },
+    { ...draft, setAside: [], movedRows: moved },
+  )
+  await recordAll(db, [
+    ...gone.map(({ row, reason }) => ({
       ...about,
-      action: 'brought-back',
+      action: 'brought-back' as const,
       detail: `Row ${row + 1}, which had been set aside: ${reason}`,
-    })
-  for (const { row, reason, by: who } of added)
-    await record(db, { ...about, who, action: 'set-aside', detail: `Row ${row + 1}: ${reason}` })
-  const change = changeBetween({ ...stored.draft, setAside: [] }, { ...draft, setAside: [] })
-  if (change) await record(db, { ...about, action: 'sample-changed', detail: draft.name, change })
+    })),
+    ...(change ? [{ ...about, action: 'sample-changed' as const, detail: draft.name, change }] : []),
+    ...added.map(({ row, reason, by: who }) => ({
+      ...about,
+      who,
+      action: 'set-aside' as const,
+      detail: `Row ${row + 1}: ${reason}`,
+    })),
+  ])
 }
 
-/** What was set aside and what was brought back. A row that moved with others above it is neither. */
+/** What was set aside, what was brought back, and which rows moved with others above them: from where to where, from 1. */
 function changedAsides(before: readonly SetAside[], after: readonly SetAside[]) {
-  const same = (a: SetAside, b: SetAside) => a.reason === b.reason && a.by === b.by
-  const isIn = (list: readonly SetAside[], one: SetAside) =>
-    list.some((other) => other.row === one.row && same(other, one))
-  const gone = before.filter((one) => !isIn(after, one))
+  const [known, kept] = [before, after].map((list) => new Set(list.map(wholeOf)))
+  const leaving = new Map<string, SetAside[]>()
+  for (const one of before) {
+    if (kept!.has(wholeOf(one))) continue
+    leaving.set(wordsOf(one), [...(leaving.get(wordsOf(one)) ?? []), one])
+  }
+  const moved: (readonly [number, number])[] = []
   const added = after.filter((one) => {
-    if (isIn(before, one)) return false
-    const moved = gone.findIndex((other) => same(other, one))
-    if (moved >= 0) gone.splice(moved, 1)
-    return moved < 0
+    if (known!.has(wholeOf(one))) return false
+    const from = leaving.get(wordsOf(one))?.shift()
+    if (from) moved.push([from.row + 1, one.row + 1])
+    return !from
   })
-  return { added, gone }
+  return { added, gone: [...leaving.values()].flat(), moved }
 }
+
+const wordsOf = ({ reason, by }: SetAside): string => JSON.stringify([reason, by])
+const wholeOf = (one: SetAside): string => `${one.row} ${wordsOf(one)}`
 
 async function refreshOutcomes(db: Connection, sample: StoredSample): Promise<void> {
   for (const claim of await listClaimsOf(db, sample.id))

@@ -27,6 +27,7 @@ export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
   discarded: 'discarded a claim or a sample',
   'taken-up': 'took a discarded claim or sample up again',
   imported: 'brought the case in from a file',
+  'clock-back': 'found the clock gone back',
 }
 
 export const NOBODY_NAMED = 'Nobody named'
@@ -121,7 +122,17 @@ const orUsual = (field: string, value: unknown): string =>
   spoken(field, value) || (field === 'burden' ? 'the one that its words carry' : 'nothing')
 
 const spoken = (field: string, value: unknown): string =>
-  (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ?? shown(value)
+  (field === 'cells' ? hashesWords(value) : undefined) ??
+  (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ??
+  shown(value)
+
+/** The hashes of the columns of a file, in the order of their names. */
+function hashesWords(value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null) return undefined
+  return Object.entries(value)
+    .map(([name, hash]) => `${name} ${String(hash).slice(0, 12)}…`)
+    .join(', ')
+}
 
 /** A value in words: of a list each of its members, of a thing each of its fields that says something. */
 function shown(value: unknown): string {

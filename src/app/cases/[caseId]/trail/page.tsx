@@ -1,10 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { Suspense } from 'react'
+import { RecordNotes } from '@/features/trail/RecordNotes'
 import { subjectsOf } from '@/features/trail/subjects'
 import { readTrailChoice } from '@/features/trail/trailView'
 import { TrailView } from '@/features/trail/TrailView'
 import { readSamplesOf } from '@/server/sample/readSample'
-import { readTrail } from '@/server/case/readTrail'
+import { readRecord, readTrail } from '@/server/case/readTrail'
 import { readCase } from '@/server/docket/docket'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
@@ -43,8 +45,18 @@ export default async function TrailPage({ params, searchParams }: Props) {
         caseId={caseId}
         choice={choice}
         pageSize={PAGE_SIZE}
+        record={
+          <Suspense>
+            <RecordOf caseId={caseId} />
+          </Suspense>
+        }
         subjects={subjectsOf([...ownCase.claims, ...ownCase.discarded], await readSamplesOf(caseId))}
       />
     </>
   )
+}
+
+async function RecordOf({ caseId }: Readonly<{ caseId: string }>) {
+  const verdict = await readRecord(caseId)
+  return verdict && <RecordNotes {...verdict} />
 }

@@ -1,0 +1,16 @@
+import { createHash } from 'node:crypto'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { bytesOfColumn } from '@/intake/sheet/columnBytes'
+import type { Column } from '@/intake/sheet/columns'
+
+/** SHA-256 of a column, in hexadecimal digits: of what it is, as canonical JSON, and of its cells as they are stored. */
+export function columnHash(column: Column): string {
+  const { head, chunks } = bytesOfColumn(column)
+  const hash = createHash('sha256').update(`${canonicalJson(head)}\n`, 'utf8')
+  for (const chunk of chunks) hash.update(chunk)
+  return hash.digest('hex')
+}
+
+/** The hash of each column, by its name: what the trail keeps of a file that is brought in. */
+export const hashesOf = (columns: readonly Column[]): Readonly<Record<string, string>> =>
+  Object.fromEntries(columns.map((column) => [column.name, columnHash(column)]))
