@@ -80,6 +80,7 @@ async function measureCaseFile() {
     const question = encodeURIComponent(JSON.stringify({ fileName: 'log.csv', by: '' }))
     const brought = await fetch(`${address}api/cases/${caseId}/samples?question=${question}`, {
       method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream' },
       body: createReadStream(log),
       duplex: 'half',
     })
@@ -95,7 +96,11 @@ async function measureCaseFile() {
   })
   await withServer(second, async (address, server) => {
     const started = performance.now()
-    const answer = await fetch(`${address}api/cases`, { method: 'POST', body: file })
+    const answer = await fetch(`${address}api/cases`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/zip' },
+      body: file,
+    })
     const outcome = await answer.json()
     if (!outcome.ok) throw new Error(outcome.problem.message)
     console.log(

@@ -1,4 +1,5 @@
 // Serves the application: `npm start` with the user's own data, `npm run demo` with the demo's.
+import http from 'node:http'
 import { createServer } from 'node:net'
 import { setTimeout as wait } from 'node:timers/promises'
 import { pathToFileURL } from 'node:url'
@@ -47,6 +48,7 @@ async function serve() {
     return run('npx', ['--no-install', 'next', 'dev', '--hostname', host, '--port', String(port)])
   }
   await build()
+  limitWaiting()
   process.env.NODE_ENV = 'production'
   await import(pathToFileURL(SERVER).href)
   const place = process.env.DATABASE_URL ? 'on the server in DATABASE_URL' : `in ${data}`
@@ -54,6 +56,17 @@ async function serve() {
   console.log(
     `\nTrue Weight is at http://${bracketed(host)}:${port}/\nIts data are ${place}\nCtrl+C ends it.`,
   )
+}
+
+/** Whoever begins a request has to say in this time what it is. Next makes the server itself. */
+const HEADERS_MS = 15_000
+
+function limitWaiting() {
+  const make = http.createServer
+  http.createServer = (...args) => {
+    const [options, listener] = typeof args[0] === 'function' ? [{}, args[0]] : args
+    return make({ ...options, headersTimeout: HEADERS_MS, connectionsCheckingInterval: 5000 }, listener)
+  }
 }
 
 function readOptions() {

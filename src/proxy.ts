@@ -7,6 +7,9 @@ export function proxy(request: NextRequest) {
   const refusal = refusalOf(request)
   if (refusal) return new NextResponse(refusal, { status: 403 })
 
+  if (!isUtf8Address(request.url))
+    return new NextResponse('The address is no text in UTF-8.', { status: 400 })
+
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64')
   const policy = contentPolicy(nonce)
   const headers = new Headers(request.headers)
@@ -20,6 +23,15 @@ export function proxy(request: NextRequest) {
 /** Files are brought in past here, because what passes is kept in memory and cut off: their route refuses for itself. */
 export const config = {
   matcher: '/((?!_next/static|_next/image|api/cases$|api/cases/[^/]+/samples$|api/backup$|api/v1/check$).*)',
+}
+
+function isUtf8Address(address: string): boolean {
+  try {
+    decodeURIComponent(new URL(address).pathname)
+    return true
+  } catch {
+    return false
+  }
 }
 
 function contentPolicy(nonce: string): string {

@@ -1,3 +1,4 @@
+import { parseJson } from '@/desk/parseJson'
 /** Thrown while a case file is read, to say what is wrong from wherever it is seen. */
 export class Wrong extends Error {
   readonly path: string
@@ -37,7 +38,7 @@ export function jsonIn(entries: Entries, path: string): unknown {
 
 export function jsonOf(text: string, path: string): unknown {
   try {
-    return JSON.parse(text)
+    return parseJson(text)
   } catch {
     throw new Wrong(path, `${path} is no JSON.`)
   }

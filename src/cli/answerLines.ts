@@ -1,3 +1,4 @@
+import { parseJson } from '@/desk/parseJson'
 import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
@@ -29,7 +30,7 @@ export async function answerLines(
 
 function answerTo(line: string): Answer {
   try {
-    return answer(JSON.parse(line))
+    return answer(parseJson(line))
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error
     const seen = line.length > 60 ? `${line.slice(0, 60)}…` : line

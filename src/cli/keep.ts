@@ -42,8 +42,10 @@ function restoredWords(
     cases,
     madeAt,
     keptAs,
+    dropped,
   }: Extract<Awaited<ReturnType<typeof restoreFrom>>, Outcome<unknown> & { ok: true }>['value'],
 ): string {
   const before = keptAs ? ` What was there before is kept in ${keptAs}.` : ''
-  return `Restored from ${file}, made at ${madeAt}: ${cases} ${cases === 1 ? 'case' : 'cases'}.${before}`
+  const older = dropped > 0 ? ` Of such files ${dropped} older ones were removed.` : ''
+  return `Restored from ${file}, made at ${madeAt}: ${cases} ${cases === 1 ? 'case' : 'cases'}.${before}${older}`
 }

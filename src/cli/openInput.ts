@@ -20,3 +20,13 @@ export async function openFile(file: string): Promise<FileHandle> {
     })
   }
 }
+
+/** The whole of a file. Throws a message for people where it can't be read. */
+export async function readWhole(file: string): Promise<Uint8Array> {
+  const handle = await openFile(file)
+  try {
+    return await handle.readFile()
+  } finally {
+    await handle.close()
+  }
+}

@@ -1,4 +1,5 @@
-import { readFile, writeFile } from 'node:fs/promises'
+import { readWhole } from './openInput'
+import { writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { readCaseFile } from '@/casefile/read'
@@ -39,7 +40,7 @@ export async function writeReport(
     ...(numbers === undefined ? {} : { language: LANGUAGES[numbers] ?? numbers }),
   })
   if (!options.success) return failure(wrongOption(options.error.issues[0]?.path[0]))
-  const read = await readCaseFile(await readFile(file))
+  const read = await readCaseFile(await readWhole(file))
   if (!read.ok) return read
   const output = stated.output ?? `${file.replace(/\.zip$/i, '')}.${format.value}`
   const report = await reportOf(read.value.content, options.data)

@@ -1,4 +1,6 @@
+import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
 import { createReadStream } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
@@ -24,11 +26,13 @@ export type SheetFileQuestion = Readonly<{
  */
 export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<Sheet>> {
   const { file, wanted, missing, stated } = question
-  const beginning = await beginningOf(file)
+  const first = await beginningOf(file)
+  const whole = isUtf16(first) ? asUtf8(await readFile(file)) : undefined
+  const beginning = whole?.subarray(0, BEGINNING) ?? first
   const format: SheetFormat = { ...guessFormat(beginning), ...stated, header: 'first-row' }
   const doubt = doubtsOf(format, beginning).find(({ about }) => !IS_STATED[about](stated))
   if (doubt) return failure(twoWays(doubt))
-  const source = () => createReadStream(file, { highWaterMark: PIECE })
+  const source = () => (whole ? [whole] : createReadStream(file, { highWaterMark: PIECE }))
   const sheet = await readSheet({ source, format, wanted })
   if (!sheet.ok) return sheet
   const names = sheet.value.columns.map(({ name }) => name)

@@ -1,4 +1,5 @@
-import { readFile } from 'node:fs/promises'
+import { readWhole } from './openInput'
+import { parseJson } from '@/desk/parseJson'
 import { sha256, trailEntrySchema } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
 import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
@@ -18,7 +19,7 @@ export type Verdict = Readonly<{ holds: boolean; words: string }>
  * a case file also that its results follow from its claims and samples.
  */
 export async function verify(file: string): Promise<Verdict> {
-  const bytes = await readFile(file)
+  const bytes = Buffer.from(await readWhole(file))
   if (bytes.subarray(0, 2).toString('latin1') === ZIP_BEGINS) return ofCaseFile(bytes)
   const read = entriesOf(bytes.toString('utf8'))
   if (typeof read === 'string') return { holds: false, words: read }
@@ -65,7 +66,7 @@ function entriesOf(text: string): readonly ChainedEntry[] | string {
 
 function jsonOf(line: string): unknown {
   try {
-    return JSON.parse(line)
+    return parseJson(line)
   } catch {
     return undefined
   }

@@ -1,11 +1,11 @@
 import 'server-only'
-import { and, asc, count, desc, eq, exists, ilike, inArray, isNull, ne, or, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, exists, inArray, isNull, ne, or, sql } from 'drizzle-orm'
 import type { CaseState, CaseWords } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'
 import type { Connection } from './connection'
 import { cases, claims, columnChunks, findings, samples, sheetColumns, trailEntries } from './schema'
-import { containing } from './trailRepository'
+import { holdsText } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
@@ -95,7 +95,7 @@ async function withClaims(db: Connection, rows: readonly CaseRow[]): Promise<rea
 }
 
 function conditionOf(db: Connection, { text, state, outcome }: DocketQuestion) {
-  const pattern = containing(text ?? '')
+  const holds = (column: Parameters<typeof holdsText>[0]) => holdsText(column, text ?? '')
   const ofCase = (condition: ReturnType<typeof or>) =>
     exists(
       db
@@ -110,13 +110,16 @@ function conditionOf(db: Connection, { text, state, outcome }: DocketQuestion) {
       : ofCase(outcome === 'none' ? isNull(claims.outcome) : eq(claims.outcome, outcome)),
     text
       ? or(
-          ...[cases.reference, cases.subject, cases.party, cases.people].map((column) =>
-            ilike(column, pattern),
-          ),
-          ofCase(or(ilike(claims.wording, pattern), ilike(claims.quantity, pattern))),
+          ...[cases.reference, cases.subject, cases.party, cases.people].map((column) => holds(column)),
+          ofCase(or(holds(claims.wording), holds(claims.quantity))),
         )
       : undefined,
   )
+}
+
+/** Every case there is, by its identifier. */
+export async function listCaseIds(db: Connection): Promise<readonly string[]> {
+  return (await db.select({ id: cases.id }).from(cases)).map(({ id }) => id)
 }
 
 export async function countCases(db: Connection): Promise<number> {

@@ -44,7 +44,8 @@ export async function openServer(address: string): Promise<Database> {
           await client.query('commit')
           return result
         } catch (error) {
-          await client.query('rollback')
+          // What went wrong first is told, also where the connection is gone.
+          await client.query('rollback').catch(() => {})
           throw error
         }
       }),
@@ -54,10 +55,15 @@ export async function openServer(address: string): Promise<Database> {
 
 async function withClient<T>(pool: Pool, work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect()
+  let broken: Error | undefined
+  // A connection that is cut while it is in use also tells the query that it was in use for.
+  const onError = (error: Error) => (broken = error)
+  client.on('error', onError)
   try {
     return await work(client)
   } finally {
-    client.release()
+    client.off('error', onError)
+    client.release(broken)
   }
 }
 

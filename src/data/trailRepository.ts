@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { and, asc, count, desc, eq, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
 import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/desk/trail/chain'
 import { wellFormed } from '@/desk/typed'
+import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Connection } from './connection'
 import { cases, trailEntries } from './schema'
 
@@ -172,7 +173,7 @@ export async function findInTrail(
     text
       ? or(
           ...[trailEntries.who, trailEntries.detail, trailEntries.before, trailEntries.after, WHEN].map(
-            (column) => ilike(column, containing(text)),
+            (column) => holdsText(column, text),
           ),
         )
       : undefined,
@@ -205,8 +206,15 @@ export async function listTrailAbout(
   return rows.map(entryOf)
 }
 
-/** A pattern that holds for every text with this one in it, whatever its characters mean to a pattern. */
-export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`
+/** Blanks of any width are one kind, and NUL, which no text holds, is none. */
+const BLANKS = '\u00a0\u2009\u202f\t'
+
+/** Whether a column holds a text somewhere, whatever its characters mean to a pattern, and however its blanks are set. */
+export function holdsText(column: AnyPgColumn | SQL, text: string): SQL {
+  const plain = text.replaceAll('\0', '').replace(/[\u00a0\u2009\u202f\t]/g, ' ')
+  const pattern = `%${plain.replace(/[\\%_]/g, '\\$&')}%`
+  return ilike(sql`translate(${column}, ${BLANKS}, '    ')`, pattern)
+}
 
 function entryOf(row: typeof trailEntries.$inferSelect): ChainedEntry {
   return { ...row, number: row.number!, at: row.at.toISOString() }

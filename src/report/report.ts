@@ -1,5 +1,6 @@
 import type { CaseContent } from '@/casefile/content'
-import { type RecordVerdict, verifyRecord } from '@/casefile/follows'
+import { verifyRecord } from '@/casefile/follows'
+import type { RecordVerdict } from '@/casefile/verdict'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import { testedTogether } from '@/claims/testedTogether'
 import { CORE_VERSION } from '@/claims/terms/version'

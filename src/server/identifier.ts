@@ -5,4 +5,4 @@ import { v7, validate } from 'uuid'
 export const newIdentifier = (): string => v7()
 
 /** Whether a text from an address can be an identifier at all; the database refuses any other. */
-export const isIdentifier = (text: string): boolean => validate(text)
+export const isIdentifier = (text: unknown): text is string => typeof text === 'string' && validate(text)

@@ -1,3 +1,4 @@
+import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
 import { check } from '@/answers/check'
@@ -58,11 +59,14 @@ let order: Readonly<{ key: string; rows: Uint32Array }> | undefined
 const sheets = {
   /** Shows the beginning of a file. */
   async preview(
-    file: Blob,
+    given: Blob,
     choice: Readonly<{ format?: SheetFormat; workbook?: WorkbookChoice }>,
   ): Promise<Outcome<FilePreview>> {
-    if (file.size > MAX_BYTES) return failure(sheetProblems.fileTooLarge(file.size))
-    const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
+    if (given.size > MAX_BYTES) return failure(sheetProblems.fileTooLarge(given.size))
+    const bytes = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
+    const isWide = isUtf16(await bytes(given.slice(0, 2)))
+    const file = isWide ? new Blob([asUtf8(await bytes(given)) as BlobPart]) : given
+    const beginning = await bytes(file.slice(0, BEGINNING))
     const opened = await sourceOf(file, beginning, choice.workbook)
     if (!opened.ok) return opened
     const { head, source, workbook, problem } = opened.value

@@ -16,7 +16,7 @@ export type Line = Readonly<{
 }>
 
 const PROGRAM = path.join(process.cwd(), 'dist/attack-writer.mjs')
-const FAULTY = path.join(process.cwd(), 'tests/attack/faultyDisk.cjs')
+const FAULTY = path.join(process.cwd(), 'tests/attack/faultyDisk.mjs')
 
 /** How often something is tried: in `npm run attack`, and in `npm test`, which has other things to do. */
 export const times = (whole: number, short: number): number =>
@@ -47,7 +47,7 @@ export async function writerOn(
     DATABASE_URL: '',
     ...(faults ? { FAULTY_DISK: JSON.stringify({ root: folder, ...faults }) } : {}),
   }
-  const args = [...(faults ? ['--require', FAULTY] : []), PROGRAM]
+  const args = [...(faults ? ['--import', FAULTY] : []), PROGRAM]
   const writer = spawn(process.execPath, args, { env, stdio: ['ignore', 'pipe', 'inherit'] })
   const lines: Line[] = []
   for await (const text of createInterface(writer.stdout)) {

@@ -1,3 +1,4 @@
+import { parseJson } from '../parseJson'
 import { isWithinCharacter } from '../typed'
 import { canonicalJson } from '../canonicalJson'
 import type { TrailEntry } from './chain'
@@ -53,7 +54,7 @@ export function isStretch(value: unknown): value is Stretch {
 /** The fields that the text of a change holds. One that was altered may hold none, and is then shown as it stands. */
 export function valuesIn(text: string): Values {
   try {
-    const read: unknown = JSON.parse(text || '{}')
+    const read = parseJson(text || '{}')
     if (typeof read === 'object' && read !== null && !Array.isArray(read)) return read as Values
   } catch {
     // Told by the hash of the entry.

@@ -59,7 +59,7 @@ export function readChoice(parameters: Parameters): DocketChoice {
     const text = textOf(name)
     return (Object.hasOwn(words, text) ? text : USUAL[name]) as T
   }
-  const page = Number(textOf('page'))
+  const page = /^\d{1,6}$/.test(textOf('page') ?? '') ? Number(textOf('page')) : 0
   return {
     text: textOf('text').replaceAll('\0', '').slice(0, LONGEST_TEXT),
     state: oneOf('state', STATE_WORDS),

@@ -153,7 +153,12 @@ async function send(
   onProgress: (line: Readonly<{ rows: number; share: number }>) => void,
 ): Promise<Outcome<Imported>> {
   try {
-    const answer = await fetch(address, { method: 'POST', body: file, signal })
+    const answer = await fetch(address, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream' },
+      body: file,
+      signal,
+    })
     const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
     let rest = ''
     for (;;) {

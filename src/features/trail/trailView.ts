@@ -19,7 +19,7 @@ export function readTrailChoice(
     const value = parameters[name]
     return typeof value === 'string' ? value.replaceAll('\0', '').slice(0, LONGEST_TEXT) : ''
   }
-  const page = Number(textOf('page'))
+  const page = /^\d{1,6}$/.test(textOf('page') ?? '') ? Number(textOf('page')) : 0
   return {
     text: textOf('text'),
     action: TRAIL_ACTIONS.find((one) => one === textOf('action')) ?? '',

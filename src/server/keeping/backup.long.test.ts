@@ -1,4 +1,5 @@
-import { mkdtempSync, readFileSync, statSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { unzipSync, zipSync } from 'fflate'
@@ -50,7 +51,7 @@ async function caseFilesOf(database: Database) {
 
 test('what is restored elsewhere is what was backed up, to the last byte of every case', async () => {
   const restored = await restore(empty!, readFileSync(file), { folder, now })
-  expect(restored).toEqual({ ok: true, value: { madeAt: now.toISOString(), cases: 2 } })
+  expect(restored).toEqual({ ok: true, value: { madeAt: now.toISOString(), cases: 2, dropped: 0 } })
   expect(await caseFilesOf(empty!)).toEqual(await caseFilesOf(full!))
 })
 
@@ -84,7 +85,71 @@ const manifest = (edit: (text: string) => string) => (entries: Record<string, Ui
 const firstTable = (entries: Record<string, Uint8Array>) =>
   Object.keys(entries).find((name) => name.startsWith('tables/'))!
 
+/** A copy without any row: the beginning and the end of PostgreSQL's binary form. */
+const NO_ROWS = Buffer.concat([
+  Buffer.from('PGCOPY\n\xff\r\n\0', 'latin1'),
+  Buffer.alloc(8),
+  Buffer.from([0xff, 0xff]),
+])
+
+/** The backup with other copies, and a manifest that states their hashes. */
+const withCopies = (
+  change: (
+    copies: { path: string; table: string; bytes: number; sha256: string }[],
+    entries: Record<string, Uint8Array>,
+  ) => void,
+) =>
+  changed((entries) => {
+    const read = JSON.parse(new TextDecoder().decode(entries['backup.json']))
+    change(read.copies, entries)
+    for (const copy of read.copies) {
+      copy.bytes = entries[copy.path]!.length
+      copy.sha256 = createHash('sha256').update(entries[copy.path]!).digest('hex')
+    }
+    entries['backup.json'] = new TextEncoder().encode(JSON.stringify(read))
+  })
+const without = (table: string) =>
+  withCopies((copies) => copies.splice(0, copies.length, ...copies.filter((copy) => copy.table !== table)))
+const emptied = (table: string) =>
+  withCopies((copies, entries) => {
+    for (const copy of copies) if (copy.table === table) entries[copy.path] = NO_ROWS
+  })
+
+test('a backup that ends early leaves nothing under its name, nor beside it', async () => {
+  const place = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+  const failing = { ...full!, inTransaction: () => Promise.reject(new Error('cut')) }
+  await expect(backUp(failing, path.join(place, 'one.zip'), now)).rejects.toThrow('cut')
+  expect(readdirSync(place)).toEqual([])
+  await backUp(full!, path.join(place, 'one.zip'), now)
+  expect(readdirSync(place)).toEqual(['one.zip'])
+})
+
+test('of what was there before restores, the last five files are kept', async () => {
+  const place = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+  for (let day = 1; day <= 7; day += 1)
+    writeFileSync(path.join(place, `before-restore-2026-10-0${day}T08-00-00-000Z.zip`), '')
+  const restored = await restore(empty!, readFileSync(file), { folder: place, now })
+  expect(restored).toMatchObject({ ok: true, value: { dropped: 3 } })
+  expect(readdirSync(place)).toHaveLength(5)
+})
+
 test.each<readonly [string, () => Uint8Array, string]>([
+  ['no table at all', () => withCopies((copies) => copies.splice(0)), 'no copy of the table cases'],
+  ['no signed findings', () => without('findings'), 'no copy of the table findings'],
+  ['no trail', () => without('trail_entries'), 'no copy of the table trail_entries'],
+  ['a trail without entries', () => emptied('trail_entries'), 'does not hold'],
+  ['no cells', () => without('column_chunks'), 'cells and not 3'],
+  ['cells of no sample', () => emptied('samples'), 'a table in it is malformed'],
+  [
+    'a table that is none inside',
+    () => withCopies((copies, entries) => (entries[copies[0]!.path] = Buffer.from('hello'))),
+    'a table in it is malformed',
+  ],
+  [
+    'a backup of a later version',
+    () => changed(manifest((text) => text.replace('"version": 2', '"version": 3'))),
+    'it is of version 3',
+  ],
   ['an altered table', () => changed((entries) => (entries[firstTable(entries)]![40]! ^= 1)), 'was altered'],
   ['a missing table', () => changed((entries) => delete entries[firstTable(entries)]), 'is missing'],
   [

@@ -48,18 +48,27 @@ function upgradeV1(manifest: z.infer<typeof v1Schema>): BackupManifest {
   return { ...manifest, version: BACKUP_VERSION }
 }
 
-/** A manifest of any version as one of today's; undefined where it is none that is known. */
-export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifest | undefined {
+/** A manifest of any version as one of today's; or why it is none, in words. */
+export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifest | string {
+  const unfit = 'its backup.json is missing, or is not as it has to be.'
   let manifest: unknown
   try {
     manifest = JSON.parse(new TextDecoder().decode(bytes))
   } catch {
-    return undefined
+    return unfit
   }
+  const later = laterSchema.safeParse(manifest)
+  if (later.success)
+    return `it is of version ${later.data.version}, and this True Weight reads 1 to ${BACKUP_VERSION}. Use the one that wrote it, or a later one.`
   for (const { schema, upgrade } of OLDER) {
     const read = schema.safeParse(manifest)
     if (read.success) manifest = upgrade(read.data)
   }
   const read = currentSchema.safeParse(manifest)
-  return read.success ? read.data : undefined
+  return read.success ? read.data : unfit
 }
+
+const laterSchema = z.looseObject({
+  kind: z.literal('true-weight-backup'),
+  version: z.int().gt(BACKUP_VERSION),
+})

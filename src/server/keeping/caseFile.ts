@@ -1,4 +1,5 @@
 import 'server-only'
+import { beginningOf, wellFormed } from '@/desk/typed'
 import type { CaseContent } from '@/casefile/content'
 import { whyNotGoingOn } from '@/casefile/goingOn'
 import { type CaseFile, readCaseFile } from '@/casefile/read'
@@ -32,6 +33,8 @@ export async function exportCase(
   return success({ name: `${reference} ${subject}`.trim() || 'case', bytes: writeCaseFile(content) })
 }
 
+const LONGEST_NAME = 500
+
 /**
  * Brings a case in from its file: all of it, or nothing. Where the same case is here already, the file takes its place if it
  * goes on from it.
@@ -40,9 +43,12 @@ export async function exportCase(
  */
 export async function importCase(
   bytes: Uint8Array,
-  fileName: string,
-  doer: Doer,
+  called: string,
+  { by, now }: Doer,
 ): Promise<Outcome<Readonly<{ caseId: string }>>> {
+  const [fileName, who] = [called, by].map((text) =>
+    beginningOf(wellFormed(text.replaceAll('\0', '')), LONGEST_NAME),
+  )
   const file = await readCaseFile(bytes)
   if (!file.ok) return file
   const { id } = file.value.content.case
@@ -65,7 +71,7 @@ export async function importCase(
         .filter(Boolean)
         .map((note) => `. ${note}`)
         .join('')}`
-      await record(transaction, { caseId: id, at: doer.now, who: doer.by, action: 'imported', detail })
+      await record(transaction, { caseId: id, at: now, who: who!, action: 'imported', detail })
       return success({ caseId: id })
     },
   )

@@ -1,5 +1,6 @@
 import 'server-only'
-import { wellFormed } from '@/desk/typed'
+import { parseJson } from '@/desk/parseJson'
+import { beginningOf, wellFormed } from '@/desk/typed'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 
 const STATUS: Readonly<Record<string, number>> = {
@@ -27,9 +28,11 @@ export async function readBody(request: Request): Promise<Outcome<unknown>> {
     return failure({ code: 'too-large', path: '', message })
   }
   try {
-    return { ok: true, value: await request.json() }
-  } catch {
-    return failure({ code: 'not-json', path: '', message: 'The request is not JSON. Send a JSON object.' })
+    return { ok: true, value: parseJson(await request.text()) }
+  } catch (error) {
+    const reason = error instanceof SyntaxError ? ` (${beginningOf(error.message, 200)})` : ''
+    const message = `The request is not JSON${reason}. Send a JSON object.`
+    return failure({ code: 'not-json', path: '', message })
   }
 }
 
@@ -60,4 +63,16 @@ function streamOf(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): Reada
       else controller.enqueue(value)
     },
   })
+}
+
+/**
+ * What comes of another type than a route takes is refused: a page of another site can send forms and plain texts without asking.
+ *
+ * @returns the answer that refuses it; undefined where it is taken
+ */
+export function otherTypeThan(request: Request, wanted: string): Response | undefined {
+  const seen = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase()
+  if (seen === wanted) return undefined
+  const message = `What was sent is of the type “${beginningOf(seen, 100)}”. Send it as ${wanted}.`
+  return answerWith(failure({ code: 'unknown-type', path: 'content-type', message }))
 }

@@ -1,4 +1,5 @@
 import 'server-only'
+import { parseJson } from '@/desk/parseJson'
 import type { z } from 'zod'
 import { answer, type Answer } from '@/answers/answer'
 import { check } from '@/answers/check'
@@ -52,7 +53,7 @@ function otherType(seen: string) {
 
 function jsonOf(text: string): Outcome<unknown> {
   try {
-    return success(JSON.parse(text))
+    return success(parseJson(text))
   } catch (error) {
     const reason = error instanceof Error ? error.message : ''
     const message = `The request is not JSON (${reason.slice(0, 200)}). Send one whole document.`

@@ -1,3 +1,4 @@
+import { storedText } from '@/desk/typed'
 import 'server-only'
 import { z } from 'zod'
 import { caseWordsSchema, CASE_STATES } from '@/desk/caseWords'
@@ -45,14 +46,20 @@ const problemSchema = z.strictObject({
 /** Answers to the other kinds of request have one object more, under the request's own key. */
 const otherAnswerSchema = z.looseObject({ ok: z.literal(true), coreVersion: z.string() })
 
+/** A whole number as an address states it: no spaces, no sign, no other base. */
+const whole = z
+  .string()
+  .regex(/^\d{1,6}$/, 'a whole number')
+  .transform(Number)
+
 export const casesQuerySchema = z.strictObject({
-  text: z.string().max(200).optional(),
+  text: storedText(200).optional(),
   state: z.enum(['current', ...CASE_STATES, 'any']).default('current'),
   outcome: z.enum([...OUTCOMES, 'none']).optional(),
   order: z.enum(CASE_ORDERS).default('changed'),
   direction: z.enum(['rising', 'falling']).default('falling'),
-  page: z.coerce.number().int().min(0).max(100_000).default(0),
-  pageSize: z.coerce.number().int().min(1).max(200).default(50),
+  page: whole.pipe(z.int().min(0).max(100_000)).default(0),
+  pageSize: whole.pipe(z.int().min(1).max(200)).default(50),
 })
 
 const schemaOf = (schema: z.ZodType, io: 'input' | 'output' = 'output') => {

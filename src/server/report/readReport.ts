@@ -1,5 +1,12 @@
 import 'server-only'
-import { FORMATS, optionsIn, type ReportFormat, type ReportOptions } from '@/desk/reportOptions'
+import { z } from 'zod'
+import {
+  FORMATS,
+  optionsIn,
+  type ReportFormat,
+  type ReportOptions,
+  reportOptionsSchema,
+} from '@/desk/reportOptions'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { lackingInPdf, MEDIA_TYPES, reportFile } from '@/report/files'
 import { reportCss } from '@/report/document/fonts'
@@ -8,6 +15,7 @@ import { partMarkdown } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { database } from '../keeping/database'
+import { readInput } from '../input'
 import { notFound } from '../problems'
 import { readContent } from '../keeping/readContent'
 
@@ -53,12 +61,30 @@ export async function makeReport(
   return success({ name, type: MEDIA_TYPES[format], bytes })
 }
 
-/** What an address asks for; a format that is none is PDF. */
+const askedSchema = z.strictObject({
+  format: z.enum(FORMATS).default('pdf'),
+  parts: z
+    .string()
+    .transform((text) => text.split(',').filter((part) => part !== ''))
+    .pipe(reportOptionsSchema.shape.parts.unwrap())
+    .optional(),
+  decimals: z
+    .string()
+    .regex(/^\d{1,2}$/, 'a whole number')
+    .transform(Number)
+    .pipe(reportOptionsSchema.shape.decimals.unwrap())
+    .optional(),
+  numbers: reportOptionsSchema.shape.language.unwrap().optional(),
+})
+
+/** What an address asks for; PDF where it names no format. What is no choice is refused. */
 export function readReportQuestion(
   parameters: URLSearchParams,
-): Readonly<{ options: ReportOptions; format: ReportFormat }> {
-  const format = FORMATS.find((one) => one === parameters.get('format')) ?? 'pdf'
-  return { options: optionsIn(Object.fromEntries(parameters)), format }
+): Outcome<Readonly<{ options: ReportOptions; format: ReportFormat }>> {
+  const asked = readInput(askedSchema, Object.fromEntries(parameters))
+  if (!asked.ok) return asked
+  const { format } = asked.value
+  return success({ options: optionsIn(Object.fromEntries(parameters)), format })
 }
 
 /** The options that the address of the report's page states; what is stated twice is not taken. */

@@ -1,4 +1,5 @@
 import 'server-only'
+import { parseJson } from '@/desk/parseJson'
 import { z } from 'zod'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import { DECIMAL_MARKS } from '@/desk/typed'
@@ -41,7 +42,7 @@ export function readImportQuestion(
   parameters: URLSearchParams,
 ): Outcome<Omit<SheetImport, 'caseId' | 'body'> & Readonly<{ importId?: string | undefined }>> {
   try {
-    return readInput(questionSchema, JSON.parse(parameters.get('question') ?? ''))
+    return readInput(questionSchema, parseJson(parameters.get('question') ?? ''))
   } catch {
     const message = 'The parameter “question” is no JSON. Say which file it is: {"fileName": "…", "by": "…"}.'
     return failure({ code: 'not-json', path: 'question', message })

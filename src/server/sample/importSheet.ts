@@ -1,4 +1,5 @@
 import 'server-only'
+import { asUtf8 } from '@/intake/sheet/utf16'
 import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
@@ -122,7 +123,7 @@ async function readWhole(
   question: SheetImport,
 ): Promise<Outcome<Readonly<{ sheet: Sheet; part: string }>>> {
   const { signal, onProgress, missingWords, columns: wanted } = question
-  let [bytes, part] = [whole, '']
+  let [bytes, part] = [asUtf8(whole), '']
   if (isWorkbook(whole)) {
     const workbook = await readWorkbook(whole, question.workbook)
     if (!workbook.ok) return workbook

@@ -1,4 +1,5 @@
 import 'server-only'
+import { beginningOf } from '@/desk/typed'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
@@ -60,8 +61,16 @@ export async function readPackedColumns(
   names: readonly string[],
 ): Promise<Outcome<readonly Uint8Array[]>> {
   const db = await database()
-  if (!isIdentifier(sampleId)) return failure(notFound('sample', sampleId))
+  if (!isIdentifier(sampleId) || !(await findSample(db, sampleId)))
+    return failure(notFound('sample', sampleId))
   const heads = await findColumnHeads(db, sampleId, names.length > 0 ? names : undefined)
+  const unknown = names.find((name) => !heads.some((head) => head.name === name))
+  if (unknown !== undefined)
+    return failure({
+      code: 'not-found',
+      path: 'name',
+      message: `The sample has no column “${beginningOf(unknown, 100)}”.`,
+    })
   const columns = []
   for (const head of heads) columns.push(await readColumn(db, sampleId, head))
   return success(packColumns(columns))

@@ -1,6 +1,17 @@
 import { refusalOf } from '@/ownSite'
 import { backUpTo, isKeeper, restoreFrom } from '@/server/keeping/keeper'
-import { answerWith } from '@/server/programs/answer'
+import { z } from 'zod'
+import { readInput } from '@/server/input'
+import { answerWith, readBody } from '@/server/programs/answer'
+
+const orderSchema = z.strictObject({
+  do: z.enum(['backup', 'restore']),
+  file: z
+    .string()
+    .min(1)
+    .max(4096)
+    .refine((name) => name.startsWith('/') && !name.includes('\0'), 'an absolute path'),
+})
 
 /**
  * Backs everything up to a file of this machine, or restores from one: `{ "do": "backup" | "restore", "file": "…" }`. Only whoever
@@ -9,7 +20,10 @@ import { answerWith } from '@/server/programs/answer'
 export async function POST(request: Request) {
   const refusal = refusalOf(request)
   if (refusal || !isKeeper(request)) return new Response(refusal ?? 'Not allowed.', { status: 403 })
-  const { do: what, file } = (await request.json()) as Readonly<{ do: string; file: string }>
+  const body = await readBody(request)
+  const order = body.ok ? readInput(orderSchema, body.value) : body
+  if (!order.ok) return answerWith(order)
+  const { do: what, file } = order.value
   const now = new Date()
   return answerWith(what === 'restore' ? await restoreFrom(file, now) : await backUpTo(file, now))
 }

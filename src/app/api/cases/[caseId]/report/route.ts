@@ -4,7 +4,9 @@ import { makeReport, readReportQuestion } from '@/server/report/readReport'
 /** The report of a case as a file: `?format=pdf`, `docx`, `html` or `md`, with the options of the page that shows it. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
   const { caseId } = await params
-  const { options, format } = readReportQuestion(new URL(request.url).searchParams)
+  const asked = readReportQuestion(new URL(request.url).searchParams)
+  if (!asked.ok) return answerWith(asked)
+  const { options, format } = asked.value
   const made = await makeReport(caseId, options, format)
   if (!made.ok) return answerWith(made)
   const { name, type, bytes } = made.value

@@ -1,5 +1,5 @@
 import { refusalOf } from '@/ownSite'
-import { answerWith } from '@/server/programs/answer'
+import { answerWith, otherTypeThan } from '@/server/programs/answer'
 import { database } from '@/server/keeping/database'
 import { isIdentifier } from '@/server/identifier'
 import { asImport, cancelImport } from '@/server/sample/imports'
@@ -14,6 +14,8 @@ import { notFound } from '@/server/problems'
 export async function POST(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {
   const refusal = refusalOf(request)
   if (refusal) return new Response(refusal, { status: 403 })
+  const other = otherTypeThan(request, 'application/octet-stream')
+  if (other) return other
   const { caseId } = await params
   const question = readImportQuestion(new URL(request.url).searchParams)
   if (!question.ok) return answerWith(question)

@@ -1,15 +1,20 @@
+import { z } from 'zod'
+import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'
 import { EXPORT_PARTS, exportSample } from '@/server/sample/exportSample'
 import { exportWorkbook } from '@/server/sample/exportWorkbook'
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 
+const askedSchema = z.strictObject({ part: z.enum([...EXPORT_PARTS, 'workbook']).default('sheet') })
+
 /** A part of a sample as a CSV file: `?part=sheet`, `codes` or `set-aside`; or all of it as an XLSX file: `workbook`. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ sampleId: string }> }>) {
   const { sampleId } = await params
-  const wanted = new URL(request.url).searchParams.get('part')
-  if (wanted === 'workbook') return workbookOf(sampleId)
-  const part = EXPORT_PARTS.find((one) => one === wanted) ?? 'sheet'
+  const asked = readInput(askedSchema, Object.fromEntries(new URL(request.url).searchParams))
+  if (!asked.ok) return answerWith(asked)
+  const { part } = asked.value
+  if (part === 'workbook') return workbookOf(sampleId)
   const made = await exportSample(sampleId, part)
   if (!made.ok) return answerWith(made)
   const { name, lines } = made.value

@@ -1,10 +1,10 @@
-// Loaded before a program (node --require): a disk that forgets, when the power is cut, whatever was not synced, and that can be
+// Loaded before a program (node --import): a disk that forgets, when the power is cut, whatever was not synced, and that can be
 // full. FAULTY_DISK holds { root, seed, cutAfter, armed: 'at-once' | 'once-it-speaks', keeps, room, fillsAfter }: `cutAfter` operations
 // that change something the power goes; of what was not synced each write is kept with the chance `keeps`;
 // `room` bytes are free, until somebody else takes what is left after `fillsAfter` operations.
-const fs = require('node:fs')
-const path = require('node:path')
-const { syncBuiltinESMExports } = require('node:module')
+import fs from 'node:fs'
+import { syncBuiltinESMExports } from 'node:module'
+import path from 'node:path'
 
 const {
   root,

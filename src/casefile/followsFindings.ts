@@ -1,0 +1,119 @@
+import { check } from '@/answers/check'
+import { differencesNow } from '@/answers/differences'
+import type { CheckResult } from '@/claims/result'
+import type { CheckDocument } from '@/claims/terms/request'
+import { CORE_VERSION } from '@/claims/terms/version'
+import { canonicalJson, spellingsOf } from '@/desk/canonicalJson'
+import { parseJson } from '@/desk/parseJson'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { type CaseContent, type ContentFinding, sha256 } from './content'
+import type { Break } from './verdict'
+
+type Entry = CaseContent['trail'][number]
+
+/** What an entry of a signature says: "Finding 2: Contradicted, fingerprint …". */
+const SIGNED = /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})$/
+
+/** Each signed finding has the one entry that tells of it, and the reverse; its columns are those of the text that was signed. */
+export function findingBreaks(content: CaseContent): readonly Break[] {
+  const entries = content.trail.filter(({ action }) => action === 'signed')
+  const told = new Set<Entry>()
+  const breaks = content.findings.flatMap((finding) => {
+    const path = `findings: ${finding.number} of claim ${finding.claimId}`
+    const found = columnBreak(content, finding)
+    if (found)
+      return [
+        {
+          path,
+          message: `The signed finding ${finding.number} of claim ${finding.claimId} was altered: ${found}`,
+        },
+      ]
+    const own = entries.filter((entry) => tellsOf(entry, finding))
+    for (const entry of own) told.add(entry)
+    if (own.length === 1) return []
+    const message =
+      own.length === 0
+        ? `The trail has no entry that ${finding.signedBy} signed the finding ${finding.number} of claim ${finding.claimId} with the fingerprint ${finding.fingerprint}.`
+        : `The trail has ${own.length} entries of the signature of finding ${finding.number} of claim ${finding.claimId}.`
+    return [{ path, message }]
+  })
+  const missing = entries.filter((entry) => !told.has(entry))
+  return [
+    ...breaks,
+    ...missing.map(({ number, who, detail }) => ({
+      path: 'findings',
+      message: `Entry ${number} of the trail says that ${who} signed (${detail}), and there is no such finding.`,
+    })),
+  ]
+}
+
+function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): boolean {
+  const [, number, outcome, fingerprint] = SIGNED.exec(detail) ?? []
+  return (
+    claimId === finding.claimId &&
+    Number(number) === finding.number &&
+    fingerprint === finding.fingerprint &&
+    outcome === OUTCOME_WORDS[finding.outcome] &&
+    who === finding.signedBy &&
+    at === finding.createdAt
+  )
+}
+
+type Signed = Readonly<{
+  kind?: unknown
+  claim?: Readonly<{ id?: unknown; caseId?: unknown; draft?: Readonly<{ remarks?: unknown }> }>
+  document?: CheckDocument
+  result?: CheckResult
+  signedBy?: unknown
+  signedOn?: unknown
+}>
+
+/** What of a finding is not what its signed text says. */
+function columnBreak(content: CaseContent, finding: ContentFinding): string | undefined {
+  const { signed: text, fingerprint } = finding
+  if (sha256(text) !== fingerprint)
+    return `its fingerprint is ${sha256(text)}, and it was signed with ${fingerprint}.`
+  const signed = signedIn(text)
+  if (!signed?.result || !signed.document) return 'its text is not what is signed.'
+  const { claim, document, result, signedBy, signedOn } = signed
+  const inputs = spellingsOf({ document, remarks: claim?.draft?.remarks }).map(sha256)
+  const stated: readonly (readonly [string, unknown, unknown])[] = [
+    ['kind', signed.kind, 'true-weight-signed-finding'],
+    ['claim', claim?.id, finding.claimId],
+    ['case', claim?.caseId, content.case.id],
+    ['signer', signedBy, finding.signedBy],
+    ['day', signedOn, finding.signedOn],
+    ['outcome', result.finding.outcome, finding.outcome],
+    ['core', result.coreVersion, finding.coreVersion],
+    ['inputs', inputs.includes(finding.inputFingerprint), true],
+  ]
+  const other = stated.find(([, one, two]) => one !== two)
+  if (other) return `its ${other[0]} is not the one in the text that was signed.`
+  if (!content.claims.some(({ id }) => id === finding.claimId)) return 'its claim is not there.'
+  if (result.coreVersion === CORE_VERSION && canonicalJson(check(document)) !== canonicalJson(result))
+    return 'its result is not what its check document comes to.'
+  return undefined
+}
+
+function signedIn(text: string): Signed | undefined {
+  try {
+    const read = parseJson(text)
+    return typeof read === 'object' && read !== null ? (read as Signed) : undefined
+  } catch {
+    return undefined
+  }
+}
+
+/** Signed findings of another core that come out otherwise with this one. */
+export function resultNotes({ findings }: CaseContent): readonly string[] {
+  return findings.flatMap(({ signed, number, claimId, coreVersion }) => {
+    const { document, result } = signedIn(signed) ?? {}
+    if (!document || !result || coreVersion === CORE_VERSION) return []
+    const differences = differencesNow(result, document)
+    return differences.length === 0
+      ? []
+      : [
+          `The signed finding ${number} of claim ${claimId} was made with core ${coreVersion}; with core ${CORE_VERSION} these differ: ${differences.slice(0, 10).join(', ')}.`,
+        ]
+  })
+}
