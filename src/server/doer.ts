@@ -6,3 +6,9 @@ export type Doer = Readonly<{ by: string; now: Date }>
 
 /** Who does it, as a request says it. */
 export const bySchema = storedText(500).default('')
+
+/** Who does it and when, from whatever a server action was given: a name that is none is nobody's. */
+export function doerOf(by: unknown): Doer {
+  const read = bySchema.safeParse(by)
+  return { by: read.success ? read.data : '', now: new Date() }
+}

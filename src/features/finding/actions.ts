@@ -7,7 +7,7 @@ import { signFinding } from '@/server/finding/signFinding'
 
 /** What of a claim was changed after its readings were in, as it is stored now. */
 export async function changedAfterNow(claimId: string): Promise<readonly ChangedAfter[]> {
-  return readChangedAfter(String(claimId))
+  return readChangedAfter(claimId)
 }
 
 /** Signs the finding of a claim as it is stored. */

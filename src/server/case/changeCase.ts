@@ -1,6 +1,6 @@
 import 'server-only'
 import { z } from 'zod'
-import { type CaseState, type CaseWords, caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
+import { CASE_STATES, type CaseState, type CaseWords, caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import type { TrailAction } from '@/desk/trail/chain'
@@ -123,9 +123,12 @@ const STATE_ACTIONS: Readonly<Record<CaseState, TrailAction>> = {
 /** Closes a case, opens it again, or puts it away; closing writes down the day where none is written yet. */
 export async function changeState(
   caseId: string,
-  state: CaseState,
+  wanted: unknown,
   { by, now }: Doer,
 ): Promise<Outcome<null>> {
+  const read = readInput(z.enum(CASE_STATES), wanted)
+  if (!read.ok) return read
+  const state = read.value
   return inCase(caseId, async (transaction, known) => {
     if (known.state === state) return success(null)
     const before = { state: known.state, closedOn: known.closedOn }

@@ -1,4 +1,5 @@
 import 'server-only'
+import { z } from 'zod'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { Turned } from '@/desk/caseWords'
 import { changeBetween } from '@/desk/trail/change'
@@ -10,10 +11,17 @@ import { claimTitle } from '@/words/en/claimTitle'
 import { outcomeOf } from '../check/outcomeOf'
 import type { Doer } from '../doer'
 import { isIdentifier } from '../identifier'
+import { readInput } from '../input'
 import { notFound } from '../problems'
 import { record } from '../record'
 import { claimsOn, turnStored } from '../sample/turnSample'
 import { inCase } from './changeCase'
+
+const turnedSchema = z.strictObject({
+  what: z.enum(['claim', 'sample']),
+  id: z.uuid(),
+  isDiscarded: z.boolean(),
+})
 
 /**
  * Discards a claim or a sample that nothing rests on, or takes it up again. It is kept with everything in it, and both are on
@@ -21,8 +29,10 @@ import { inCase } from './changeCase'
  *
  * @returns the problem `not-found`, or `rested-on` where a signed finding rests on the claim, or a claim on the sample
  */
-export async function turn(caseId: string, turned: Turned, doer: Doer): Promise<Outcome<null>> {
-  if (!isIdentifier(turned.id)) return failure(notFound(turned.what, turned.id))
+export async function turn(caseId: string, input: unknown, doer: Doer): Promise<Outcome<null>> {
+  const read = readInput(turnedSchema, input)
+  if (!read.ok) return read
+  const turned: Turned = read.value
   return inCase(caseId, (db) =>
     turned.what === 'claim' ? turnClaim(db, caseId, turned, doer) : turnSample(db, caseId, turned, doer),
   )

@@ -177,7 +177,9 @@ test.each<readonly [string, () => Uint8Array, string]>([
   'refuses %s, and leaves everything as it is',
   async (_, make, message) => {
     const before = await caseFilesOf(full!)
-    const refused = await restore(full!, make(), { folder, now })
+    const own = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+    const refused = await restore(full!, make(), { folder: own, now })
+    expect(readdirSync(own)).toEqual([])
     expect(refused.ok || refused.problem.message).toContain(message)
     expect(await caseFilesOf(full!)).toEqual(before)
   },

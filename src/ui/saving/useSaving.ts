@@ -51,13 +51,22 @@ export function useSaving<T>(
   const { keeper, state } = useKeeper(draft, send)
 
   useEffect(() => {
-    // The browser's way back may show a page as it was before the last change.
-    void fetchOutcome<Stored<T>>(address).then((stored) => {
-      if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
-      revision.current = stored.value.revision
-      keeper.adopt(stored.value.draft)
-      setDraft(stored.value.draft)
-    })
+    const takeNewest = () =>
+      fetchOutcome<Stored<T>>(address).then((stored) => {
+        if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
+        revision.current = stored.value.revision
+        keeper.adopt(stored.value.draft)
+        setDraft(stored.value.draft)
+      })
+    // The browser's way back may show a page as it was before the last change, and another window may have stored one since.
+    void takeNewest()
+    const onReturn = () => document.visibilityState === 'visible' && void takeNewest()
+    window.addEventListener('focus', onReturn)
+    document.addEventListener('visibilitychange', onReturn)
+    return () => {
+      window.removeEventListener('focus', onReturn)
+      document.removeEventListener('visibilitychange', onReturn)
+    }
   }, [address, keeper, setDraft])
 
   const [other, setOther] = useState<Stored<T>>()
