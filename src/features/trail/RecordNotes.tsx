@@ -1,6 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react'
-
-const Line = chakra('li', { base: { marginTop: '4px', wordBreak: 'break-word' } })
+import { Box } from '@chakra-ui/react'
 
 type RecordVerdict = Readonly<{
   breaks: readonly Readonly<{ path: string; message: string }>[]
@@ -13,14 +11,20 @@ export function RecordNotes({ breaks, notes }: RecordVerdict) {
   return (
     <Box as="ul" aria-label="What the record does not show" marginTop="8px">
       {breaks.map(({ path, message }) => (
-        <Line key={`${path} ${message}`} color="finding.contradicted">
+        <Box
+          as="li"
+          marginTop="4px"
+          wordBreak="break-word"
+          key={`${path} ${message}`}
+          color="finding.contradicted"
+        >
           {message}
-        </Line>
+        </Box>
       ))}
       {notes.map((note) => (
-        <Line key={note} color="warning">
+        <Box as="li" marginTop="4px" wordBreak="break-word" key={note} color="warning">
           {note}
-        </Line>
+        </Box>
       ))}
     </Box>
   )
