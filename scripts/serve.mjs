@@ -10,6 +10,8 @@ import { ensureInstalled, run } from './install.mjs'
 
 const FIRST_PORT = 4180
 const MAX_PORTS = 50
+/** Whoever begins a request has to say in this time what it is. */
+const HEADERS_MS = 15_000
 /** A server that listens everywhere is reached here. */
 const REACHED_AT = { '0.0.0.0': '127.0.0.1', '::': '::1' }
 const USAGE = `Options:
@@ -58,9 +60,7 @@ async function serve() {
   )
 }
 
-/** Whoever begins a request has to say in this time what it is. Next makes the server itself. */
-const HEADERS_MS = 15_000
-
+/** Next makes the server itself: it is given shorter times where it asks for one. */
 function limitWaiting() {
   const make = http.createServer
   http.createServer = (...args) => {

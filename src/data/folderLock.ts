@@ -121,10 +121,10 @@ function claim(file: string, holder: Holder): Readonly<{ isOurs: boolean; now: n
   const beside = `${file}.${holder.token}`
   try {
     writeFileSync(beside, JSON.stringify(holder), { flag: 'wx', mode: 0o600 })
-    const opened = openSync(beside, 'r')
+    const opened = openSync(/* turbopackIgnore: true */ beside, 'r')
     fsyncSync(opened)
     closeSync(opened)
-    const now = statSync(beside).mtimeMs
+    const now = statSync(/* turbopackIgnore: true */ beside).mtimeMs
     try {
       linkSync(beside, file)
       return { isOurs: true, now }

@@ -57,21 +57,24 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await until(async () => (await stored()).includes('mass of the first window'), 40_000)
   const [second] = (await journey.driver.getAllWindowHandles()).filter((handle) => handle !== first)
   await journey.driver.switchTo().window(second!)
-  await type(journey.driver, 'Quantity', 'mass of the second window')
-  await see(journey.driver, 'Changed in another window', 'header')
-  await see(
-    journey.driver,
-    'Quantity mass of the second window mass of the first window',
-    '[aria-label="Two versions"]',
-  )
   const quantityIs = (words: string) =>
     journey.driver.wait(
       async () => (await attribute(journey.driver, 'Quantity')) === words,
       40_000,
       `The quantity never was ${words}`,
     )
-  await click(journey.driver, By.xpath('//button[.="Show the stored one"]'))
+  // A window that is looked at again finds out.
   await quantityIs('mass of the first window')
+  await changeElsewhere('mass of another window')
+  await type(journey.driver, 'Quantity', 'mass of the second window')
+  await see(journey.driver, 'Changed in another window', 'header')
+  await see(
+    journey.driver,
+    'Quantity mass of the second window mass of another window',
+    '[aria-label="Two versions"]',
+  )
+  await click(journey.driver, By.xpath('//button[.="Show the stored one"]'))
+  await quantityIs('mass of another window')
   // Nothing is lost: what was typed here comes back, and is stored then.
   await click(journey.driver, By.xpath('//header//button[.="Undo"]'))
   await quantityIs('mass of the second window')
@@ -82,6 +85,17 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await journey.driver.switchTo().window(first)
   await journey.driver.navigate().refresh()
 })
+
+/** Another window's change, of which this one is not told. */
+async function changeElsewhere(quantity: string): Promise<void> {
+  const [, claimId] = /claims\/([^/?#]+)/.exec(await journey.driver.getCurrentUrl())!
+  const place = `${journey.server.address}/api/claims/${claimId}`
+  const { value } = await (await fetch(place)).json()
+  const { draft, revision } = value
+  const body = JSON.stringify({ draft: { ...draft, quantity }, revision, by: '' })
+  const answer = await fetch(place, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body })
+  if (!answer.ok) throw new Error(await answer.text())
+}
 
 /** Waits until the page has looked whether what it shows is what is stored, which it does once. */
 async function untilCompared(driver: WebDriver): Promise<void> {

@@ -4,6 +4,7 @@ import { type CaseState, type CaseWords as Words, caseWordsOf } from '@/desk/cas
 import { formatCount } from '@/words/figures'
 import type { SampleKind } from '@/desk/sampleDraft'
 import { ActionButton } from '@/ui/ActionButton'
+import { DownloadLink } from '@/ui/DownloadLink'
 import { TextLink } from '@/ui/TextLink'
 import { claimTitle } from '@/words/en/claimTitle'
 import { addNewClaim, addNewSample, openAfterPattern, putInState, turnAndShow } from './actions'
@@ -59,9 +60,7 @@ export function CaseView({
         <TextLink href={`/cases/${id}/trail`} color="accent">
           Trail
         </TextLink>
-        <TextLink href={`/api/cases/${id}/file`} color="accent" prefetch={false} download>
-          Case file (ZIP)
-        </TextLink>
+        <DownloadLink href={`/api/cases/${id}/file`}>Case file (ZIP)</DownloadLink>
         <Flex gap="10px" marginInlineStart={{ base: 0, md: 'auto' }} wrap="wrap">
           <ActionButton action={openAfterPattern.bind(null, id)}>Duplicate as a template</ActionButton>
           {state === 'open' && (

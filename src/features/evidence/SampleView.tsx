@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { Section } from '@/ui/Section'
 import { useSample } from '@/ui/sample/SampleProvider'
-import { TextLink } from '@/ui/TextLink'
+import { DownloadLink } from '@/ui/DownloadLink'
 import { BringIn } from './BringIn'
 import { ColumnLooks } from './ColumnLooks'
 import { ColumnsTable } from './ColumnsTable'
@@ -87,9 +87,9 @@ function TakeOut({ id }: Readonly<{ id: string }>) {
   return (
     <Box display="flex" gap="4px 18px" flexWrap="wrap">
       {parts.map(([part, words]) => (
-        <TextLink key={part} href={`/api/samples/${id}/export?part=${part}`} color="accent" download>
+        <DownloadLink key={part} href={`/api/samples/${id}/export?part=${part}`}>
           {words}
-        </TextLink>
+        </DownloadLink>
       ))}
     </Box>
   )

@@ -17,7 +17,7 @@ import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
 import { PageTitle } from '@/ui/PageTitle'
-import { TextLink } from '@/ui/TextLink'
+import { DownloadLink } from '@/ui/DownloadLink'
 import { Main } from '@/ui/Main'
 
 type Verified = Readonly<{
@@ -100,9 +100,9 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       </Box>
       <Verdict verified={verified} />
       <Box as="p" marginTop="8px">
-        <TextLink href={`/api/claims/${claimId}/findings/${row.number}`} color="accent" download>
+        <DownloadLink href={`/api/claims/${claimId}/findings/${row.number}`}>
           Everything that was signed, as JSON
-        </TextLink>
+        </DownloadLink>
       </Box>
     </Main>
   )
