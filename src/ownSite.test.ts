@@ -28,3 +28,20 @@ test('another site may look, and change nothing', () => {
   expect(refusalOf(request('POST', headers))).toContain('may not change anything here')
   expect(refusalOf(request('POST', { ...headers, origin: 'null' }))).toContain('may not change anything here')
 })
+
+test('a name is the same in capitals', () => {
+  process.env.TRUE_WEIGHT_HOSTS = 'Office.example'
+  expect(
+    refusalOf(request('POST', { host: 'OFFICE.example', origin: 'http://office.EXAMPLE' })),
+  ).toBeUndefined()
+  expect(refusalOf(request('GET', { host: 'LOCALHOST:4100' }))).toBeUndefined()
+})
+
+test('a browser that says that a page of another site asks is believed', () => {
+  const host = 'localhost:4100'
+  for (const site of ['cross-site', 'same-site'])
+    expect(refusalOf(request('POST', { host, 'sec-fetch-site': site }))).toContain(
+      'may not change anything here',
+    )
+  expect(refusalOf(request('POST', { host, 'sec-fetch-site': 'same-origin' }))).toBeUndefined()
+})

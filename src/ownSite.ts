@@ -5,7 +5,7 @@ const SAFE_METHODS = ['GET', 'HEAD', 'OPTIONS']
 /** Why a request is refused that comes from another site or by another name; undefined for one of our own. */
 export function refusalOf(request: Request): string | undefined {
   const host = (request.headers.get('host') ?? '').toLowerCase()
-  const allowed = (process.env.TRUE_WEIGHT_HOSTS ?? '').toLowerCase().split(',')
+  const allowed = (process.env.TRUE_WEIGHT_HOSTS ?? '').toLowerCase().split(',').filter(Boolean)
   if (!OWN_NAMES.test(host) && !allowed.includes(host)) {
     return `The host name ${host} is not one that this server answers to. Start it with --allow-host ${host} if it should.`
   }

@@ -78,4 +78,49 @@ describe('programs ask under /api/v1', () => {
       expect(answer.status).toBe(403)
     }
   })
+
+  const NOBODY = '0190163d-8694-739b-aea5-966c26f8ad91'
+  test.each<readonly [string, string, RequestInit, number]>([
+    ['a report in no format that there is', `api/cases/${NOBODY}/report?format=markdown`, {}, 400],
+    ['a report of parts that are none', `api/cases/${NOBODY}/report?parts=everything`, {}, 400],
+    ['an export in no format that there is', `api/samples/${NOBODY}/export?format=xlsx`, {}, 400],
+    ['an export of a part that is none', `api/samples/${NOBODY}/export?part=all`, {}, 400],
+    ['columns of no sample', `api/samples/${NOBODY}/columns`, {}, 404],
+    ['a text with NUL', 'api/v1/cases?text=%00', {}, 400],
+    ['a page in another base', 'api/v1/cases?page=0x10', {}, 400],
+    ['a page with a blank', 'api/v1/cases?page=%201', {}, 400],
+    ['an identifier that is none', 'api/v1/cases/1', {}, 404],
+    ['an address that is no UTF-8', 'cases/%ff', {}, 400],
+    [
+      'a file as a form',
+      `api/cases/${NOBODY}/samples?question={}`,
+      { method: 'POST', body: new URLSearchParams({ a: '1' }) },
+      415,
+    ],
+    ['a case file as a text', 'api/cases?name=x', { method: 'POST', body: 'PK' }, 415],
+    ['a change that is no JSON', `api/claims/${NOBODY}`, { method: 'PUT', body: '{' }, 400],
+    ['a change that is too deep', `api/claims/${NOBODY}`, { method: 'PUT', body: '['.repeat(20_000) }, 400],
+    ['a change of no claim', `api/claims/${NOBODY}`, { method: 'PUT', body: '{}' }, 400],
+  ])('%s is refused, in words', async (_, at, asked, status) => {
+    const answer = await fetch(`${server.address}/${at}`, asked)
+    expect([answer.status, (await answer.text()).length > 20]).toEqual([status, true])
+  })
+
+  test('pages take what they are asked for as well as they can', async () => {
+    for (const at of ['?text=%00', '?page=0x10', '?page=1e9', `cases/${NOBODY}`, '?state=none']) {
+      const answer = await fetch(`${server.address}/${at}`)
+      expect([at, answer.status < 500]).toEqual([at, true])
+    }
+  })
+
+  test('lines that are too deep get their error in their place', async () => {
+    const lines = [JSON.stringify(document), '['.repeat(20_000), JSON.stringify(document)].join('\n')
+    const answer = await ask('check', lines, { 'Content-Type': 'application/x-ndjson' })
+    const answered = (await answer.text())
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line))
+    expect(answered.map(({ ok }) => ok)).toEqual([true, false, true])
+    expect(answered[1].error.message).toContain('more than 100 lists and objects')
+  })
 })
