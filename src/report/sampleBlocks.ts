@@ -38,7 +38,7 @@ export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[]
 function originOf({ draft, file }: ContentSample, write: Writer): readonly (readonly [string, string])[] {
   return [
     ['Sample', draft.name || file?.fileName || 'without a name'],
-    ['What is known', KIND_WORDS[draft.kind]],
+    ['Kind of evidence', KIND_WORDS[draft.kind]],
     ...(file
       ? ([
           [

@@ -108,7 +108,7 @@ export function needed(reason: UnreadReason, decimalMark: DecimalMark): string {
         ? 'the decimal mark is set to the point. Write a point, or set it to the comma'
         : 'the decimal mark is set to the comma. Write a comma, or set it to the point'
     case 'too-large':
-      return 'it is beyond the range of a double, about 1.8e308'
+      return 'it is beyond what this program can hold, about 1.8 × 10³⁰⁸'
     case 'several-columns':
       return 'its line has several entries, as that of a sheet has'
     case 'not-a-date':

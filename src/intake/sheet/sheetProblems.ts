@@ -63,6 +63,6 @@ export const sheetProblems = {
   tooLarge: (line: number, name: string, seen: string) =>
     problem(
       'number-too-large',
-      `On line ${line}, “${seen}” in the column “${name}” is beyond the range of a double, about 1.8e308. Correct it, or leave the cell empty.`,
+      `On line ${line}, “${seen}” in the column “${name}” is beyond what this program can hold, about 1.8 × 10³⁰⁸. Correct it, or leave the cell empty.`,
     ),
 } as const

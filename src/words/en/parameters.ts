@@ -24,7 +24,7 @@ export type ParameterWords = Readonly<{
 
 const aboveZero = (noun: string) => (seen: number) =>
   `A ${noun} is above 0; the value here is ${seen}. State one above 0.`
-const anywhere = () => 'State a number within the range of a double.'
+const anywhere = () => 'State a number that this program can hold, up to about 1.8 × 10³⁰⁸.'
 
 /** The catalogue of parameters: a missing one is refused by the compiler. */
 export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } = {

@@ -85,17 +85,17 @@ const SENTENCES: {
   differenceNotReached: ({ power, n }) =>
     `With n = ${n} no difference is found with a power of ${power}. State a larger n, or ask for less power.`,
   requestOutOfRange: () =>
-    'These figures are too large or too close together to compute with in double precision. State them in a unit that gives them a size nearer to 1.',
+    'These figures are too large or too close together to compute with. State them in a unit that gives them a size nearer to 1.',
   onePointNeeded: ({ stated }) =>
     `${stated === 0 ? 'None' : `${stated}`} of “x”, “lower” and “upper” is stated; state exactly one of them.`,
   reckoningOutOfRange: () =>
-    'These parameters are too large or too small to compute with in double precision. State some nearer to 1.',
+    'These parameters are too large or too small to compute with. State some nearer to 1.',
   quantileOutOfRange: () =>
-    'The point that leaves so small a probability lies beyond the range of a double. State a larger probability.',
+    'The point that leaves so small a probability lies beyond what this program can hold, about 1.8 × 10³⁰⁸. State a larger probability.',
   moreThanTheLot: ({ field, seen, lotSize }) =>
     `“reckon.distribution.${field}” is ${seen}; it has to be at most the lot size, ${lotSize}.`,
   figuresOutOfRange: () =>
-    'These figures are too large or too close together to compute with in double precision. State them in a unit that gives them a size nearer to 1.',
+    'These figures are too large or too close together to compute with. State them in a unit that gives them a size nearer to 1.',
   unknownField: ({ path }) => `“${path}” is not a field that is known here. Leave it out.`,
   notInList: ({ path, seen, allowed }) =>
     `${named(path)} is ${shown(seen)}; it has to be one of: ${allowed.join(', ')}.`,
@@ -117,7 +117,7 @@ export function problemWords(problem: CheckProblem): Problem {
 
 const EXPECTED: Readonly<Record<string, string>> = {
   int: 'a whole number',
-  number: 'a number within the range of a double',
+  number: 'a number that this program can hold (up to about 1.8 × 10³⁰⁸)',
   string: 'a text',
   object: 'an object',
   array: 'a list',

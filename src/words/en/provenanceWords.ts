@@ -3,12 +3,12 @@ import type { SampleDraft } from '@/desk/sampleDraft'
 /** What is asked of where a sample comes from, in the order in which it is asked: the field, its name, and what fills it. */
 export const PROVENANCE_FIELDS = [
   ['drawnHow', 'How it was drawn', 'such as two sacks from each pallet'],
-  ['drawnWhen', 'When', 'day'],
-  ['drawnWhere', 'Where', 'place'],
-  ['drawnBy', 'By whom', 'name'],
+  ['drawnWhen', 'Sampled on', 'day'],
+  ['drawnWhere', 'Sampled at', 'place'],
+  ['drawnBy', 'Sampled by', 'name'],
   ['lot', 'Lot', 'number or name'],
   ['lotSize', 'Size of the lot', 'number of units'],
   ['instrument', 'Instrument', 'such as bench scale 3'],
-  ['resolution', 'Its resolution', 'smallest step, with its unit'],
+  ['resolution', 'Resolution of the instrument', 'smallest step, with its unit'],
   ['calibratedOn', 'Last calibrated', 'day'],
 ] as const satisfies readonly (readonly [keyof SampleDraft, string, string])[]

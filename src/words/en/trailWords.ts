@@ -30,7 +30,7 @@ export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
   'clock-back': 'found the clock gone back',
 }
 
-export const NOBODY_NAMED = 'Nobody named'
+export const NOBODY_NAMED = 'Somebody who gave no name'
 
 /** An instant in UTC: "2026-11-03 10:42:07 UTC". */
 export function instantWords(at: string): string {
