@@ -27,13 +27,26 @@ test('the data folder is its owner’s alone, also one that was open to others',
   chmodSync(folder, 0o777)
   chmodSync(path.join(folder, 'postgres/base'), 0o777)
   chmodSync(path.join(folder, 'postgres/PG_VERSION'), 0o666)
-  writeFileSync(path.join(folder, 'before-restore.zip'), '', { mode: 0o666 })
-  chmodSync(path.join(folder, 'before-restore.zip'), 0o666)
+  writeFileSync(path.join(folder, 'before-restore-2026.zip'), '', { mode: 0o666 })
+  chmodSync(path.join(folder, 'before-restore-2026.zip'), 0o666)
   const second = await openFolder(folder)
   await second.execute('create table one (x int)')
   expect(modesIn(folder)).toEqual(own)
   expect(statSync(folder).mode & 0o777).toBe(0o700)
   await second.close()
+}, 60_000)
+
+test('what is somebody else’s in the folder is left as it is', async () => {
+  const folder = newFolder()
+  chmodSync(folder, 0o755)
+  const other = path.join(folder, 'program')
+  writeFileSync(other, '')
+  chmodSync(other, 0o755)
+  const database = await openFolder(folder)
+  expect(statSync(other).mode & 0o777).toBe(0o755)
+  expect(statSync(folder).mode & 0o777).toBe(0o755)
+  expect(statSync(path.join(folder, 'postgres')).mode & 0o777).toBe(0o700)
+  await database.close()
 }, 60_000)
 
 test('commits are synced, and a folder that was made is not made again', async () => {

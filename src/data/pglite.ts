@@ -1,5 +1,5 @@
 import 'server-only'
-import { chmodSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, type Dirent, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
@@ -36,14 +36,23 @@ export async function openFolder(folder: string): Promise<Database> {
   }
 }
 
+/** What this application puts into its folder; whatever else is there is somebody else's. */
+const OWN = /^(postgres|postgres-is-being-made|reserve|in-use\.json.*|before-restore-.*\.zip.*)$/
+
 /** A folder that was made before, by another umask or by hand, may be open to others. */
 function closeToOthers(folder: string): void {
-  chmodSync(folder, 0o700)
-  for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
-    const place = path.join(entry.parentPath, entry.name)
-    if (entry.isDirectory()) chmodSync(place, 0o700)
-    else if (entry.isFile()) chmodSync(place, 0o600)
-  }
+  const entries = readdirSync(folder, { withFileTypes: true })
+  const own = entries.filter(({ name }) => OWN.test(name))
+  if (own.length === entries.length) chmodSync(folder, 0o700)
+  for (const entry of own) closeEntry(entry)
+}
+
+function closeEntry(entry: Dirent): void {
+  const place = path.join(entry.parentPath, entry.name)
+  if (entry.isFile()) chmodSync(place, 0o600)
+  if (!entry.isDirectory()) return
+  chmodSync(place, 0o700)
+  for (const inside of readdirSync(place, { withFileTypes: true })) closeEntry(inside)
 }
 
 /** Making the first tables takes seconds: one that was cut short is begun anew, and nothing else ever is. */
