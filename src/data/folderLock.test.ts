@@ -3,7 +3,7 @@ import { hostname, tmpdir } from 'node:os'
 import path from 'node:path'
 import { lockFolder } from './folderLock'
 
-const quietly = { say: () => {} }
+const quietly = { say: () => {}, onLost: () => {} }
 const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-lock-'))
 const lockFile = (folder: string) => path.join(folder, 'in-use.json')
 const holder = { token: 'a', pid: process.pid, host: hostname(), born: '', since: '2026-11-03T10:42:00.000Z' }
@@ -16,8 +16,10 @@ const bornOf = (pid: number) =>
 
 test('a folder that is held is refused, and the holder is named', async () => {
   const folder = newFolder()
-  await lockFolder(folder)
-  await expect(lockFolder(folder)).rejects.toThrow(`in use by process ${process.pid} on ${hostname()}`)
+  await lockFolder(folder, quietly)
+  await expect(lockFolder(folder, quietly)).rejects.toThrow(
+    `in use by process ${process.pid} on ${hostname()}`,
+  )
 })
 
 test.each([
@@ -36,7 +38,7 @@ test('a lock of a process that lives is respected', async () => {
     lockFile(folder),
     JSON.stringify({ ...holder, pid: process.ppid, born: bornOf(process.ppid) }),
   )
-  await expect(lockFolder(folder)).rejects.toThrow(`process ${process.ppid}`)
+  await expect(lockFolder(folder, quietly)).rejects.toThrow(`process ${process.ppid}`)
 })
 
 const elsewhere = { ...holder, host: 'elsewhere.example', space: 'another kernel', pid: 4_194_303 }
@@ -57,7 +59,7 @@ test.each([
   const folder = newFolder()
   writeFileSync(lockFile(folder), text)
   const said: string[] = []
-  await lockFolder(folder, { say: (words) => said.push(words), silentMs: 400 })
+  await lockFolder(folder, { ...quietly, say: (words) => said.push(words), silentMs: 400 })
   expect(said.join(' ')).toMatch(/waiting up to 1 s .* taken over/)
   expect(JSON.parse(readFileSync(lockFile(folder), 'utf8'))).toMatchObject({ pid: process.pid })
   // One that has long been silent is not waited for.
@@ -72,20 +74,31 @@ test.each([
 
 test('a machine that goes by another name knows its own processes', async () => {
   const folder = newFolder()
-  await lockFolder(folder)
+  await lockFolder(folder, quietly)
   const own = JSON.parse(readFileSync(lockFile(folder), 'utf8'))
   writeFileSync(lockFile(folder), JSON.stringify({ ...own, host: 'renamed.example' }))
-  await expect(lockFolder(folder)).rejects.toThrow(`process ${process.pid} on renamed.example`)
+  await expect(lockFolder(folder, quietly)).rejects.toThrow(`process ${process.pid} on renamed.example`)
   writeFileSync(lockFile(folder), JSON.stringify({ ...own, host: 'renamed.example', pid: 4_194_303 }))
   await lockFolder(folder, quietly)
   expect(JSON.parse(readFileSync(lockFile(folder), 'utf8'))).toMatchObject({ host: hostname() })
 })
 
+test('a holder finds out that another took the folder while it did not answer', async () => {
+  const folder = newFolder()
+  const lost = new Promise<void>((resolve) => {
+    void lockFolder(folder, { ...quietly, onLost: resolve }).then(() =>
+      writeFileSync(lockFile(folder), JSON.stringify({ ...holder, token: 'another' })),
+    )
+  })
+  await lost
+  expect(JSON.parse(readFileSync(lockFile(folder), 'utf8'))).toMatchObject({ token: 'another' })
+}, 20_000)
+
 test('nothing but the lock is left beside the data', async () => {
   const folder = newFolder()
-  const release = await lockFolder(folder)
+  const release = await lockFolder(folder, quietly)
   expect(readdirSync(folder)).toEqual(['in-use.json'])
-  await expect(lockFolder(folder)).rejects.toThrow()
+  await expect(lockFolder(folder, quietly)).rejects.toThrow()
   expect(readdirSync(folder)).toEqual(['in-use.json'])
   release()
   expect(readdirSync(folder)).toEqual([])

@@ -66,19 +66,26 @@ export class FolderInUse extends Error {
   }
 }
 
-type Waiting = Readonly<{ say: (words: string) => void; silentMs: number }>
+type Waiting = Readonly<{ say: (words: string) => void; silentMs: number; onLost: () => void }>
+
+/** Whoever wrote on into a folder that is another's would lose what both wrote. */
+function endHere(): void {
+  console.error('Another process has taken the data folder while this one did not answer: it ends here.')
+  process.exit(1)
+}
 
 /**
  * Takes a folder for this process until it ends, however it ends. A lock left by a process that is gone is taken over: by one of
  * this machine at once, by one of another, or of an unreadable lock, once nothing was heard of it for a minute.
  *
  * @param options.say - is told what is waited for, and what was taken over
+ * @param options.onLost - called where another took the folder meanwhile; the process ends where it is left out
  * @param options.silentMs - after so long without a word a holder of which nothing else is known is gone
  * @returns what lets the folder go before that
  * @throws FolderInUse where a process that lives holds it, or one of which that can't be told yet
  */
 export async function lockFolder(folder: string, options: Partial<Waiting> = {}): Promise<() => void> {
-  const waiting = { say: console.warn, silentMs: SILENT_MS, ...options }
+  const waiting = { say: console.warn, silentMs: SILENT_MS, onLost: endHere, ...options }
   const file = path.join(folder, LOCK_FILE)
   const own: Holder = {
     token: randomUUID(),
@@ -97,7 +104,7 @@ export async function lockFolder(folder: string, options: Partial<Waiting> = {})
       if (holder?.token !== own.token) throw new FolderInUse(folder, holder)
       held.trueWeightToken = own.token
       sweep(folder)
-      return keep(file, own.token)
+      return keep(file, own.token, waiting.onLost)
     }
     const holder = read(file)
     if ((holder && lives(holder)) ?? (await isHeard(file, now, waiting)))
@@ -144,12 +151,12 @@ function sweep(folder: string): void {
 }
 
 /** Says from time to time that this process lives, and ends it where another has taken the folder meanwhile. */
-function keep(file: string, token: string): () => void {
+function keep(file: string, token: string, onLost: () => void): () => void {
   const isOurs = () => read(file)?.token === token
   const beat = setInterval(() => {
     if (isOurs()) return touch(file)
-    console.error('Another process has taken the data folder while this one did not answer: it ends here.')
-    process.exit(1)
+    clearInterval(beat)
+    onLost()
   }, BEAT_MS)
   beat.unref()
   const release = () => {

@@ -10,6 +10,7 @@ import { findSample } from '@/data/sampleRepository'
 import { claimTitle } from '@/words/en/claimTitle'
 import { outcomeOf } from '../check/outcomeOf'
 import type { Doer } from '../doer'
+import { isIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { notFound } from '../problems'
 import { record } from '../record'
@@ -18,7 +19,7 @@ import { inCase } from './changeCase'
 
 const turnedSchema = z.strictObject({
   what: z.enum(['claim', 'sample']),
-  id: z.uuid(),
+  id: z.string(),
   isDiscarded: z.boolean(),
 })
 
@@ -32,6 +33,7 @@ export async function turn(caseId: string, input: unknown, doer: Doer): Promise<
   const read = readInput(turnedSchema, input)
   if (!read.ok) return read
   const turned: Turned = read.value
+  if (!isIdentifier(turned.id)) return failure(notFound(turned.what, turned.id))
   return inCase(caseId, (db) =>
     turned.what === 'claim' ? turnClaim(db, caseId, turned, doer) : turnSample(db, caseId, turned, doer),
   )
