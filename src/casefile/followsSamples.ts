@@ -1,4 +1,5 @@
 import { EMPTY_SAMPLE, type SetAside } from '@/desk/sampleDraft'
+import type { SampleFile } from '@/desk/sampleFile'
 import type { TrailAction } from '@/desk/trail/chain'
 import { valuesIn } from '@/desk/trail/change'
 import { replayed } from '@/desk/trail/replay'
@@ -49,7 +50,7 @@ function sampleBreaksOf(content: CaseContent, { id, draft, file }: ContentSample
   const fields = differing(own, state)
   const aside = asideBreak(draft, asidesToldOf(firstAsides(content.trail, id), content.trail, id))
   const isFile = (added.action === 'brought-in') === (file !== null)
-  const isNamed = file === null || added.detail.includes(file.fileSha256)
+  const isNamed = file === null || added.detail.startsWith(fileWords(file))
   return [
     ...(fields.length === 0
       ? []
@@ -70,6 +71,10 @@ function sampleBreaksOf(content: CaseContent, { id, draft, file }: ContentSample
         ]),
   ]
 }
+
+/** What the entry of a file that is brought in begins with. */
+export const fileWords = ({ fileName, fileBytes, rowCount, fileSha256 }: SampleFile): string =>
+  `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
 
 const ROW = /^Row (\d+)(?:, which had been set aside)?: ([^]*)$/
 

@@ -7,6 +7,7 @@ import { check } from '@/answers/check'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { chained, type ChainedEntry } from '@/desk/trail/chain'
 import { hashesOf } from '@/casefile/columnHash'
+import { fileWords } from '@/casefile/followsSamples'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { changeBetween } from '@/desk/trail/change'
 import { readClaimAgainst } from '@/intake/claimDocument'
@@ -103,7 +104,7 @@ async function honest(): Promise<CaseContent> {
         who: 'A. Officer',
         action: 'brought-in',
         sampleId: log.id,
-        detail: `log.csv, SHA-256 ${file.fileSha256}`,
+        detail: fileWords(file),
       },
       {
         ...about,

@@ -163,7 +163,11 @@ const REFUSED: readonly (readonly [name: string, content: string | Uint8Array, w
     `${Array.from({ length: 500 }, (_, i) => `c${i}`).join(',')}\n`,
     'The file has 500 columns; at most 400',
   ],
-  ['large.csv', 'a,b\n1e999,2\n', 'On line 2, “1e999” in the column “a” is beyond the range'],
+  [
+    'large.csv',
+    'a,b\n1e999,2\n',
+    'On line 2, “1e999” in the column “a” is beyond what this program can hold',
+  ],
   ['computed.xlsx', computed, 'Cell A1 of the sheet “Log” holds a formula (B1*2) that was never computed'],
 ]
 

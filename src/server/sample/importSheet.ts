@@ -10,6 +10,7 @@ import type { SampleFile } from '@/desk/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
 import { insertColumns } from '@/data/sheetRepository'
 import { hashesOf } from '@/casefile/columnHash'
+import { fileWords } from '@/casefile/followsSamples'
 import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
@@ -184,7 +185,7 @@ export async function storeSheet(
   }>,
 ): Promise<string> {
   const { caseId, by, file, columns, words, now, part = '', onStored } = input
-  const { fileName, fileBytes, fileSha256, rowCount } = file
+  const { fileName } = file
   const id = newIdentifier()
   const draft = {
     ...EMPTY_SAMPLE,
@@ -195,7 +196,7 @@ export async function storeSheet(
   }
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
-  const detail = `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}${part}`
+  const detail = `${fileWords(file)}${part}`
   const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashesOf(columns) })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
