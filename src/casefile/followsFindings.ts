@@ -1,6 +1,8 @@
+import { z } from 'zod'
 import { check } from '@/answers/check'
 import { differencesNow } from '@/answers/differences'
 import type { CheckResult } from '@/claims/result'
+import { PARAMETERS } from '@/claims/terms/names'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson, spellingsOf } from '@/desk/canonicalJson'
@@ -59,14 +61,20 @@ function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): 
   )
 }
 
-type Signed = Readonly<{
-  kind?: unknown
-  claim?: Readonly<{ id?: unknown; caseId?: unknown; draft?: Readonly<{ remarks?: unknown }> }>
-  document?: CheckDocument
-  result?: CheckResult
-  signedBy?: unknown
-  signedOn?: unknown
-}>
+/** What has to stand in a text that was signed, by whatever core. */
+const signedSchema = z.looseObject({
+  kind: z.string(),
+  claim: z.looseObject({ id: z.string(), caseId: z.string(), draft: z.looseObject({ remarks: z.string() }) }),
+  document: z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
+  result: z.looseObject({
+    ok: z.literal(true),
+    coreVersion: z.string(),
+    test: z.looseObject({ method: z.string() }),
+    finding: z.looseObject({ outcome: z.string() }),
+  }),
+  signedBy: z.string(),
+  signedOn: z.string(),
+})
 
 /** What of a finding is not what its signed text says. */
 function columnBreak(content: CaseContent, finding: ContentFinding): string | undefined {
@@ -74,13 +82,13 @@ function columnBreak(content: CaseContent, finding: ContentFinding): string | un
   if (sha256(text) !== fingerprint)
     return `its fingerprint is ${sha256(text)}, and it was signed with ${fingerprint}.`
   const signed = signedIn(text)
-  if (!signed?.result || !signed.document) return 'its text is not what is signed.'
+  if (!signed) return 'its text is not what is signed.'
   const { claim, document, result, signedBy, signedOn } = signed
-  const inputs = spellingsOf({ document, remarks: claim?.draft?.remarks }).map(sha256)
+  const inputs = spellingsOf({ document, remarks: claim.draft.remarks }).map(sha256)
   const stated: readonly (readonly [string, unknown, unknown])[] = [
     ['kind', signed.kind, 'true-weight-signed-finding'],
-    ['claim', claim?.id, finding.claimId],
-    ['case', claim?.caseId, content.case.id],
+    ['claim', claim.id, finding.claimId],
+    ['case', claim.caseId, content.case.id],
     ['signer', signedBy, finding.signedBy],
     ['day', signedOn, finding.signedOn],
     ['outcome', result.finding.outcome, finding.outcome],
@@ -90,15 +98,15 @@ function columnBreak(content: CaseContent, finding: ContentFinding): string | un
   const other = stated.find(([, one, two]) => one !== two)
   if (other) return `its ${other[0]} is not the one in the text that was signed.`
   if (!content.claims.some(({ id }) => id === finding.claimId)) return 'its claim is not there.'
-  if (result.coreVersion === CORE_VERSION && canonicalJson(check(document)) !== canonicalJson(result))
+  if (result.coreVersion === CORE_VERSION && !spellingsOf(result).includes(canonicalJson(check(document))))
     return 'its result is not what its check document comes to.'
   return undefined
 }
 
-function signedIn(text: string): Signed | undefined {
+function signedIn(text: string): z.output<typeof signedSchema> | undefined {
   try {
-    const read = parseJson(text)
-    return typeof read === 'object' && read !== null ? (read as Signed) : undefined
+    const read = signedSchema.safeParse(parseJson(text))
+    return read.success ? read.data : undefined
   } catch {
     return undefined
   }
@@ -107,9 +115,12 @@ function signedIn(text: string): Signed | undefined {
 /** Signed findings of another core that come out otherwise with this one. */
 export function resultNotes({ findings }: CaseContent): readonly string[] {
   return findings.flatMap(({ signed, number, claimId, coreVersion }) => {
-    const { document, result } = signedIn(signed) ?? {}
-    if (!document || !result || coreVersion === CORE_VERSION) return []
-    const differences = differencesNow(result, document)
+    const read = coreVersion === CORE_VERSION ? undefined : signedIn(signed)
+    if (!read) return []
+    const differences = differencesNow(
+      read.result as unknown as CheckResult,
+      read.document as unknown as CheckDocument,
+    )
     return differences.length === 0
       ? []
       : [

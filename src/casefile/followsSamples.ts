@@ -1,4 +1,5 @@
-import { EMPTY_SAMPLE, type SetAside } from '@/desk/sampleDraft'
+import { z } from 'zod'
+import { EMPTY_SAMPLE, type SetAside, setAsideSchema } from '@/desk/sampleDraft'
 import type { SampleFile } from '@/desk/sampleFile'
 import type { TrailAction } from '@/desk/trail/chain'
 import { valuesIn } from '@/desk/trail/change'
@@ -99,9 +100,12 @@ function asidesToldOf(first: readonly SetAside[], trail: Trail, sampleId: string
   return asides
 }
 
+const movesSchema = z.array(z.tuple([z.int(), z.int()]))
+
 /** Rows of a typed list move where others are put in above them. */
 function movedBy(asides: readonly Aside[], moves: unknown): Aside[] {
-  const to = new Map(Array.isArray(moves) ? (moves as readonly (readonly [number, number])[]) : [])
+  const read = movesSchema.safeParse(moves)
+  const to = new Map(read.success ? read.data : [])
   return asides.map((one) => ({ ...one, row: to.get(one.row) ?? one.row }))
 }
 
@@ -137,7 +141,8 @@ export function asideNotes({ samples, trail }: CaseContent): readonly string[] {
 
 function firstAsides(trail: Trail, sampleId: string): readonly SetAside[] {
   const added = trail.find((entry) => entry.sampleId === sampleId && ADDED.includes(entry.action))
-  return ((added && valuesIn(added.after).setAside) ?? []) as readonly SetAside[]
+  const read = z.array(setAsideSchema).safeParse(added && valuesIn(added.after).setAside)
+  return read.success ? read.data : []
 }
 
 /** The hash of each column as it was brought in stands in the entry that brought it. */

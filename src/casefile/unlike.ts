@@ -1,4 +1,4 @@
-import { canonicalJson } from '@/desk/canonicalJson'
+import { spellingsOf } from '@/desk/canonicalJson'
 import { valuesIn } from '@/desk/trail/change'
 import type { TrailAction } from '@/desk/trail/chain'
 import type { CaseContent } from './content'
@@ -22,11 +22,14 @@ export function unlike(
   )
 }
 
+/** The older spelling is one for whatever JSON can hold, halves of characters too. */
+const spellingOf = (value: unknown): string => spellingsOf([value ?? null]).at(-1)!
+
 /** The names of the fields in which two things differ. */
 export function differing(one: object, other: object): readonly string[] {
   const [a, b] = [one, other] as readonly Readonly<Record<string, unknown>>[]
   return [...new Set([...Object.keys(a!), ...Object.keys(b!)])].filter(
-    (key) => canonicalJson([a![key] ?? null]) !== canonicalJson([b![key] ?? null]),
+    (key) => spellingOf(a![key]) !== spellingOf(b![key]),
   )
 }
 

@@ -351,6 +351,50 @@ test('another row of a typed list that is set aside is told of', async () => {
   ])
 })
 
+const entry = (all: CaseContent, action: Told['action'], after: unknown) =>
+  relinked(all.trail.map((one) => (one.action === action ? { ...one, after: JSON.stringify(after) } : one)))
+
+test.each<readonly [string, Forgery]>([
+  ...[{}, [], 1, { document: {}, result: {} }, { kind: 'true-weight-signed-finding' }].map(
+    (text) =>
+      [
+        `a signed text that is ${JSON.stringify(text)}`,
+        (all: CaseContent) => {
+          const signed = JSON.stringify(text)
+          return { ...all, findings: [{ ...finding(all), signed, fingerprint: sha256(signed) }] }
+        },
+      ] as const,
+  ),
+  [
+    'a result of another core with no test in it',
+    (all) => ({
+      ...all,
+      findings: [
+        {
+          ...resigned(
+            finding(all),
+            (signed) =>
+              (signed.result = { ok: true, coreVersion: '0.1.0', finding: { outcome: 'supported' } }),
+          ),
+          coreVersion: '0.1.0',
+        },
+      ],
+    }),
+  ],
+  ['what is set aside as a number', (all) => ({ ...all, ...entry(all, 'sample-added', { setAside: 5 }) })],
+  [
+    'moves that are none',
+    (all) => ({ ...all, ...entry(all, 'brought-in', { movedRows: [5, null, 'x'], cells: [] }) }),
+  ],
+  [
+    'a stretch that is none',
+    (all) => ({ ...all, ...entry(all, 'claim-added', { wording: { from: 'x', text: 5 } }) }),
+  ],
+  ['half of a character', (all) => ({ ...all, ...entry(all, 'claim-added', { wording: '\ud800' }) })],
+])('%s is refused in words', async (_, forge) => {
+  expect(await refusalOf(forge(await honest()))).toMatch(/This is no case file that can be taken: /)
+})
+
 test('times that run backwards are told of', async () => {
   const all = await honest()
   const years = ['1999', '2031']

@@ -48,7 +48,9 @@ type Stretch = Readonly<{ from: number; text: string }>
 
 /** Whether a value of a change is a stretch of a long text. */
 export function isStretch(value: unknown): value is Stretch {
-  return typeof value === 'object' && value !== null && 'from' in value && 'text' in value
+  if (typeof value !== 'object' || value === null) return false
+  const { from, text } = value as Readonly<{ from?: unknown; text?: unknown }>
+  return typeof from === 'number' && typeof text === 'string'
 }
 
 /** The fields that the text of a change holds. One that was altered may hold none, and is then shown as it stands. */

@@ -1,5 +1,5 @@
-import { storedText } from '@/desk/typed'
 import 'server-only'
+import { storedText } from '@/desk/typed'
 import { z } from 'zod'
 import { caseWordsSchema, CASE_STATES } from '@/desk/caseWords'
 import { OUTCOMES } from '@/claims/finding'
