@@ -4,6 +4,8 @@ const nested = (depth: number, inside = '') => `${'['.repeat(depth)}${inside}${'
 
 test('JSON is read as it stands', () => {
   expect(parseJson('{"a":["[{\\"]",1]}')).toEqual({ a: ['[{"]', 1] })
+  const quoted = `say "${'['.repeat(200)}`
+  expect(parseJson(JSON.stringify(quoted))).toBe(quoted)
   expect(parseJson(nested(100))).toBeDefined()
   expect(parseJson(`"${'['.repeat(20_000)}"`)).toBe('['.repeat(20_000))
   expect(parseJson(`[${'[],'.repeat(20_000)}[]]`)).toHaveLength(20_001)

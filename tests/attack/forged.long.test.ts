@@ -187,6 +187,10 @@ const FORGERIES: Readonly<Record<string, readonly [Forgery, RegExp]>> = {
     (all) => ({ ...all, findings: [{ ...finding(all), signedOn: '2026-11-01' }] }),
     /its day is not the one in the text/,
   ],
+  'another instant of signing': [
+    (all) => ({ ...all, findings: [{ ...finding(all), createdAt: '2026-11-05T09:00:00.000Z' }] }),
+    /no entry that A\. Officer signed the finding 1/,
+  ],
   'inputs that are not the text’s': [
     (all) => ({ ...all, findings: [{ ...finding(all), inputFingerprint: 'b'.repeat(64) }] }),
     /its inputs is not the one/,
