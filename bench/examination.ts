@@ -1,3 +1,4 @@
+import { isTested } from '@/claims/result'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
@@ -12,7 +13,7 @@ const results = SIZES.map((size) => {
     evidence: { kind: 'readings', values },
   }
   const result = check(document)
-  if (!result.ok) throw new Error(result.error.message)
+  if (!isTested(result)) throw new Error('the check comes to no test')
   const questions = crossExamination({ document, result }).map(({ key, ask }) => {
     const start = performance.now()
     ask()

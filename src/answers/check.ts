@@ -1,11 +1,13 @@
 import { isOfShape } from '@/claims/beside'
 import { type ComputedCheck, computeCheck } from '@/claims/check'
-import type { CheckProblem } from '@/claims/prepareCheck'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import type { CheckRequest } from '@/claims/terms/request'
-import type { CheckAnswer, CheckResult } from '@/claims/result'
+import type { Census } from '@/claims/census'
+import type { CensusResult, CheckAnswer, CheckResult } from '@/claims/result'
+import { CORE_VERSION } from '@/claims/terms/version'
 import { conditionSentence } from '@/words/en/conditionSentences'
+import { CENSUS_LIMITS, censusSentence } from '@/words/en/censusWords'
 import { besideWords, findingLimits, findingSentence } from '@/words/en/findingWords'
 import { basisWords } from '@/words/en/entryWords'
 import { problemWords } from '@/words/en/problems'
@@ -22,9 +24,34 @@ import { idOf } from './idOf'
 export function check(document: unknown): CheckAnswer {
   const id = idOf(document)
   const answer = computeCheck(document)
-  return answer.ok
-    ? { ...id, ...inWords(answer.value.request, answer.value.computed) }
-    : { ...id, ok: false, error: problemWords(answer.problem as CheckProblem) }
+  if (answer.ok) return { ...id, ...inWords(answer.value.request, answer.value.computed) }
+  const { problem } = answer
+  return problem.name === 'census'
+    ? { ...id, ...censusInWords(problem.figures) }
+    : { ...id, ok: false, error: problemWords(problem) }
+}
+
+/** What a claim comes to for a lot that was measured whole. */
+function censusInWords({
+  request,
+  census,
+}: Readonly<{ request: CheckRequest; census: Census }>): CensusResult {
+  const { claim, evidence } = request
+  const { lotSize, figure, difference, outcome } = census
+  const basis = basisWords(evidence)
+  return {
+    ok: true,
+    coreVersion: CORE_VERSION,
+    kind: 'census',
+    lotSize,
+    estimate: { parameter: claim.parameter, value: figure, difference },
+    finding: {
+      outcome,
+      sentence: censusSentence(claim, census),
+      limits: CENSUS_LIMITS,
+      ...(basis === '' ? {} : { basis }),
+    },
+  }
 }
 
 /** The result of a check: what was computed, and what is to be said of it. */

@@ -3,7 +3,7 @@ import path from 'node:path'
 import { z } from 'zod'
 import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
 import { planRequestSchema } from '@/claims/plan/planRequest'
-import { checkErrorSchema, checkResultSchema } from '@/claims/result'
+import { censusResultSchema, checkErrorSchema, checkResultSchema } from '@/claims/result'
 import { PARAMETER_DEFINITIONS } from '@/claims/all'
 import { conditions } from '@/claims/terms/condition'
 import { checkRequestSchema } from '@/claims/terms/request'
@@ -55,6 +55,7 @@ const TOLD_ELSEWHERE: readonly (readonly [pattern: RegExp, as: string])[] = [
 test.each([
   ['A check', checkRequestSchema, 'input'],
   ['Its result', checkResultSchema, 'output'],
+  ['The figure of a whole lot', censusResultSchema, 'output'],
   ['An error', checkErrorSchema, 'output'],
   ['Tails and quantiles', reckonRequestSchema, 'input'],
   ['A description of readings', describeRequestSchema, 'input'],
@@ -118,8 +119,8 @@ test('every code of an error, a warning and a condition is on the page, and no o
 const blocks = [...page.matchAll(/```json\n([^]*?)```/g)].map(([, text]) => JSON.parse(text!))
 const examples = blocks.flatMap((request, at) => (at % 2 === 0 ? [[request, blocks[at + 1]]] : []))
 
-test('the page has an example of each kind of request, with its answer', () => {
-  expect(examples).toHaveLength(6)
+test('the page has an example of each kind of request and of answer', () => {
+  expect(examples).toHaveLength(7)
 })
 
 test.each(examples)('%j is answered as the page says', (request, expected) => {

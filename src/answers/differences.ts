@@ -1,5 +1,5 @@
 import { parameterOf } from '@/claims/all'
-import type { CheckAnswer, CheckResult } from '@/claims/result'
+import { type CheckAnswer, type CheckResult, isTested } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
@@ -30,7 +30,7 @@ const WORDS: readonly RegExp[] = [
  * of one that the same core made. What another core made is computed by the test that it chose.
  */
 export function differencesNow(before: CheckAnswer, document: CheckDocument): readonly string[] {
-  if (!before.ok || before.coreVersion === CORE_VERSION) return differencesIn(before, check(document))
+  if (!isTested(before) || before.coreVersion === CORE_VERSION) return differencesIn(before, check(document))
   return differencesIn(before, check(asChosen(document, before)))
 }
 

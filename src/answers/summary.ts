@@ -1,10 +1,10 @@
 import type { Answer } from '@/answers/answer'
 import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { ReckonFigures } from '@/answers/reckon'
-import type { CheckResult } from '@/claims/result'
+import { type CheckResult, isTested } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
 import { intervalWords } from '@/words/en/claimLineWords'
-import { CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/words/en/conditionWords'
+import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
 import { displayOf, shownNumber, shownValue } from '@/words/display'
@@ -32,7 +32,10 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('plan' in answer) return [planned(answer.plan)]
   if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
   if ('describe' in answer) return described(answer.describe)
-  return [`${OUTCOME_WORDS[answer.finding.outcome]}. ${answer.finding.sentence}`, ...linesOf(answer)]
+  const { finding } = answer
+  const head = `${OUTCOME_WORDS[finding.outcome]}. ${finding.sentence}`
+  if (isTested(answer)) return [head, ...linesOf(answer)]
+  return [head, finding.limits, ...(finding.basis ? [finding.basis] : [])]
 }
 
 function planned({ method, n, firstN, power, difference }: PlanFigures): string {
@@ -69,7 +72,7 @@ function linesOf(result: CheckResult): readonly string[] {
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
     `n = ${sample.n}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(estimate.value, display)}${error}`,
-    `${METHOD_WORDS[test.method].name}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test.distribution)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
+    `${METHOD_WORDS[test.method].name}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
     ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
     ...test.ways.map(
       (way) => `${wayWords(way, hypotheses, formats)}: ${way.rejects ? 'rejects' : 'does not reject'} H0`,
@@ -80,8 +83,8 @@ function linesOf(result: CheckResult): readonly string[] {
     finding.limits,
     ...(finding.beside ? [finding.beside] : []),
     ...conditions.map(
-      ({ name, of, state, sentence }) =>
-        `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}: ${CONDITION_STATES[state].toLowerCase()}. ${sentence}`,
+      ({ name, of, code, state, sentence }) =>
+        `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}: ${conditionStateWords({ code, state }).toLowerCase()}. ${sentence}`,
     ),
     ...(finding.basis ? [finding.basis] : []),
     ...warnings.map(({ message }) => `Note: ${message}`),

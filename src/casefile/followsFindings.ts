@@ -1,14 +1,12 @@
-import { z } from 'zod'
 import { check } from '@/answers/check'
 import { differencesNow } from '@/answers/differences'
 import type { CheckResult } from '@/claims/result'
-import { PARAMETERS } from '@/claims/terms/names'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson, spellingsOf } from '@/desk/canonicalJson'
-import { parseJson } from '@/desk/parseJson'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { type CaseContent, type ContentFinding, sha256 } from './content'
+import { signedIn } from './signedText'
 import type { Break } from './verdict'
 
 type Entry = CaseContent['trail'][number]
@@ -61,21 +59,6 @@ function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): 
   )
 }
 
-/** What has to stand in a text that was signed, by whatever core. */
-const signedSchema = z.looseObject({
-  kind: z.string(),
-  claim: z.looseObject({ id: z.string(), caseId: z.string(), draft: z.looseObject({ remarks: z.string() }) }),
-  document: z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
-  result: z.looseObject({
-    ok: z.literal(true),
-    coreVersion: z.string(),
-    test: z.looseObject({ method: z.string() }),
-    finding: z.looseObject({ outcome: z.string() }),
-  }),
-  signedBy: z.string(),
-  signedOn: z.string(),
-})
-
 /** What of a finding is not what its signed text says. */
 function columnBreak(content: CaseContent, finding: ContentFinding): string | undefined {
   const { signed: text, fingerprint } = finding
@@ -101,15 +84,6 @@ function columnBreak(content: CaseContent, finding: ContentFinding): string | un
   if (result.coreVersion === CORE_VERSION && !spellingsOf(result).includes(canonicalJson(check(document))))
     return 'its result is not what its check document comes to.'
   return undefined
-}
-
-function signedIn(text: string): z.output<typeof signedSchema> | undefined {
-  try {
-    const read = signedSchema.safeParse(parseJson(text))
-    return read.success ? read.data : undefined
-  } catch {
-    return undefined
-  }
 }
 
 /** Signed findings of another core that come out otherwise with this one. */

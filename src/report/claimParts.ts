@@ -1,7 +1,7 @@
 import { defaultBurden } from '@/claims/terms/relations'
 import { BURDEN_WORDS } from '@/words/en/relations'
 import { claimTitle } from '@/words/en/claimTitle'
-import { CONDITION_NAMES, CONDITION_STATES, conditionLines, SOURCE_WORDS } from '@/words/en/conditionWords'
+import { CONDITION_NAMES, conditionLines, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { formatFull, formatPercent, formatSure } from '@/words/figures'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import { methodOf } from '@/claims/all'
@@ -26,11 +26,11 @@ export function claimParts(study: ClaimStudy, options: ReportOptions, write: Wri
   const { number, claim, checked } = study
   const title = `Claim ${number}: ${write(claimTitle(claim.draft))}`
   const head: Part = { id: `claim-${number}`, title, level: 2, blocks: findingBlocks(study, write) }
-  if (!checked) return [head]
   const part = (name: PartName, title: string, blocks: readonly Block[]): readonly Part[] =>
     options.parts.includes(name) && blocks.length > 0
       ? [{ id: `claim-${number}-${name}`, title: `${title}, claim ${number}`, level: 3, blocks }]
       : []
+  if (!checked) return [head, ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write)) : [])]
   return [
     head,
     ...part('hypotheses', 'Hypotheses', hypothesisBlocks(checked, write)),
@@ -65,11 +65,11 @@ function hypothesisBlocks({ document, result }: Checked, write: Writer): readonl
 
 function conditionBlocks({ formats }: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
   const rows = result.conditions.map((condition) => {
-    const { name, of, state, sentence } = condition
+    const { name, of, sentence } = condition
     const figures = conditionLines(condition, formats.plain).map((line) => `${line.name} ${line.shown}`)
     return [
       `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}`,
-      CONDITION_STATES[state],
+      conditionStateWords(condition),
       write(sentence),
       write(figures.join('; ')),
     ]
@@ -94,7 +94,7 @@ function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): read
     { is: 'paragraph', text: METHOD_WORDS[test.method].reason },
     {
       is: 'paragraph',
-      text: write(`${methodOf(test.method).formula}, ${distributionWords(test.distribution)}`),
+      text: write(`${methodOf(test.method).formula}, ${distributionWords(test)}`),
     },
     {
       is: 'table',

@@ -1,4 +1,5 @@
-import type { CheckResult } from '@/claims/result'
+import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
+import { signedIn } from '@/casefile/signedText'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
 import { formatCount, formatPValue } from '@/words/figures'
@@ -17,7 +18,8 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   const stands =
     draft.source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${draft.source}.`
   const quote: readonly Block[] = [{ is: 'paragraph', text: `${wording} ${stands}`, look: 'quote' }]
-  const { checked } = study
+  const { checked, census } = study
+  if (census) return censusBlocks(study, census.result.finding, { quote, write })
   if (!checked) return [...quote, ...openBlocks(study, write)]
   const { document, result } = checked
   const { finding, test, estimate, sample, interval, conditions, warnings } = result
@@ -62,6 +64,23 @@ function sourceOf({ samples }: ClaimStudy, at: number): keyof typeof SOURCE_WORD
   return at === 0 ? 'first' : 'second'
 }
 
+/** What a claim comes to for a lot that was measured whole. */
+function censusBlocks(
+  study: ClaimStudy,
+  { outcome, sentence, limits, basis }: CensusResult['finding'],
+  { quote, write }: Readonly<{ quote: readonly Block[]; write: Writer }>,
+): readonly Block[] {
+  return [
+    { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
+    ...quote,
+    { is: 'paragraph', text: write(sentence), look: 'finding' },
+    { is: 'paragraph', text: write(limits), look: 'quiet' },
+    ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+    ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
+    ...remarkBlocks(study),
+  ]
+}
+
 /** What is missing before there can be a finding. */
 function openBlocks({ reading, refusal }: ClaimStudy, write: Writer): readonly Block[] {
   const items = [...reading.missing, ...reading.problems].map(({ message }) => write(message))
@@ -76,6 +95,8 @@ function openBlocks({ reading, refusal }: ClaimStudy, write: Writer): readonly B
 /** Where readings are set aside, the finding shows what it is without them and with them. */
 function bothResults({ formats }: ClaimStudy, { result, whole }: Checked, write: Writer): readonly Block[] {
   if (!whole) return []
+  if (!isTested(whole))
+    return [{ is: 'paragraph', text: write(`With everything that is set aside: ${whole.finding.sentence}`) }]
   const row = (name: string, { finding, sample, estimate, test, interval }: CheckResult) =>
     [
       name,
@@ -99,8 +120,10 @@ function bothResults({ formats }: ClaimStudy, { result, whole }: Checked, write:
 function remarkBlocks({ claim, findings }: ClaimStudy): readonly Block[] {
   const remarks = claim.draft.remarks.trim()
   const signed = findings.map(
-    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent }) => {
-      const since = isCurrent ? 'It is what stands now.' : 'The claim or its evidence has changed since.'
+    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent, signed }) => {
+      const since = isCurrent
+        ? 'It is what stands now.'
+        : `The claim or its evidence has changed since; what was signed is this: “${signedIn(signed)?.result.finding.sentence ?? ''}” What is reported here is of a later claim and is not signed.`
       return `Signed finding ${number}: ${OUTCOME_WORDS[outcome].toLowerCase()}, by ${signedBy} on ${signedOn}, with core ${coreVersion}. ${since} Fingerprint ${fingerprint}.`
     },
   )

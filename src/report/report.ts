@@ -66,12 +66,15 @@ function coverPart({ case: known, claims, samples, head }: CaseContent, title: s
   const rows: readonly (readonly [string, string])[] = [
     ['Reference', known.reference],
     ['Subject', known.subject],
-    ['Who makes the claims', known.party],
+    ['Trader who makes the claims', known.party],
     ['Officers', known.people],
     ['Opened', known.openedOn],
     ['Due', known.dueOn],
     ['Closed', known.closedOn],
-    ['State of the case', known.state],
+    [
+      'State of the case',
+      known.state === 'open' ? 'open, so that this is a preliminary report' : known.state,
+    ],
     ['Claims and samples', `${claims.length} and ${samples.length}`],
     ['Notes', known.notes],
     ['Made from the case', asOf],
@@ -107,18 +110,18 @@ function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part {
   }))
   const adjusted = tested.length > 1 ? testedTogether(each) : []
   const rows = studies.map((study) => {
-    const { number, claim, checked, findings } = study
+    const { number, claim, checked, census, findings } = study
     const result = checked?.result
     const together = adjusted[tested.indexOf(study)]
     const level = result?.test.significanceLevel ?? 1
-    const outcome = result?.finding.outcome ?? 'open'
+    const outcome = (result ?? census?.result)?.finding.outcome ?? 'open'
     const signed = findings.filter(({ isCurrent }) => isCurrent).at(-1)
     return [
       write(String(number)),
       write(claimTitle(claim.draft)),
       OUTCOME_WORDS[outcome],
       result ? write(formatPercent(level)) : '',
-      result ? write(formatPValue(result.test.pValue, level)) : '',
+      result ? write(formatPValue(result.test.pValue, level)) : census ? 'whole lot' : '',
       ...(adjusted.length > 0
         ? [
             together ? write(formatPValue(together.pValue, level)) : '',
@@ -208,9 +211,10 @@ function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStud
   const methods = [...new Set(results.map(({ test }) => test.method))]
   const conditions = [...new Set(results.flatMap((result) => result.conditions.map(({ name }) => name)))]
   const fingerprints = [
-    ...studies.flatMap(({ number, checked }) =>
-      checked ? [[`Check document of claim ${number}`, checked.fingerprint] as const] : [],
-    ),
+    ...studies.flatMap(({ number, checked, census }) => {
+      const answered = checked ?? census
+      return answered ? [[`Check document of claim ${number}`, answered.fingerprint] as const] : []
+    }),
     ...samples.flatMap(({ file }) => (file ? [[`File ${file.fileName}`, file.fileSha256] as const] : [])),
     ...(head.hash ? [['Last entry of the trail', head.hash] as const] : []),
   ]
@@ -219,7 +223,9 @@ function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStud
     ...conditions.map(
       (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,
     ),
-    ['Several claims together', 'Holm (1979), Scandinavian J. of Statistics 6, 65-70'] as const,
+    ...(results.length > 1
+      ? [['Several claims together', 'Holm (1979), Scandinavian J. of Statistics 6, 65-70'] as const]
+      : []),
   ]
   return {
     id: 'sources',

@@ -3,7 +3,7 @@ import type { ContentSample } from '@/casefile/content'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { formatCount, formatReading, withUnit } from '@/words/figures'
-import { wordsOf } from '@/intake/reading/rowCondition'
+import { keptWords } from '@/words/en/rowConditionWords'
 import { columnFor } from '@/intake/takenFrom'
 import type { Block } from './document/document'
 import type { Writer } from './language'
@@ -62,14 +62,14 @@ function takenBlocks({ claim, samples, reading }: ClaimStudy, write: Writer): re
   const [first] = samples
   const kind = parameterOf(draft.parameter).sample
   const rows: (readonly [string, string])[] = []
-  const list = (kept: typeof draft.kept) => kept.map((all) => all.map(wordsOf).join(' and ')).join(' or ')
   if (first && first.draft.columns.length > 1 && kind !== 'counted')
     rows.push(['Column of the readings', columnFor(draft, first.draft)])
-  if (draft.kept.length > 0) rows.push(['Rows kept', list(draft.kept)])
-  if (kind === 'counted' && draft.counted.length > 0) rows.push(['Rows that count', list(draft.counted)])
+  if (draft.kept.length > 0) rows.push(['Rows kept', keptWords(draft.kept)])
+  if (kind === 'counted' && draft.counted.length > 0) rows.push(['Rows that count', keptWords(draft.counted)])
   if (kind === 'two') {
     if (draft.secondColumn) rows.push(['Column of the second source', draft.secondColumn])
-    if (draft.secondKept.length > 0) rows.push(['Rows kept of the second source', list(draft.secondKept)])
+    if (draft.secondKept.length > 0)
+      rows.push(['Rows kept of the second source', keptWords(draft.secondKept)])
   }
   if (reading.evidence.conversion) rows.push(['Unit', `converted to ${draft.unit}`])
   return rows.length === 0

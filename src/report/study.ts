@@ -10,7 +10,7 @@ import {
 import { canonicalJson } from '@/desk/canonicalJson'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckResult } from '@/claims/result'
+import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
@@ -24,6 +24,9 @@ export const MAX_EXAMINED = 20_000
 /** Answers kept, so that a report that is looked at, printed and copied is examined once. */
 const MAX_KEPT = 300
 
+/** A check document with what it comes to, and its SHA-256 as canonical JSON. */
+type Answered<Result> = Readonly<{ document: CheckDocument; result: Result; fingerprint: string }>
+
 /** Everything that a report says of one claim, computed. */
 export type ClaimStudy = Readonly<{
   claim: ContentClaim
@@ -32,16 +35,15 @@ export type ClaimStudy = Readonly<{
   /** The sample, and that of the second source where it is another one. */
   samples: readonly ContentSample[]
   reading: ClaimReading
-  checked?: Readonly<{
-    document: CheckDocument
-    result: CheckResult
-    /** SHA-256 of the check document as canonical JSON. */
-    fingerprint: string
-    /** The same with everything put back that is set aside; absent where nothing is. */
-    whole?: CheckResult
-    /** Absent where it was not asked for, or the readings are too many. */
-    answers?: readonly Examined[]
-  }>
+  checked?: Answered<CheckResult> &
+    Readonly<{
+      /** The same with everything put back that is set aside; absent where nothing is. */
+      whole?: CheckResult | CensusResult
+      /** Absent where it was not asked for, or the readings are too many. */
+      answers?: readonly Examined[]
+    }>
+  /** What the claim comes to for a lot that was measured whole; there is then no test. */
+  census?: Answered<CensusResult>
   /** What was changed after the readings were in; empty where nothing was. */
   changedAfter: string
   /** Why there is no result though everything needed is stated, in the core's words. */
@@ -78,11 +80,14 @@ export async function studyClaims(
       content.samples.find((one) => one.id === id),
     ))!
     const checked = await checkedOf(reading, wants.isExamined)
-    const refused = checked || !reading.document ? undefined : check(reading.document)
+    const untested = checked || !reading.document ? undefined : check(reading.document)
+    const census =
+      untested?.ok && !isTested(untested) ? fingerprinted(reading.document!, untested) : undefined
     const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
     const decimals = wants.decimals ?? reading.decimals
     const formats = formatsFor(subject, checked?.result, decimals)
-    const input = checked && sha256(canonicalJson({ document: checked.document, remarks: draft.remarks }))
+    const document = (checked ?? census)?.document
+    const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
     const findings = content.findings
       .filter(({ claimId }) => claimId === claim.id)
       .map((finding) => ({ ...finding, isCurrent: finding.inputFingerprint === input }))
@@ -95,7 +100,8 @@ export async function studyClaims(
       ),
       reading,
       ...(checked ? { checked } : {}),
-      ...(refused?.ok === false ? { refusal: refused.error.message } : {}),
+      ...(census ? { census } : {}),
+      ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
       decimals,
       formats,
       findings,
@@ -107,20 +113,22 @@ export async function studyClaims(
 async function checkedOf(reading: ClaimReading, isExamined: boolean): Promise<ClaimStudy['checked']> {
   const { document } = reading
   const result = document && check(document)
-  if (!document || !result?.ok) return undefined
+  if (!document || !result || !isTested(result)) return undefined
   const { withSetAside } = reading.evidence
   const everything = withSetAside ?? withEverything(document.evidence)
   const whole = everything && check({ ...document, evidence: everything })
   const examination = { document, result, withSetAside } as Examination
-  const fingerprint = sha256(canonicalJson(document))
-  const answers = isExamined ? await answersTo(examination, fingerprint) : undefined
+  const answered = fingerprinted(document, result)
+  const answers = isExamined ? await answersTo(examination, answered.fingerprint) : undefined
   return {
-    document,
-    result,
-    fingerprint,
+    ...answered,
     ...(whole?.ok ? { whole } : {}),
     ...(answers ? { answers } : {}),
   }
+}
+
+function fingerprinted<Result>(document: CheckDocument, result: Result): Answered<Result> {
+  return { document, result, fingerprint: sha256(canonicalJson(document)) }
 }
 
 const kept = new Map<string, readonly Examined[]>()

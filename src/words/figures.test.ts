@@ -120,3 +120,8 @@ test.each([
   [34.1 / 24, '1.420833'],
   [79.8 / 24, '3.325'],
 ])('the reading %d is shown as %s', (value, shown) => expect(formatReading(value)).toBe(shown))
+
+test('a converted reading is rounded to the decimals asked for, one that was measured is not', () => {
+  expect(formatReading(34.1 / 24, 2)).toBe('1.42')
+  expect(formatReading(14.9255, 2)).toBe('14.9255')
+})

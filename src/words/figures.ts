@@ -52,9 +52,14 @@ export function formatSure(full: string): string {
   )
 }
 
-/** A reading as it was measured; one that was converted has digits that nobody measured, and is rounded. */
-export function formatReading(value: number): string {
+/**
+ * A reading as it was measured; one that was converted has digits that nobody measured, and is rounded.
+ *
+ * @param decimals - of one that was converted; without them so many digits as tell readings apart
+ */
+export function formatReading(value: number, decimals?: number): string {
   const isMeasured = Number(value.toPrecision(MAX_MEASURED)) === withoutMadeUpDigits(value)
+  if (!isMeasured && decimals !== undefined) return formatNumber(value, decimals)
   return formatFull(Number(value.toPrecision(isMeasured ? MAX_MEASURED : CONVERTED_DIGITS)))
 }
 

@@ -1,6 +1,6 @@
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckResult, TestPart } from '@/claims/result'
+import { type CheckResult, isTested, type TestPart } from '@/claims/result'
 import type { SampleFiguresOf, SpreadFigures } from '@/claims/terms/sampleFigures'
 import { answer } from '@/answers/answer'
 
@@ -14,13 +14,20 @@ export type AnyResult = CheckResult &
     effectSize?: Readonly<Record<string, number | undefined>>
   }>
 
+/** The result of a check that has to come to a test. */
+export function testedBy(document: unknown): CheckResult {
+  const answered = check(document)
+  if (!answered.ok) throw new Error(answered.error.message)
+  if (!isTested(answered)) throw new Error(answered.finding.sentence)
+  return answered
+}
+
 /**
  * The result of a check that has to be answered. Whatever it is of, its gap is the estimate less the claimed value, but for
  * what rounding the estimate takes.
  */
 export function resultOf(document: CheckDocument): AnyResult {
-  const answered = check(document)
-  if (!answered.ok) throw new Error(answered.error.message)
+  const answered = testedBy(document)
   const { value, difference } = answered.estimate
   const size = Math.max(Math.abs(value), Math.abs(document.claim.value))
   const gap = value - document.claim.value

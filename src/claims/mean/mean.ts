@@ -42,4 +42,5 @@ export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
     plansTolerance: true,
     toPlanned: (value) => value,
   },
+  ofWholeLot: ({ measured }) => measured.mean,
 }

@@ -1,3 +1,4 @@
+import { median as medianOf } from '@/statistics/describe/quantile'
 import type { ParameterDefinition } from '../terms/definition'
 
 /** A population's median. */
@@ -16,4 +17,5 @@ export const median: ParameterDefinition<'median', 'measured', Record<never, nev
   // The sign test leaves out readings that equal the claimed value, and then tells nothing of the median.
   usualMethod: ({ hasEqual }) => (hasEqual ? 'quantile' : 'sign'),
   shows: ['median'],
+  ofWholeLot: ({ measured: { sorted } }) => sorted && medianOf(sorted),
 }

@@ -41,6 +41,7 @@ export const proportion: ParameterDefinition<'proportion', 'counted', typeof eff
     plansTolerance: false,
     toPlanned: (share) => share,
   },
+  ofWholeLot: ({ counted: { successes, sampleSize } }) => successes / sampleSize,
 }
 
 function angle(share: number): number {

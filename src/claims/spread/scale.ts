@@ -1,4 +1,5 @@
 import type { Pivot } from '@/statistics/inference/pivot'
+import type { SampleOf } from '../terms/sample'
 
 export type SpreadParameter = 'standard-deviation' | 'variance'
 
@@ -18,4 +19,11 @@ export function scaledPivot<Own>(
     valueAt: (statistic, tail) => pivot.valueAt(statistic, tail) ** 2,
     figuresAt: (value, alternative) => pivot.figuresAt(Math.sqrt(value), alternative),
   }
+}
+
+/** The variance of a lot that was measured whole: about its own mean, over all of its units. */
+export function varianceOfWholeLot({ measured }: SampleOf<'measured'>): number | undefined {
+  const { sampleSize: n, variance } = measured
+  if (n === 1) return 0
+  return variance === undefined ? undefined : (variance * (n - 1)) / n
 }

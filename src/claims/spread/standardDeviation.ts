@@ -1,5 +1,6 @@
 import type { ParameterDefinition } from '../terms/definition'
 import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
+import { varianceOfWholeLot } from './scale'
 
 /** A population's standard deviation. */
 export const standardDeviation: ParameterDefinition<'standard-deviation', 'measured', typeof RATIO_SHAPE> = {
@@ -23,5 +24,9 @@ export const standardDeviation: ParameterDefinition<'standard-deviation', 'measu
     needsSpread: false,
     plansTolerance: false,
     toPlanned: (spread) => spread,
+  },
+  ofWholeLot: (sample) => {
+    const variance = varianceOfWholeLot(sample)
+    return variance === undefined ? undefined : Math.sqrt(variance)
   },
 }

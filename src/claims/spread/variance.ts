@@ -1,5 +1,6 @@
 import type { ParameterDefinition } from '../terms/definition'
 import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
+import { varianceOfWholeLot } from './scale'
 
 /** A population's variance, in the unit of the readings squared. */
 export const variance: ParameterDefinition<'variance', 'measured', typeof RATIO_SHAPE> = {
@@ -24,4 +25,5 @@ export const variance: ParameterDefinition<'variance', 'measured', typeof RATIO_
     plansTolerance: false,
     toPlanned: Math.sqrt,
   },
+  ofWholeLot: varianceOfWholeLot,
 }

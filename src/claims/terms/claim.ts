@@ -26,9 +26,10 @@ const ROUNDING = 1e-12
  * @example
  * isTrueOf({ parameter: 'mean', relation: 'at-least', value: 15 }, 14.93) // false
  */
-export function isTrueOf({ relation, burden, value, tolerance }: Claim, figure: number): boolean {
-  const slack = ROUNDING * Math.max(Math.abs(value), Math.abs(figure))
-  const gap = Math.abs(figure - value) <= slack ? 0 : figure - value
+export function isTrueOf(claim: Claim, figure: number): boolean {
+  const { relation, burden, value, tolerance } = claim
+  const slack = slackOf(value, figure)
+  const gap = gapTo(claim, figure)
   const { side, includesValue } = relationOf(relation)
   if (tolerance && needsTolerance({ relation, burden }))
     return gap >= -tolerance.below - slack && gap <= tolerance.above + slack
@@ -36,3 +37,10 @@ export function isTrueOf({ relation, burden, value, tolerance }: Claim, figure: 
   if (side === 'two-sided') return !includesValue
   return side === 'greater' ? gap > 0 : gap < 0
 }
+
+/** From the claimed value to a figure; none where reading decimals into doubles explains it. */
+export function gapTo({ value }: Pick<Claim, 'value'>, figure: number): number {
+  return Math.abs(figure - value) <= slackOf(value, figure) ? 0 : figure - value
+}
+
+const slackOf = (value: number, figure: number) => ROUNDING * Math.max(Math.abs(value), Math.abs(figure))

@@ -176,6 +176,8 @@ export type ParameterDefinition<
   /** Held beside it in a cross-examination: what a few readings do not pull along. */
   beside?: Parameter
   plan?: PlanOfParameter
+  /** The parameter of a lot all of whose units were measured; absent where two sources are compared. */
+  ofWholeLot?(sample: SampleOf<Kind>): number | undefined
 }>
 
 /** Ends, and the figures of the parameter's own shape. */

@@ -1,5 +1,5 @@
 import type { Method, Parameter } from './names'
-import { type Claim, isTrueOf } from './claim'
+import type { Claim } from './claim'
 import type { Relation } from './relations'
 
 /** A problem with its name in the catalogue of words, its code for programs, where it is, and the figures to tell it by. */
@@ -25,13 +25,6 @@ export const problems = {
     problem('tooFewReadings', 'too-few-readings', path, { seen, needed }),
   tooFewToResample: (seen: number, needed: number, parameter: Parameter) =>
     problem('tooFewToResample', 'too-few-readings', 'evidence', { seen, needed, parameter }),
-  census: (n: number, claim: Claim, estimate: number) =>
-    problem('census', 'census', 'evidence.lotSize', {
-      n,
-      claim,
-      estimate,
-      isTrue: isTrueOf(claim, estimate),
-    }),
   noVariation: (path: string, method: Method) => problem('noVariation', 'no-variation', path, { method }),
   readingsNeeded: (method: Method) => problem('readingsNeeded', 'readings-needed', 'evidence', { method }),
   meanNeeded: () => problem('meanNeeded', 'mean-needed', 'evidence.mean', {}),

@@ -3,7 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
 import type { CheckResult } from '@/claims/result'
-import { conditionLines, CONDITION_NAMES, CONDITION_STATES, SOURCE_WORDS } from '@/words/en/conditionWords'
+import { conditionLines, CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -66,7 +66,7 @@ function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditio
         {CONDITION_NAMES[name]}
         {of && <Box color="quiet">{SOURCE_WORDS[of]}</Box>}
       </span>
-      <State data-state={state}>{CONDITION_STATES[state]}</State>
+      <State data-state={state}>{conditionStateWords(condition)}</State>
       <div>
         <Box color="quiet">{sentence}</Box>
         <Box fontSize="13px" color="quiet" marginTop="2px">

@@ -6,7 +6,8 @@ import { readCodes } from '@/desk/codes'
 import { type KeptRows, type RowCondition } from '@/desk/rowCondition'
 import type { ColumnWords } from '@/desk/sampleDraft'
 import type { DecimalMark } from '@/desk/typed'
-import { RELATION_WORDS, testCells } from '@/intake/reading/rowCondition'
+import { testCells } from '@/intake/reading/rowCondition'
+import { ROW_RELATION_WORDS } from '@/words/en/rowConditionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useLabel } from '@/ui/sample/SampleProvider'
@@ -152,7 +153,7 @@ function ConditionWords({
       <InlineChoice
         label={`Comparison of ${own}`}
         value={relation}
-        words={RELATION_WORDS}
+        words={ROW_RELATION_WORDS}
         onChange={(changed) => onChange({ relation: changed })}
       />{' '}
       {needsValue && (

@@ -3,10 +3,11 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { CheckDocument, Evidence } from '@/claims/terms/request'
-import type { CheckResult } from '@/claims/result'
+import { type CheckResult, isTested } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { formatCount, formatFullPValue, formatPValue } from '@/words/figures'
+import { noTestWords } from '@/words/en/censusWords'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { Figure } from '@/ui/figures/Figure'
 import { useAnswer } from '@/ui/workbench/useAnswer'
@@ -41,13 +42,13 @@ export function BothResults() {
       </thead>
       <tbody>
         <ResultRow name="Without what is set aside" result={checked.result} />
-        {other?.ok ? (
+        {other && isTested(other) ? (
           <ResultRow name="With everything" result={other} />
         ) : (
           <tr>
             <Head scope="row">With everything</Head>
             <Cell colSpan={5}>
-              <Box color="quiet">{other ? other.error.message : 'Computing…'}</Box>
+              <Box color="quiet">{other ? noTestWords(other) : 'Computing…'}</Box>
             </Cell>
           </tr>
         )}

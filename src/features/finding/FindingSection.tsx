@@ -1,7 +1,8 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { CheckResult } from '@/claims/result'
+import { chakra, Flex } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { CensusResult, CheckResult } from '@/claims/result'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
 import { changedAfterWords } from '@/words/en/trailWords'
 import { openConditions, unanswered } from '@/words/en/conditionWords'
@@ -19,6 +20,9 @@ import { useChangedAfter } from './useChangedAfter'
 import { useFindingWords } from './useFindingWords'
 
 const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
+const Sentence = chakra('p', {
+  base: { fontFamily: 'heading', fontSize: '18px', lineHeight: '1.45', maxWidth: '64ch' },
+})
 const Warning = chakra('li', { base: { color: 'warning', marginTop: '4px' } })
 
 /** The finding, its reasons, what it does not say, what is in doubt, and its signature. */
@@ -37,31 +41,53 @@ export function FindingSection({
   changedAfter: readonly ChangedAfter[]
 }>) {
   const changedAfter = useChangedAfter(claimId, asRead)
+  const { census } = useWorkbench()
   return (
     <Section id="finding" number={number} title="Finding">
-      <Computed>
-        {({ result }) => (
-          <>
-            <OutcomeHeading />
-            <Words />
-            <Ways result={result} arrangement="beside" />
-            <Note>{result.finding.limits}</Note>
-            <Beside result={result} />
-            {result.finding.basis && <Note>{result.finding.basis}</Note>}
-            <InDoubt result={result} />
-            <BothResults />
-            <ul>
-              {result.warnings.map(({ code, message }) => (
-                <Warning key={code}>{message}</Warning>
-              ))}
-            </ul>
-          </>
-        )}
-      </Computed>
+      {census ? <OfWholeLot finding={census.result.finding} /> : <Tested />}
       {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
       <Signing caseId={caseId} claimId={claimId} signed={signed} />
     </Section>
+  )
+}
+
+const Tested = memo(function Tested() {
+  return (
+    <Computed>
+      {({ result }) => (
+        <>
+          <OutcomeHeading />
+          <Words />
+          <Ways result={result} arrangement="beside" />
+          <Note>{result.finding.limits}</Note>
+          <Beside result={result} />
+          {result.finding.basis && <Note>{result.finding.basis}</Note>}
+          <InDoubt result={result} />
+          <BothResults />
+          <ul>
+            {result.warnings.map(({ code, message }) => (
+              <Warning key={code}>{message}</Warning>
+            ))}
+          </ul>
+        </>
+      )}
+    </Computed>
+  )
+})
+
+/** What is known of a lot that was measured whole. */
+function OfWholeLot({ finding }: Readonly<{ finding: CensusResult['finding'] }>) {
+  return (
+    <>
+      <OutcomeHeading />
+      <Sentence>{finding.sentence}</Sentence>
+      <Note>{finding.limits}</Note>
+      {finding.basis && <Note>{finding.basis}</Note>}
+      <Flex gap="12px" marginTop="8px">
+        <CopyButton text={`${finding.sentence} ${finding.limits}`}>Copy the finding</CopyButton>
+      </Flex>
+    </>
   )
 }
 
@@ -70,9 +96,7 @@ function Words() {
   if (!words) return null
   return (
     <>
-      <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45" maxWidth="64ch">
-        {words.sentence}
-      </Box>
+      <Sentence>{words.sentence}</Sentence>
       <Note>{words.effect}</Note>
       <Flex gap="12px" marginTop="8px">
         <CopyButton text={`${words.sentence} ${words.effect} (${words.figures})`}>

@@ -14,17 +14,18 @@ const Word = chakra('p', {
 
 /** The mark of the finding, its word, and the p-value beside its level. */
 export function OutcomeHeading() {
-  const { checked, isStale } = useWorkbench()
-  const mark = checked?.result.finding.outcome ?? 'open'
+  const { checked, census, isStale } = useWorkbench()
+  const mark = (checked ?? census)?.result.finding.outcome ?? 'open'
   return (
     <Flex align="center" gap="16px" marginBottom={{ base: 0, md: '12px' }} data-testid="outcome">
       <BalanceMark mark={mark} height={52} />
       <div>
         <Word role="status" color={MARK_COLOUR[mark]}>
           {OUTCOME_WORDS[mark]}
-          {checked && isStale && ', a moment ago'}
+          {mark !== 'open' && isStale && ', a moment ago'}
         </Word>
         {checked && <PValue test={checked.result.test} />}
+        {census && <chakra.p color="quiet">by the whole lot, without a test</chakra.p>}
       </div>
     </Flex>
   )

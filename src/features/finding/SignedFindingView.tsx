@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Fragment } from 'react'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckResult } from '@/claims/result'
+import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { displayOf, shownValue } from '@/words/display'
 import { formatFull, formatFullPValue, formatNumber, formatPValue, formatPercent } from '@/words/figures'
@@ -31,7 +31,7 @@ type Verified = Readonly<{
   signed: Readonly<{
     claim: Readonly<{ draft: ClaimDraft }>
     document: CheckDocument
-    result: CheckResult
+    result: CheckResult | CensusResult
   }>
   isWhole: boolean
   coreVersion: string
@@ -42,10 +42,20 @@ type Verified = Readonly<{
 export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: string; verified: Verified }>) {
   const { row, signed } = verified
   const { document, result, claim } = signed
-  const { outcome } = result.finding
-  const chosen = claim.draft.decimals.trim()
-  const display = displayOf(document.claim, result, chosen === '' ? undefined : Number(chosen))
-  const words = { outcome, claim: document.claim, estimate: result.estimate, interval: result.interval }
+  const { finding } = result
+  const { outcome } = finding
+  const decimals = claim.draft.decimals.trim()
+  const chosen = decimals === '' ? undefined : Number(decimals)
+  const words = isTested(result)
+    ? wordsOf(document, result, chosen)
+    : { sentence: finding.sentence, effect: undefined, rows: [] }
+  const told = [
+    result.coreVersion === CORE_VERSION
+      ? undefined
+      : `It was signed with core ${result.coreVersion}, in these words: “${finding.sentence}”`,
+    'beside' in finding ? finding.beside : undefined,
+    finding.basis,
+  ]
   return (
     <Main maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>Signed finding {row.number}</PageTitle>
@@ -56,45 +66,34 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
         </Box>
       </Flex>
       <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45">
-        {findingSentence({
-          ...words,
-          significanceLevel: result.test.significanceLevel,
-          sample: result.sample,
-          display,
-        })}
+        {words.sentence}
       </Box>
-      <Box as="p" marginTop="8px">
-        {effectWords(words, display)}
-      </Box>
+      {words.effect && (
+        <Box as="p" marginTop="8px">
+          {words.effect}
+        </Box>
+      )}
       <Box as="p" marginTop="8px" color="quiet">
-        {result.finding.limits}
+        {finding.limits}
       </Box>
-      {result.coreVersion !== CORE_VERSION && (
-        <Box as="p" marginTop="8px">
-          It was signed with core {result.coreVersion}, in these words: “{result.finding.sentence}”
-        </Box>
-      )}
-      {result.finding.beside && (
-        <Box as="p" marginTop="8px">
-          {result.finding.beside}
-        </Box>
-      )}
-      {result.finding.basis && (
-        <Box as="p" marginTop="8px">
-          {result.finding.basis}
-        </Box>
+      {told.map(
+        (sentence) =>
+          sentence && (
+            <Box as="p" key={sentence} marginTop="8px">
+              {sentence}
+            </Box>
+          ),
       )}
       {claim.draft.remarks && (
         <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
           {claim.draft.remarks}
         </Box>
       )}
-      <Box marginTop="16px">
-        <FigureTable
-          label="Figures signed"
-          rows={rowsOf(document, result, (value) => shownValue(value, display))}
-        />
-      </Box>
+      {words.rows.length > 0 && (
+        <Box marginTop="16px">
+          <FigureTable label="Figures signed" rows={words.rows} />
+        </Box>
+      )}
       <Box as="p" marginTop="16px">
         Signed by {row.signedBy} on {row.signedOn}.
       </Box>
@@ -106,6 +105,19 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       </Box>
     </Main>
   )
+}
+
+/** What a test came to, with the decimals chosen for the claim. */
+function wordsOf(document: CheckDocument, result: CheckResult, chosen: number | undefined) {
+  const { estimate, interval, sample, test, finding } = result
+  const display = displayOf(document.claim, result, chosen)
+  const shared = { outcome: finding.outcome, claim: document.claim, estimate, interval }
+  const { significanceLevel } = test
+  return {
+    sentence: findingSentence({ ...shared, significanceLevel, sample, display }),
+    effect: effectWords(shared, display),
+    rows: rowsOf(document, result, (value) => shownValue(value, display)),
+  }
 }
 
 /** Whether it is whole, and computed again to the same figures. */

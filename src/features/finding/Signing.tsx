@@ -32,8 +32,8 @@ const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'qui
 
 /** Signs the finding, and lists those that were signed: each stays as it was, whatever becomes of the claim. */
 export function Signing({ caseId, claimId, signed }: Place) {
-  const { draft, checked, isStale, saving } = useWorkbench()
-  const document = isStale ? undefined : checked?.document
+  const { draft, checked, census, isStale, saving } = useWorkbench()
+  const document = isStale ? undefined : (checked ?? census)?.document
   const { remarks } = draft
   const inputs = useMemo(() => document && { document, remarks }, [document, remarks])
   const fingerprint = useFingerprint(inputs)
@@ -41,7 +41,7 @@ export function Signing({ caseId, claimId, signed }: Place) {
   const isSigned = latest !== undefined && latest.inputFingerprint === fingerprint
   return (
     <Box marginTop="16px" role="group" aria-label="Signature">
-      {checked && !isSigned && fingerprint && (
+      {document && !isSigned && fingerprint && (
         <SignForm
           claimId={claimId}
           fingerprint={fingerprint}

@@ -35,7 +35,7 @@ function TestFigures({ result }: Checked) {
     <>
       <p>{METHOD_WORDS[test.method].reason}</p>
       <Formula>
-        {methodOf(test.method).formula}, {distributionWords(test.distribution)}
+        {methodOf(test.method).formula}, {distributionWords(test)}
       </Formula>
       <SamplingFigure result={result} />
       <FigureLines label="Figures of the test" lines={testLines(result, formats)} />

@@ -1,5 +1,6 @@
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
+import { wordsOf } from '@/words/en/rowConditionWords'
 import { beginningOf, type DecimalMark } from '@/desk/typed'
 import { readDate } from './date'
 import { plainSpellings, readNumber } from './number'
@@ -189,24 +190,4 @@ function listed(text: string): readonly string[] {
     .split(/[,;]/)
     .map((one) => one.trim())
     .filter((one) => one !== '')
-}
-
-export const RELATION_WORDS: Readonly<Record<ConditionRelation, string>> = {
-  is: 'is',
-  'is-not': 'is not',
-  'one-of': 'is one of',
-  above: 'is above',
-  'at-least': 'is at least',
-  below: 'is below',
-  'at-most': 'is at most',
-  between: 'is between',
-  'is-empty': 'is empty',
-  'is-not-empty': 'is not empty',
-}
-
-/** A condition as it is said: "depot is 7". */
-export function wordsOf({ column, relation, value, upTo }: RowCondition): string {
-  const words = `${column} ${RELATION_WORDS[relation]}`
-  if (relation === 'is-empty' || relation === 'is-not-empty') return words
-  return relation === 'between' ? `${words} ${value} and ${upTo}` : `${words} ${value}`
 }

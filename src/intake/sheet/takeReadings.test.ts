@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { readRowConditions, testCells, wordsOf } from '../reading/rowCondition'
+import { wordsOf } from '@/words/en/rowConditionWords'
+import { readRowConditions, testCells } from '../reading/rowCondition'
 import { guessFormat } from './format'
 import { readSheet, type Sheet } from './readSheet'
 import { takeReadings, viewOf } from './takeReadings'

@@ -1,6 +1,6 @@
 import 'server-only'
 import { check } from '@/answers/check'
-import type { CheckResult } from '@/claims/result'
+import { type CheckResult, isTested } from '@/claims/result'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import type { CheckDocument } from '@/claims/terms/request'
 import { type TestedClaim, testedTogether } from '@/claims/testedTogether'
@@ -35,7 +35,8 @@ export async function readTogether(
     if (draft.isDiscarded) continue
     const document = await documentOf(db, draft)
     const result = document && check(document)
-    if (!document || !result?.ok) continue
+    // A lot that was measured whole is not tested.
+    if (!document || !result || !isTested(result)) continue
     const { pValue, significanceLevel } = result.test
     const known = pValue === undefined ? {} : { pValue }
     tested.push({

@@ -1,7 +1,7 @@
 import 'server-only'
 import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckResult } from '@/claims/result'
+import type { CensusResult, CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { CORE_VERSION } from '@/claims/terms/version'
@@ -17,7 +17,7 @@ export type SignedFinding = Readonly<{
   claim: Readonly<{ id: string; caseId: string; draft: ClaimDraft }>
   samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
   document: CheckDocument
-  result: CheckResult
+  result: CheckResult | CensusResult
   signedBy: string
   signedOn: string
 }>

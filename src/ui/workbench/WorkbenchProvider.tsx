@@ -4,7 +4,7 @@ import { parameterOf } from '@/claims/all'
 import { useRouter } from 'next/navigation'
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckResult } from '@/claims/result'
+import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
 import type { Claim } from '@/claims/terms/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { deriveHypotheses, type Hypotheses } from '@/claims/terms/hypotheses'
@@ -19,7 +19,7 @@ import { type Sample, useSample, useSecondSample } from '../sample/SampleProvide
 import { useTaken } from '../sample/useTaken'
 import { type Saving, useSaving } from '../saving/useSaving'
 import { claimVersion } from './claimVersion'
-import { useAnswer } from './useAnswer'
+import { type Answered, useAnswer } from './useAnswer'
 
 /** Where readings come from: a sample, the part of it that the claim is held against, and what that comes to. */
 export type Source = Readonly<{
@@ -46,8 +46,10 @@ type Workbench = Readonly<{
   reading: DraftReading
   /** What follows from the claim's words alone; absent while it has no value. */
   hypotheses: (Outcome<Hypotheses> & Readonly<{ claim: Claim }>) | undefined
-  /** Absent while there is nothing to compute with, and where the check was refused. */
+  /** Absent while there is nothing to compute with, where the lot was measured whole, and where the check was refused. */
   checked: Checked | undefined
+  /** What a claim comes to for a lot that was measured whole. */
+  census: Readonly<{ document: CheckDocument; result: CensusResult }> | undefined
   refusal: Problem | undefined
   /** Whether a newer answer is on its way. */
   isStale: boolean
@@ -116,15 +118,11 @@ export function WorkbenchProvider({
   const { claim } = reading
   const hypotheses = useMemo(() => claim && { ...hypothesesOf(claim), claim }, [claim])
   const { answered, isStale } = useAnswer(reading.document)
-  const checked = useMemo(
-    () => (answered?.answer.ok ? { document: answered.document, result: answered.answer } : undefined),
-    [answered],
-  )
-  const refusal = answered?.answer.ok === false ? answered.answer.error : undefined
+  const { checked, census, refusal } = useMemo(() => partsOf(answered), [answered])
   const workbench = useMemo(
     () => ({
       ...{ draft, setField, setFields, first: first!, second, evidence: shown, reading },
-      ...{ hypotheses, checked, refusal, isStale, saving },
+      ...{ hypotheses, checked, census, refusal, isStale, saving },
     }),
     [
       draft,
@@ -136,12 +134,24 @@ export function WorkbenchProvider({
       reading,
       hypotheses,
       checked,
+      census,
       refusal,
       isStale,
       saving,
     ],
   )
   return <WorkbenchContext value={workbench}>{children}</WorkbenchContext>
+}
+
+/** An answer is one of three: a test, the figure of a whole lot, or a refusal. */
+function partsOf(answered: Answered | undefined): Pick<Workbench, 'checked' | 'census' | 'refusal'> {
+  const none = { checked: undefined, census: undefined, refusal: undefined }
+  if (!answered) return none
+  const { document, answer } = answered
+  if (!answer.ok) return { ...none, refusal: answer.error }
+  return isTested(answer)
+    ? { ...none, checked: { document, result: answer } }
+    : { ...none, census: { document, result: answer } }
 }
 
 function hypothesesOf(claim: Claim): Outcome<Hypotheses> {

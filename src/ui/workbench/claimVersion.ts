@@ -1,6 +1,5 @@
 import type { ClaimDraft } from '@/desk/claimDraft'
-import type { KeptRows } from '@/desk/rowCondition'
-import { wordsOf } from '@/intake/reading/rowCondition'
+import { keptWords } from '@/words/en/rowConditionWords'
 import { linesOf } from '../saving/linesOf'
 import type { VersionLine } from '../saving/versions'
 
@@ -41,9 +40,5 @@ const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
 
 /** A claim in words, a line a field. */
 export function claimVersion(draft: ClaimDraft): readonly VersionLine[] {
-  return linesOf(draft, NAMES, { kept: rows, counted: rows, secondKept: rows })
-}
-
-function rows(kept: KeptRows): string {
-  return kept.map((list) => list.map(wordsOf).join(' and ')).join(' or ')
+  return linesOf(draft, NAMES, { kept: keptWords, counted: keptWords, secondKept: keptWords })
 }

@@ -7,7 +7,7 @@ import { takesLong } from '@/claims/work'
 import type { CheckAnswer } from '@/claims/result'
 import { sheets } from '@/workers/sheets'
 
-type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
+export type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
 
 /**
  * The answer to a check document: at once, or from a worker where that takes longer than a frame.

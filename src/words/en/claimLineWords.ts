@@ -44,7 +44,8 @@ export function claimLineWords(
 
 function readingsWords(values: readonly number[], display: Display): string {
   if (values.length === 0) return ''
-  const reading = (value: number) => withUnit(formatReading(scaled(value, display)), display.unit)
+  const reading = (value: number) =>
+    withUnit(formatReading(scaled(value, display), display.decimals), display.unit)
   let [min, max] = [Infinity, -Infinity]
   for (const value of values) {
     min = Math.min(min, value)

@@ -26,7 +26,7 @@ export function fullValue(claim: Pick<Claim, 'parameter' | 'unit'>, value: numbe
 }
 
 /** A distance on the parameter's scale in full: of shares, in percentage points, since "2 % of 95 %" is another thing. */
-function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string {
+export function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string {
   if (isPercent(claim)) return `${formatFull(withoutMadeUpDigits(gap * 100))} percentage points`
   return unitOf(claim) === '%' ? `${formatFull(gap)} percentage points` : fullValue(claim, gap)
 }

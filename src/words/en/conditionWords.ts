@@ -23,9 +23,19 @@ export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
   unknown: 'Not known',
 }
 
+/** What is known only from somebody's word is not "met": it is stated. */
+const STATED: ReadonlySet<string> = new Set(['random-stated', 'independent-stated'])
+
+export function conditionStateWords({
+  code,
+  state,
+}: Readonly<{ code: string; state: ConditionState }>): string {
+  return STATED.has(code) ? 'Stated, not checked' : CONDITION_STATES[state]
+}
+
 /** What each figure of a condition is called. */
 export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
-  n: 'units taken',
+  n: 'sample size',
   lotSize: 'size of the lot',
   share: 'share of the lot',
   runs: 'runs',
@@ -45,8 +55,8 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   outliers: 'outliers',
   beyondFences: 'beyond the fences',
   g: 'Grubbs’ G',
-  least: 'least expected',
-  needed: 'needed',
+  least: 'fewest expected of either kind',
+  needed: 'wanted at least',
 }
 
 /** Of which of two samples a condition speaks. */

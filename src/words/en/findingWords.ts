@@ -93,7 +93,7 @@ function gapSentence(figures: FindingFigures): string {
   return `${mean}, ${shownGap(difference, display)} ${sideWord(difference)} the claimed value.`
 }
 
-const sideWord = (difference: number) => (difference < 0 ? 'below' : 'above')
+export const sideWord = (difference: number) => (difference < 0 ? 'below' : 'above')
 
 /**
  * The gap between the estimate and the claimed value, with its interval, in the claim's own unit: "The mean net mass is
@@ -175,5 +175,5 @@ export function writtenUp(
         : plain(statistic),
   )
   const between = interval ? `, ${intervalWords(interval, display)}` : ''
-  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test.distribution)}, ${pWords(test.pValue, test.significanceLevel)}.`
+  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test)}, ${pWords(test.pValue, test.significanceLevel)}.`
 }

@@ -1,7 +1,8 @@
 import type { MethodNeed } from '@/claims/terms/definition'
+import type { CheckResult } from '@/claims/result'
 import type { Method } from '@/claims/terms/names'
-import type { NamedDistribution } from '@/statistics/distributions/named'
-import { formatFull } from '../figures'
+import { partsOf } from '@/claims/testParts'
+import { formatCount, formatFull } from '../figures'
 
 /** What is said of a method. */
 export type MethodWords = Readonly<{
@@ -96,8 +97,12 @@ export const NEED_WORDS: { readonly [Need in MethodNeed]: string } = {
 }
 
 /** The reference distribution in words: "11 degrees of freedom". */
-export function distributionWords(distribution: NamedDistribution | undefined): string {
-  if (!distribution) return 'resamples'
+export function distributionWords(test: CheckResult['test']): string {
+  const { distribution } = test
+  if (!distribution) {
+    const figures = partsOf(test)[0]?.figures
+    return figures && 'count' in figures ? `${formatCount(figures.count)} resamples` : 'resamples'
+  }
   switch (distribution.name) {
     case 'normal':
       return 'normal distribution'
@@ -112,9 +117,6 @@ export function distributionWords(distribution: NamedDistribution | undefined): 
       return `${distribution.n} of a lot of ${distribution.lotSize} with ${distribution.marked} marked`
     case 'signed-rank':
       return `exact distribution for ${distribution.n} ranks${distribution.ranks ? ', some of them tied' : ''}`
-    case 'beta':
-    case 'noncentral-t':
-      return distribution.name
     default:
       return distribution satisfies never
   }

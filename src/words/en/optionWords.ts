@@ -29,7 +29,7 @@ export function intervalMethodWords(method: string): string {
 }
 
 export const SIDES_WORDS: Readonly<Record<IntervalSides, string>> = {
-  'two-sided': 'both ends',
+  'two-sided': 'two-sided',
   lower: 'lower bound only',
   upper: 'upper bound only',
 }

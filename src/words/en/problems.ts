@@ -1,10 +1,9 @@
 import { beginningOf } from '@/desk/typed'
 import type { CheckProblem } from '@/claims/prepareCheck'
 import type { Parameter } from '@/claims/terms/names'
-import { formatCount } from '../figures'
 import type { Problem } from '@/claims/terms/outcome'
 import type { Bound } from '@/claims/terms/parseRequest'
-import { claimClause, fullValue, subjectOf } from './claimWords'
+import { censusSentence } from './censusWords'
 import { METHOD_WORDS } from './methods'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_SENTENCES } from './relations'
@@ -27,8 +26,7 @@ const SENTENCES: {
     `${seen === 1 ? 'One reading is' : `${seen} readings are`} given to be tested; this test needs at least ${needed}.`,
   tooFewToResample: ({ seen, needed, parameter }) =>
     `The bootstrap of a ${PARAMETER_WORDS[parameter].noun} needs at least ${needed} readings, and there are ${seen}: resamples of so few are too alike to tell a rare one by. ${INSTEAD[parameter] ?? ''}`.trim(),
-  census: ({ n, claim, estimate, isTrue }) =>
-    `All ${formatCount(n)} units of the lot were taken, so this is no sample: the ${subjectOf(claim)} of the lot is ${fullValue(claim, Number(estimate.toPrecision(10)))} itself, and that ${claimClause(claim)} is ${isTrue ? 'true' : 'not true'} of it, as far as the measurements are right. No p-value and no interval belong to it. Where the claim is of more than this lot, leave its size out.`,
+  census: ({ request, census }) => censusSentence(request.claim, census),
   noVariation: ({ method }) =>
     `The standard deviation is 0: all readings are equal, so a ${METHOD_WORDS[method].name} cannot be made. If the instrument shows more digits, enter them; add none that it did not show.`,
   readingsNeeded: ({ method }) =>

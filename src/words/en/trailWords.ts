@@ -1,12 +1,14 @@
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import { keptRowsSchema } from '@/desk/rowCondition'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
 import { METHOD_WORDS } from './methods'
 import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from './optionWords'
 import { PARAMETER_NOUNS } from './parameters'
 import { BURDEN_WORDS, RELATION_WORDS } from './relations'
+import { keptWords } from './rowConditionWords'
 
 /** What was done, behind "who": "A. Officer set a reading aside". */
 export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
@@ -93,8 +95,17 @@ export function changedAfterWords(changes: readonly ChangedAfter[]): string {
   return `After the readings were in, ${told.join('; ')}.`
 }
 
+/** Fields that the page calls otherwise. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  kept: 'rows kept',
+  secondKept: 'rows kept of the second source',
+  counted: 'rows that count',
+  secondColumn: 'column of the second source',
+}
+
 /** "claimedValue" as "claimed value". */
 function fieldWords(name: string): string {
+  if (FIELD_WORDS[name]) return FIELD_WORDS[name]
   return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 }
 
@@ -123,8 +134,15 @@ const orUsual = (field: string, value: unknown): string =>
 
 const spoken = (field: string, value: unknown): string =>
   (field === 'cells' ? hashesWords(value) : undefined) ??
+  rowsWords(value) ??
   (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ??
   shown(value)
+
+/** Which rows are kept, where it is that which was changed, and whole. */
+function rowsWords(value: unknown): string | undefined {
+  const read = keptRowsSchema.safeParse(value)
+  return read.success && read.data.length > 0 ? keptWords(read.data) : undefined
+}
 
 /** The hashes of the columns of a file, in the order of their names. */
 function hashesWords(value: unknown): string | undefined {

@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { PARAMETERS } from '@/claims/terms/names'
+import { parseJson } from '@/desk/parseJson'
+
+/** What has to stand in a text that was signed, by whatever core. */
+const signedSchema = z.looseObject({
+  kind: z.string(),
+  claim: z.looseObject({ id: z.string(), caseId: z.string(), draft: z.looseObject({ remarks: z.string() }) }),
+  document: z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
+  result: z
+    .looseObject({
+      ok: z.literal(true),
+      coreVersion: z.string(),
+      kind: z.string().optional(),
+      test: z.looseObject({ method: z.string() }).optional(),
+      finding: z.looseObject({ outcome: z.string(), sentence: z.string() }),
+    })
+    .refine(({ kind, test }) => test !== undefined || kind === 'census'),
+  signedBy: z.string(),
+  signedOn: z.string(),
+})
+
+/** @returns nothing where the text is not one that was signed */
+export function signedIn(text: string): z.output<typeof signedSchema> | undefined {
+  try {
+    const read = signedSchema.safeParse(parseJson(text))
+    return read.success ? read.data : undefined
+  } catch {
+    return undefined
+  }
+}
