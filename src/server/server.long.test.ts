@@ -9,7 +9,13 @@ import { addEmptyClaim, addEmptySample, openCase, saveCase } from './case/change
 import { fillWithDemo } from './demo/fillWithDemo'
 import { type DocketQuestion, hasCases, readCase, readDocket } from './docket/docket'
 import { readRecord, readTrail } from './case/readTrail'
+import { readTogether } from './case/readTogether'
 import { readClaim } from './claim/readClaim'
+import { readContent } from './keeping/readContent'
+import { verifyRecord } from '@/casefile/follows'
+import { reportOf } from '@/report/report'
+import { markdownOf } from '@/report/markdown'
+import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { importSheet } from './sample/importSheet'
 import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './sample/readSample'
 import { saveClaim } from './claim/saveClaim'
@@ -345,6 +351,26 @@ test('a signed finding stays as it was, whatever becomes of the claim, and comes
     signed: { claim: { draft: { remarks: 'seen', claimedValue: '15' } }, samples: [{ id: sampleId }] },
   })
   expect(fingerprintOf(after!.row.signed)).toBe(after!.row.fingerprint)
+})
+
+test('the figure of a whole lot is marked, signed, reported and follows from the record, and is no part of several tests', async () => {
+  const { caseId, claimId, draft, sampleId } = await newCase()
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { lotSize: '4' }))
+  valueOf(await saveClaim(claimId, { draft, revision: 1 }, later))
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'contradicted' }])
+  const document = await documentOf(await kept.trueWeightDatabase!, draft)
+  const inputFingerprint = fingerprintOfValue({ document, remarks: draft.remarks })
+  valueOf(await signFinding(claimId, { ...signature, inputFingerprint }, later))
+  expect(await verifyFinding(claimId, '1')).toMatchObject({ isWhole: true, differences: [] })
+  expect(await readTogether(caseId)).toEqual([])
+  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
+  const text = markdownOf(await reportOf(content, USUAL_OPTIONS)).replaceAll('\u202f', ' ')
+  expect(text).toContain('| Contradicted |  | whole lot | A. Inspector, 2026-11-03 |')
+  expect(text).toContain('All 4 units of the lot were taken, so this is no sample')
+  expect(text).toContain('| Size of the lot | 4 |')
+  expect(text).toMatch(/Check document of claim 1 \| [0-9a-f]{64}/)
+  expect(text).not.toMatch(/p-value 0|There is no finding|Several claims together/)
 })
 
 test('nothing is signed without a name, on no day, or that is not what is stored', async () => {
