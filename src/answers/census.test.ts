@@ -79,6 +79,20 @@ test('one unit is spoken of as one, a gap of shares in percentage points, a spre
   expect(summed.estimate.value).toBeCloseTo(Math.sqrt(3), 12)
 })
 
+test('the figure of a whole lot is told to three digits of its gap', () => {
+  const evidence = { kind: 'readings', values: [14.9, 14.9, 15], lotSize: 3 } as const
+  expect(
+    plain(
+      censusOf({ claim: mean15, evidence: { ...evidence, values: [...evidence.values] } }).finding.sentence,
+    ),
+  ).toContain('the mean of the lot is 14.9333 kg itself, 0.0667 kg below the claimed value.')
+  const far = censusOf({
+    claim: mean15,
+    evidence: { kind: 'readings', values: [-2100, -2000.5], lotSize: 2 },
+  })
+  expect(plain(far.finding.sentence)).toContain('is −2050 kg itself, 2065 kg below the claimed value.')
+})
+
 test('a lot of which a reading is set aside is not known whole, and neither is one that has more units', () => {
   const claim = { parameter: 'mean', relation: 'at-least', value: 9 } as const
   const values = [8, 10, 12, 9]

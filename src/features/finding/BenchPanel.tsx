@@ -30,25 +30,32 @@ const Panel = chakra('aside', {
 
 /** The finding so far, always in view; on a narrow page only its mark and its word, in a bar at the bottom. */
 export function BenchPanel() {
+  const { census } = useWorkbench()
   return (
     <Panel aria-label="Finding so far" tabIndex={0}>
       <OutcomeHeading />
       <Box hideBelow="md">
-        <AtOnce>
-          {({ result }) => (
-            <>
-              <FindingSentence />
-              <Beside result={result} />
-              <ClaimLineFigure />
-              <KeyFigures result={result} />
-              <Ways result={result} />
-              <Standing />
-            </>
-          )}
-        </AtOnce>
+        {census ? <p>{census.result.finding.sentence}</p> : <TestedSoFar />}
         <Asked />
       </Box>
     </Panel>
+  )
+}
+
+function TestedSoFar() {
+  return (
+    <AtOnce>
+      {({ result }) => (
+        <>
+          <FindingSentence />
+          <Beside result={result} />
+          <ClaimLineFigure />
+          <KeyFigures result={result} />
+          <Ways result={result} />
+          <Standing />
+        </>
+      )}
+    </AtOnce>
   )
 }
 

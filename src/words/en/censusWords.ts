@@ -1,22 +1,22 @@
 import type { Census } from '@/claims/census'
 import type { CensusResult, CheckError } from '@/claims/result'
 import type { Claim } from '@/claims/terms/claim'
-import { formatCount } from '../figures'
+import { decimalsFor, formatCount, formatNumber } from '../figures'
 import { claimClause, fullGap, fullValue, subjectOf } from './claimWords'
 import { sideWord } from './findingWords'
 
-const DIGITS = 10
-
 /** What a claim comes to for a lot that was measured whole: its figure is known and not estimated. */
 export function censusSentence(claim: Claim, { lotSize, figure, difference, outcome }: Census): string {
-  const rounded = (value: number) => Number(value.toPrecision(DIGITS))
+  // Three digits of the gap that count, and the figure to as many decimals.
+  const decimals = decimalsFor(Math.abs(difference) / 10)
+  const rounded = (value: number) => Number(formatNumber(value, decimals).replace('\u2212', '-'))
   const lot = lotSize === 1 ? 'The one unit' : `All ${formatCount(lotSize)} units`
   const gap =
     difference === 0
       ? 'the claimed value itself'
       : `${fullGap(claim, rounded(Math.abs(difference)))} ${sideWord(difference)} the claimed value`
   const isTrue = outcome === 'supported' ? 'true' : 'not true'
-  return `${lot} of the lot ${lotSize === 1 ? 'was' : 'were'} taken, so this is no sample: the ${subjectOf(claim)} of the lot is ${fullValue(claim, rounded(figure))} itself, ${gap}. That ${claimClause(claim)} is ${isTrue} of this lot, as far as the measurements are right.`
+  return `${lot} of the lot ${lotSize === 1 ? 'was' : 'were'} taken, so this is no sample: the ${subjectOf(claim)} of the lot is ${fullValue(claim, difference === 0 ? claim.value : rounded(figure))} itself, ${gap}. That ${claimClause(claim)} is ${isTrue} of this lot, as far as the measurements are right.`
 }
 
 /** What the figure of a whole lot does not say. */
