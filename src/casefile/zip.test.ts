@@ -14,8 +14,12 @@ const entry = (path: string, ...texts: readonly string[]): ZipEntry => ({
   pieces: texts.map((text) => strToU8(text)),
 })
 const all = () => true
-const messageOf = (bytes: Uint8Array, isAllowed: (path: string) => boolean = all, max?: number) => {
-  const read = unzipped(bytes, isAllowed, max)
+const messageOf = (
+  bytes: Uint8Array,
+  isAllowed: (path: string) => boolean = all,
+  limits?: Parameters<typeof unzipped>[2],
+) => {
+  const read = unzipped(bytes, isAllowed, limits)
   return read.ok ? 'taken' : read.problem.message
 }
 
@@ -45,8 +49,15 @@ test('an entry that stands in it twice is refused', async () => {
 test('what would fill the memory is refused before it is unpacked', async () => {
   const bytes = zipSync({ a: new Uint8Array(3_000_000), b: new Uint8Array(3_000_000) })
   expect(bytes.length).toBeLessThan(20_000)
-  expect(messageOf(bytes, all, 5_000_000)).toContain('unpacked it has more than')
-  expect(messageOf(bytes, all, MAX_UNPACKED)).toBe('taken')
+  expect(messageOf(bytes, all, { max: 5_000_000 })).toContain('unpacked it has more than')
+  expect(messageOf(bytes, all, { max: MAX_UNPACKED })).toBe('taken')
+})
+
+test('what is packed better than measurements can be is refused where it is large', async () => {
+  const zeros = zipSync({ a: new Uint8Array(140_000_000) })
+  expect(messageOf(zeros)).toMatch(/unpacked it has \d{3,4} times its size/)
+  expect(messageOf(zeros, all, { isOwn: true })).toBe('taken')
+  expect(messageOf(zipSync({ a: new Uint8Array(100_000_000) }))).toBe('taken')
 })
 
 test('an entry that was damaged is named', async () => {

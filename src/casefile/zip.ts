@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { unzipSync, Zip, ZipDeflate } from 'fflate'
-import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 
 /** Quick enough for a million rows; a higher one makes files little smaller. */
 const COMPRESSION = 3
@@ -8,6 +8,8 @@ const COMPRESSION = 3
 const NO_TIME = new Date(1980, 0, 1)
 /** More than any case file has, and little enough to be held. */
 const MAX_ENTRIES = 100_000
+/** Below this size how well a file is packed does not matter; above it, what was measured never packs as well as this. */
+const [SMALL, MAX_RATIO] = [128 * 1024 * 1024, 100]
 export const MAX_UNPACKED = 1024 * 1024 * 1024
 
 export type ZipEntry = Readonly<{ path: string; pieces: Iterable<Uint8Array> }>
@@ -46,43 +48,60 @@ const problem = (path: string, message: string): Outcome<never> =>
  * Unpacks a ZIP file into memory.
  *
  * @param isAllowed - whether a path may stand in it at all
- * @param max - bytes, unpacked
+ * @param limits.max - bytes, unpacked
+ * @param limits.isOwn - from the office's own folder, whatever its ratio
  */
 export function unzipped(
   bytes: Uint8Array,
   isAllowed: (path: string) => boolean,
-  max = MAX_UNPACKED,
+  limits: Readonly<{ max?: number; isOwn?: boolean }> = {},
 ): Outcome<ReadonlyMap<string, Uint8Array>> {
-  const names = new Set<string>()
-  let unpacked = 0
-  let refused: Problem | undefined
-  const refuse = (path: string, message: string) => {
-    const outcome = problem(path, message)
-    refused ??= outcome.ok ? undefined : outcome.problem
-    return false
-  }
+  const names: string[] = []
   try {
+    const refused = whyNotUnpacked(bytes, isAllowed, limits)
+    if (refused) return refused
     const entries = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        if (refused) return false
-        if (!isAllowed(name)) return refuse(name, `“${name.slice(0, 200)}” has no place in one.`)
-        if (names.has(name)) return refuse(name, `“${name}” stands in it twice.`)
-        names.add(name)
-        unpacked += originalSize
-        if (names.size > MAX_ENTRIES) return refuse('', `it has more than ${MAX_ENTRIES} entries.`)
-        if (unpacked > max) return refuse('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
+      filter: ({ name }) => {
+        names.push(name)
         return true
       },
     })
-    return refused ? failure(refused) : success(new Map(Object.entries(entries)))
+    return success(new Map(Object.entries(entries)))
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error)
     // The one that was being unpacked.
-    const last = [...names].at(-1)
+    const last = names.at(-1)
     return last === undefined || canBeUnpacked(bytes, last)
       ? problem('', `it is no ZIP file, or is damaged (${reason}).`)
       : problem(last, `${last} is damaged (${reason}).`)
   }
+}
+
+/** What can be told from the sizes and names that a file states, before anything is unpacked. */
+function whyNotUnpacked(
+  bytes: Uint8Array,
+  isAllowed: (path: string) => boolean,
+  { max = MAX_UNPACKED, isOwn = false }: Readonly<{ max?: number; isOwn?: boolean }>,
+): Outcome<never> | undefined {
+  const names = new Set<string>()
+  let unpacked = 0
+  let refused: Outcome<never> | undefined
+  unzipSync(bytes, {
+    filter: ({ name, originalSize }) => {
+      unpacked += originalSize
+      if (!isAllowed(name)) refused ??= problem(name, `“${name.slice(0, 200)}” has no place in one.`)
+      if (names.has(name)) refused ??= problem(name, `“${name}” stands in it twice.`)
+      names.add(name)
+      return false
+    },
+  })
+  if (refused) return refused
+  if (names.size > MAX_ENTRIES) return problem('', `it has more than ${MAX_ENTRIES} entries.`)
+  if (unpacked > max) return problem('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
+  const ratio = unpacked / bytes.length
+  return !isOwn && unpacked > SMALL && ratio > MAX_RATIO
+    ? problem('', `unpacked it has ${Math.round(ratio)} times its size, which no measurements have.`)
+    : undefined
 }
 
 function canBeUnpacked(bytes: Uint8Array, path: string): boolean {

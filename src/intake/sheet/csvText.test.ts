@@ -28,12 +28,32 @@ test.each(['-1.5', '+2', '-1e-7', '14,93', '−5 is a text'])('%s stays as it is
   expect(Papa.parse<string[]>(harmlessCell(text), { delimiter: ';' }).data[0]).toEqual([text])
 })
 
-test('what is written is read back by another reader', () => {
+test('a formula and the text of one stay apart', () => {
+  expect(['=1', "'=1", "''=1", "'1", '-1', '+-1'].map(harmlessCell)).toEqual([
+    "'=1",
+    "''=1",
+    "'''=1",
+    "'1",
+    '-1',
+    "'+-1",
+  ])
+})
+
+test('rows are written as long as the longest, with a rest between pieces', async () => {
+  let rests = 0
+  const rows = [[], ['a'], ['b', '', 'c']]
+  const bytes = await csvBytes(rows, async () => void (rests += 1))
+  expect(new TextDecoder().decode(bytes)).toBe(',,\na,,\nb,,c\n')
+  expect(rests).toBe(1)
+})
+
+test('what is written is read back by another reader', async () => {
   const cell = fc.string({ unit: 'grapheme', maxLength: 8 })
   const rows = fc.array(fc.tuple(cell, cell, cell), { minLength: 1, maxLength: 12 })
-  fc.assert(
-    fc.property(rows, (cells) => {
-      const text = new TextDecoder('utf-8', { ignoreBOM: true }).decode(csvBytes(cells))
+  await fc.assert(
+    fc.asyncProperty(rows, async (cells) => {
+      const bytes = await csvBytes(cells, () => Promise.resolve())
+      const text = new TextDecoder('utf-8', { ignoreBOM: true }).decode(bytes)
       const read = Papa.parse<string[]>(text, { delimiter: ',', newline: '\n' }).data
       expect(read.slice(0, -1)).toEqual(cells)
     }),

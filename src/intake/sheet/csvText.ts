@@ -8,21 +8,40 @@ export function csvCell(text: string): string {
 
 /**
  * A cell that no spreadsheet will run: one that begins as a formula does has an apostrophe before it, which spreadsheets take
- * as the mark of a text. Numbers stay as they are.
+ * as the mark of a text, and so has one that begins with apostrophes before such a beginning, so that the two stay apart.
+ * Numbers stay as they are.
  */
 export function harmlessCell(text: string): string {
   const isNumber = /^[+-]?\d+([.,]\d+)?(e[+-]?\d+)?$/i.test(text)
-  return csvCell(/^[=+\-@\t\r]/.test(text) && !isNumber ? `'${text}` : text)
+  return csvCell(/^'*[=+\-@\t\r]/.test(text) && !isNumber ? `'${text}` : text)
 }
 
-export function csvBytes(rows: readonly (readonly string[])[]): Uint8Array {
+/**
+ * Rows as the text of a CSV file, each as long as the longest.
+ *
+ * @param pause - awaited between pieces of the work
+ */
+export async function csvBytes(
+  rows: readonly (readonly string[])[],
+  pause: () => Promise<void>,
+): Promise<Uint8Array> {
   const encoder = new TextEncoder()
+  const width = rows.reduce((widest, row) => Math.max(widest, row.length), 0)
   const parts: Uint8Array[] = []
+  let length = 0
   for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
-    const lines = rows.slice(from, from + ROWS_AT_ONCE).map((row) => `${row.map(csvCell).join(',')}\n`)
-    parts.push(encoder.encode(lines.join('')))
+    const lines = rows
+      .slice(from, from + ROWS_AT_ONCE)
+      .map(
+        (row) =>
+          `${row.map(csvCell).join(',')}${','.repeat(row.length === 0 ? width - 1 : width - row.length)}\n`,
+      )
+    const part = encoder.encode(lines.join(''))
+    parts.push(part)
+    length += part.length
+    await pause()
   }
-  const bytes = new Uint8Array(parts.reduce((length, part) => length + part.length, 0))
+  const bytes = new Uint8Array(length)
   let at = 0
   for (const part of parts) {
     bytes.set(part, at)

@@ -1,27 +1,32 @@
-import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
-import { NoteTaker, type WorkbookRows } from './workbookRows'
-import { readXml } from './xml'
+import { MAX_COLUMNS, NoteTaker, RowKeeper, type WorkbookRows } from './workbookRows'
+import { countOf, type Pause, readXml, type XmlTaker } from './xml'
 import type { Zip } from './zip'
 
-const MAX_ROWS = 1_048_576
-const MAX_COLUMNS = 16_384
+/** More than anybody puts into a cell in a row. */
+const MAX_SPACES = 32_767
+
+const COLUMNS_REPEATED = 'table:number-columns-repeated'
 
 type Cell = { text: string; type: string; value: string; repeated: number; paragraphs: number }
 
 /** Reads one sheet of an ODS workbook. A cell that stands for several is written out only where it holds something. */
-export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
+export async function readOpenDocument(
+  zip: Zip,
+  wanted: string | undefined,
+  pause: Pause,
+): Promise<Outcome<WorkbookRows>> {
   const sheets: string[] = []
-  const rows: string[][] = []
+  const keeper = new RowKeeper()
   let chosen: string | undefined
-  let problem: Problem | undefined
   let isWanted = false
   let [row, rowRepeated]: [string[], number] = [[], 1]
   let cell: Cell | undefined
   let isInText = 0
   let isNote = false
   const notes = new NoteTaker()
-  readXml(zip.text('content.xml'), {
+  const taker: XmlTaker = {
     open: (name, attributes) => {
       if (name === 'table:table') {
         const title = attributes['table:name'] ?? ''
@@ -32,22 +37,22 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
       if (!isWanted) return
       const isHidden = /^(collapse|filter)$/.test(attributes['table:visibility'] ?? '')
       if (name === 'table:table-column' && isHidden)
-        notes.hide(Number(attributes['table:number-columns-repeated'] ?? 1))
+        notes.hide(countOf(attributes[COLUMNS_REPEATED], 'a number of columns'))
       if (name === 'table:table-row') {
         row = []
-        rowRepeated = Number(attributes['table:number-rows-repeated'] ?? 1)
+        rowRepeated = countOf(attributes['table:number-rows-repeated'], 'a number of rows')
         if (attributes['table:visibility'] === 'filter') notes.filter()
         if (isHidden)
-          for (let at = 1; at <= Math.min(rowRepeated, 1000); at += 1) notes.hiddenRow(rows.length + at)
+          for (let at = 1; at <= Math.min(rowRepeated, 1000); at += 1) notes.hiddenRow(keeper.height + at)
       } else if (name === 'table:table-cell' || name === 'table:covered-table-cell') {
         cell = cellOf(attributes)
         const formula = attributes['table:formula']
-        const place = placeOf(row.length, rows.length)
+        const place = placeOf(row.length, keeper.height)
         const isWide = [attributes['table:number-columns-spanned'], attributes['table:number-rows-spanned']]
         if (isWide.some((span) => Number(span ?? 1) > 1)) notes.merge()
         if (formula !== undefined) {
           notes.formula(place, formula.replace(/^[a-z]+:=/, ''))
-          if (cell.type === '') problem ??= workbookProblems.formulaWithoutValue(place, chosen!, formula)
+          if (cell.type === '') keeper.fail(workbookProblems.formulaWithoutValue(place, chosen!, formula))
         }
       } else if (name === 'office:annotation') {
         isNote = true
@@ -55,7 +60,8 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
         isInText += 1
         if (cell.paragraphs > 0) cell.text += '\n'
         cell.paragraphs += 1
-      } else if (cell && name === 'text:s') cell.text += ' '.repeat(Number(attributes['text:c'] ?? 1))
+      } else if (cell && name === 'text:s')
+        cell.text += ' '.repeat(Math.min(MAX_SPACES, countOf(attributes['text:c'], 'a number of spaces')))
     },
     text: (text) => {
       if (cell && isInText > 0 && !isNote) cell.text += text
@@ -67,22 +73,21 @@ export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<
       if (!isWanted) return
       if (cell && (name === 'table:table-cell' || name === 'table:covered-table-cell')) {
         const text = textOf(cell)
-        const count = Math.min(cell.repeated, MAX_COLUMNS - row.length)
-        if (text !== '' || cell.repeated < 1000) for (let i = 0; i < count; i += 1) row.push(text)
+        const end = row.length + cell.repeated
+        if (text !== '' && end > MAX_COLUMNS) keeper.fail(workbookProblems.tooManyColumns(MAX_COLUMNS))
+        // Empty cells are counted, and made only where something follows them.
+        if (text === '' || end > MAX_COLUMNS) row.length = Math.min(end, MAX_COLUMNS + 1)
+        else while (row.length < end) row.push(text)
         cell = undefined
-      } else if (name === 'table:table-row') {
-        const isEmpty = row.every((text) => text === '')
-        const count = isEmpty && rowRepeated > 1000 ? 0 : rowRepeated
-        if (rows.length + count > MAX_ROWS) problem ??= workbookProblems.tooManyRows(MAX_ROWS)
-        else for (let i = 0; i < count; i += 1) rows.push(row)
-      }
+      } else if (name === 'table:table-row') keeper.add(row, rowRepeated)
     },
-  })
+  }
+  await readXml(zip.text('content.xml'), taker, pause)
   if (chosen === undefined) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
   return success({
     sheets,
     sheet: chosen,
-    rows: problem ? failure(problem) : success(rows),
+    rows: keeper.rows,
     notes: notes.notes,
   })
 }
@@ -96,7 +101,7 @@ function cellOf(attributes: Readonly<Record<string, string>>): Cell {
       attributes['office:date-value'] ??
       attributes['office:boolean-value'] ??
       '',
-    repeated: Number(attributes['table:number-columns-repeated'] ?? 1),
+    repeated: countOf(attributes[COLUMNS_REPEATED], 'a number of cells'),
     paragraphs: 0,
   }
 }

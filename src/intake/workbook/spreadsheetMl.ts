@@ -1,8 +1,8 @@
-import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { dateText } from '../reading/date'
 import { workbookProblems } from './workbookProblems'
-import { NoteTaker, type WorkbookRows } from './workbookRows'
-import { localName, readXml } from './xml'
+import { MAX_COLUMNS, NoteTaker, RowKeeper, type WorkbookRows } from './workbookRows'
+import { countOf, localName, type Pause, readXml } from './xml'
 import type { Zip } from './zip'
 
 /** Days from 1899-12-30, the day 0 of most workbooks, to 1970-01-01; and from 1904-01-01, that of some. */
@@ -12,81 +12,101 @@ const DAYS_1904 = 24_107
 const DATE_FORMATS = new Set([14, 15, 16, 17, 18, 19, 20, 21, 22, 45, 46, 47])
 
 /** Reads one sheet of an XLSX workbook. */
-export function readSpreadsheetMl(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
-  const book = readBook(zip)
+export async function readSpreadsheetMl(
+  zip: Zip,
+  wanted: string | undefined,
+  pause: Pause,
+): Promise<Outcome<WorkbookRows>> {
+  const book = await readBook(zip, pause)
   const sheets = book.sheets.map(({ name }) => name)
   const chosen = wanted === undefined ? book.sheets[0] : book.sheets.find(({ name }) => name === wanted)
   if (!chosen) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
   const context: Context = {
     sheet: chosen.name,
-    texts: zip.has('xl/sharedStrings.xml') ? sharedTexts(zip.text('xl/sharedStrings.xml')) : [],
-    isDate: zip.has('xl/styles.xml') ? dateStyles(zip.text('xl/styles.xml')) : () => false,
+    texts: zip.has('xl/sharedStrings.xml') ? await sharedTexts(zip.text('xl/sharedStrings.xml'), pause) : [],
+    isDate: zip.has('xl/styles.xml') ? await dateStyles(zip.text('xl/styles.xml'), pause) : () => false,
     firstDay: book.firstDay,
     notes: new NoteTaker(),
   }
-  const rows = readSheet(zip.text(chosen.part), context)
+  const rows = await readSheet(zip.text(chosen.part), context, pause)
   return success({ sheets, sheet: chosen.name, rows, notes: context.notes.notes })
 }
 
-function readBook(zip: Zip) {
+async function readBook(zip: Zip, pause: Pause) {
   const targets = new Map<string, string>()
-  readXml(zip.text('xl/_rels/workbook.xml.rels'), {
-    open: (_, { Id, Target }) => {
-      if (Id !== undefined && Target !== undefined) targets.set(Id, Target.replace(/^\/?(xl\/)?/, 'xl/'))
+  await readXml(
+    zip.text('xl/_rels/workbook.xml.rels'),
+    {
+      open: (_, { Id, Target }) => {
+        if (Id !== undefined && Target !== undefined) targets.set(Id, Target.replace(/^\/?(xl\/)?/, 'xl/'))
+      },
     },
-  })
+    pause,
+  )
   const sheets: { name: string; part: string }[] = []
   let firstDay = DAYS_1900
-  readXml(zip.text('xl/workbook.xml'), {
-    open: (tag, attributes) => {
-      const name = localName(tag)
-      if (name === 'workbookPr' && /^(1|true)$/.test(attributes.date1904 ?? '')) firstDay = DAYS_1904
-      if (name === 'sheet')
-        sheets.push({ name: attributes.name ?? '', part: targets.get(attributes['r:id'] ?? '') ?? '' })
+  await readXml(
+    zip.text('xl/workbook.xml'),
+    {
+      open: (tag, attributes) => {
+        const name = localName(tag)
+        if (name === 'workbookPr' && /^(1|true)$/.test(attributes.date1904 ?? '')) firstDay = DAYS_1904
+        if (name === 'sheet')
+          sheets.push({ name: attributes.name ?? '', part: targets.get(attributes['r:id'] ?? '') ?? '' })
+      },
     },
-  })
+    pause,
+  )
   return { sheets, firstDay }
 }
 
 /** Texts that cells refer to by their number; how a word is pronounced is no part of it. */
-function sharedTexts(xml: string): readonly string[] {
+async function sharedTexts(xml: Iterable<string>, pause: Pause): Promise<readonly string[]> {
   const texts: string[] = []
   let [isText, isPhonetic] = [false, false]
-  readXml(xml, {
-    open: (tag) => {
-      const name = localName(tag)
-      if (name === 'si') texts.push('')
-      if (name === 'rPh') isPhonetic = true
-      isText = name === 't' && !isPhonetic
+  await readXml(
+    xml,
+    {
+      open: (tag) => {
+        const name = localName(tag)
+        if (name === 'si') texts.push('')
+        if (name === 'rPh') isPhonetic = true
+        isText = name === 't' && !isPhonetic
+      },
+      close: (tag) => {
+        if (localName(tag) === 'rPh') isPhonetic = false
+        isText = false
+      },
+      text: (text) => {
+        if (isText) texts[texts.length - 1] += text
+      },
     },
-    close: (tag) => {
-      if (localName(tag) === 'rPh') isPhonetic = false
-      isText = false
-    },
-    text: (text) => {
-      if (isText) texts[texts.length - 1] += text
-    },
-  })
+    pause,
+  )
   return texts
 }
 
 /** Which cell styles show dates. */
-function dateStyles(xml: string): (style: number) => boolean {
+async function dateStyles(xml: Iterable<string>, pause: Pause): Promise<(style: number) => boolean> {
   const custom = new Set<number>()
   const styles: number[] = []
   let isCellStyle = false
-  readXml(xml, {
-    open: (tag, attributes) => {
-      const name = localName(tag)
-      if (name === 'numFmt' && isDateFormat(attributes.formatCode ?? ''))
-        custom.add(Number(attributes.numFmtId))
-      if (name === 'cellXfs') isCellStyle = true
-      if (name === 'xf' && isCellStyle) styles.push(Number(attributes.numFmtId ?? 0))
+  await readXml(
+    xml,
+    {
+      open: (tag, attributes) => {
+        const name = localName(tag)
+        if (name === 'numFmt' && isDateFormat(attributes.formatCode ?? ''))
+          custom.add(Number(attributes.numFmtId))
+        if (name === 'cellXfs') isCellStyle = true
+        if (name === 'xf' && isCellStyle) styles.push(Number(attributes.numFmtId ?? 0))
+      },
+      close: (tag) => {
+        if (localName(tag) === 'cellXfs') isCellStyle = false
+      },
     },
-    close: (tag) => {
-      if (localName(tag) === 'cellXfs') isCellStyle = false
-    },
-  })
+    pause,
+  )
   return (style) => {
     const format = styles[style] ?? 0
     return DATE_FORMATS.has(format) || custom.has(format)
@@ -114,52 +134,60 @@ type Context = Readonly<{
 
 type Cell = Readonly<{ at: string; type: string; style: number }>
 
-function readSheet(xml: string, context: Context): Outcome<readonly (readonly string[])[]> {
-  const rows: string[][] = []
+async function readSheet(
+  xml: Iterable<string>,
+  context: Context,
+  pause: Pause,
+): Promise<WorkbookRows['rows']> {
+  const keeper = new RowKeeper()
   let row: string[] = []
   let cell: Cell = { at: '', type: 'n', style: 0 }
   let [value, column, part] = ['', 0, '']
   let [formula, isPhonetic]: [string | undefined, boolean] = [undefined, false]
-  let problem: Problem | undefined
-  readXml(xml, {
-    open: (tag, attributes) => {
-      const name = localName(tag)
-      if (name === 'row') {
-        const number = attributes.r === undefined ? rows.length + 1 : Number(attributes.r)
-        // Rows that are not there are empty; a number that runs away is not followed.
-        while (rows.length < number - 1 && rows.length < MAX_ROWS) rows.push([])
-        row = []
-        rows.push(row)
-        column = 0
-        if (isOn(attributes.hidden)) context.notes.hiddenRow(number)
-        if (number > MAX_ROWS) problem ??= workbookProblems.tooManyRows(MAX_ROWS)
-      } else if (name === 'c') {
-        column = attributes.r === undefined ? column : columnOf(attributes.r)
-        cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
-        ;[value, formula] = ['', undefined]
-      } else if (name === 'rPh') isPhonetic = true
-      else noteOf(name, attributes, context.notes)
-      if (name === 'f') formula = ''
-      part = name
+  await readXml(
+    xml,
+    {
+      open: (tag, attributes) => {
+        const name = localName(tag)
+        if (name === 'row') {
+          const number =
+            attributes.r === undefined ? keeper.height + 1 : countOf(attributes.r, 'a row’s number')
+          if (number <= keeper.height) keeper.fail(workbookProblems.twice(`row ${number}`))
+          keeper.skipTo(number)
+          ;[row, column] = [[], 0]
+          if (isOn(attributes.hidden)) context.notes.hiddenRow(number)
+        } else if (name === 'c') {
+          column = attributes.r === undefined ? column : columnOf(attributes.r)
+          cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
+          ;[value, formula] = ['', undefined]
+        } else if (name === 'rPh') isPhonetic = true
+        else noteOf(name, attributes, context.notes)
+        if (name === 'f') formula = ''
+        part = name
+      },
+      text: (text) => {
+        if (part === 'f') formula += text
+        else if (part === 'v' || (part === 't' && !isPhonetic)) value += text
+      },
+      close: (tag) => {
+        const name = localName(tag)
+        part = ''
+        if (name === 'rPh') isPhonetic = false
+        if (name === 'row') keeper.add(row)
+        if (name !== 'c') return
+        if (formula !== undefined) context.notes.formula(cell.at, formula)
+        if (formula !== undefined && value === '' && cell.type !== 'str')
+          keeper.fail(workbookProblems.formulaWithoutValue(cell.at, context.sheet, formula))
+        if (cell.type === 'e') keeper.fail(workbookProblems.errorCell(cell.at, context.sheet, value))
+        if (row[column] !== undefined) keeper.fail(workbookProblems.twice(`cell ${cell.at}`))
+        if (column >= MAX_COLUMNS) keeper.fail(workbookProblems.tooManyColumns(MAX_COLUMNS))
+        else row[column] = cellText(value, cell, context)
+        column += 1
+      },
     },
-    text: (text) => {
-      if (part === 'f') formula += text
-      else if (part === 'v' || (part === 't' && !isPhonetic)) value += text
-    },
-    close: (tag) => {
-      const name = localName(tag)
-      part = ''
-      if (name === 'rPh') isPhonetic = false
-      if (name !== 'c') return
-      if (formula !== undefined) context.notes.formula(cell.at, formula)
-      if (formula !== undefined && value === '' && cell.type !== 'str')
-        problem ??= workbookProblems.formulaWithoutValue(cell.at, context.sheet, formula)
-      if (cell.type === 'e') problem ??= workbookProblems.errorCell(cell.at, context.sheet, value)
-      if (column < MAX_COLUMNS) row[column] = cellText(value, cell, context)
-      column += 1
-    },
-  })
-  return problem ? failure(problem) : success(rows.map((cells) => Array.from(cells, (text) => text ?? '')))
+    pause,
+  )
+  return keeper.rows
 }
 
 const isOn = (attribute: string | undefined) => /^(1|true)$/.test(attribute ?? '')
@@ -171,14 +199,11 @@ function noteOf(name: string, attributes: Readonly<Record<string, string>>, note
     notes.hide(Number(attributes.max ?? 1) - Number(attributes.min ?? 1) + 1)
 }
 
-/** As many as a workbook can have. */
-const MAX_ROWS = 1_048_576
-const MAX_COLUMNS = 16_384
-
 function columnOf(reference: string): number {
+  const letters = /^([A-Z]{1,3})\d{1,7}$/i.exec(reference)?.[1]
+  if (letters === undefined) throw new Error(`a cell’s place is “${reference.slice(0, 40)}”`)
   let column = 0
-  for (const letter of /^[A-Z]+/i.exec(reference)?.[0].toUpperCase() ?? 'A')
-    column = column * 26 + letter.charCodeAt(0) - 64
+  for (const letter of letters.toUpperCase()) column = column * 26 + letter.charCodeAt(0) - 64
   return column - 1
 }
 

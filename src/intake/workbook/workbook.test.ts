@@ -147,6 +147,39 @@ test('rows and cells that are left out are empty', async () => {
   ])
 })
 
+/** The sheet in question, where there is one of that name. */
+async function sheetIn(bytes: Uint8Array): Promise<string | undefined> {
+  const read = await readWorkbook(bytes)
+  return read.ok && read.value.sheets.includes('Log') ? 'Log' : undefined
+}
+
+test('far empty rows and cells count only where something follows them', async () => {
+  const far =
+    '<table:table-row table:number-rows-repeated="1048000"><table:table-cell table:number-columns-repeated="16384"/></table:table-row>'
+  const one =
+    '<table:table-row><table:table-cell office:value-type="float" office:value="1"/><table:table-cell table:number-columns-repeated="16383"/></table:table-row>'
+  const gap = '<table:table-row table:number-rows-repeated="2000"><table:table-cell/></table:table-row>'
+  expect(await rowsOf(odsOf(`${one}${far}`), 'Log')).toEqual([['1']])
+  const read = await readWorkbook(odsOf(`${one}${gap}${one}${far}`), { sheet: 'Log' })
+  expect(read.ok && read.value.part).toEqual({ firstRow: 1, lastRow: 2002, rowCount: 2002 })
+})
+
+test('the reading of a workbook can be broken off between its pieces', async () => {
+  const rows = Array.from(
+    { length: 20_000 },
+    (_, at) => `<row r="${at + 1}"><c r="A${at + 1}"><v>${at}</v></c></row>`,
+  )
+  let pauses = 0
+  const bytes = bareXlsx(rows.join(''))
+  await expect(
+    readWorkbook(bytes, {}, () => {
+      pauses += 1
+      return pauses < 3 ? Promise.resolve() : Promise.reject(new Error('stopped'))
+    }),
+  ).rejects.toThrow('stopped')
+  expect(pauses).toBe(3)
+})
+
 test.each([
   [
     'a formula that was never computed',
@@ -173,11 +206,75 @@ test.each([
     'workbook-too-large',
     /1048576 rows/,
   ],
+  [
+    'one cell far to the right and one far down',
+    bareXlsx('<row r="1"><c r="NH1"><v>1</v></c></row><row r="1048576"><c r="A1048576"><v>2</v></c></row>'),
+    'workbook-too-large',
+    /372 columns wide and at least 1048576 rows long, which makes 390070272 cells; at most 30000000 are read. Often one cell stands far out/,
+  ],
+  [
+    'cells that stand for more than a table holds',
+    odsOf(
+      `<table:table-row table:number-rows-repeated="1048576"><table:table-cell office:value-type="float" office:value="1" table:number-columns-repeated="16384"/></table:table-row>`,
+    ),
+    'workbook-too-large',
+    /16384 columns wide and at least 1048576 rows long/,
+  ],
+  [
+    'texts that come to more than a file may have',
+    odsOf(
+      `<table:table-row table:number-rows-repeated="1000000"><table:table-cell office:value-type="string"><text:p>${'x'.repeat(300)}</text:p></table:table-cell></table:table-row>`,
+    ),
+    'workbook-too-large',
+    /has 300 MB; at most 269 MB/,
+  ],
+  [
+    'a cell beyond the last column',
+    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="XFE1"><v>2</v></c></row>'),
+    'workbook-too-large',
+    /beyond its column 16384/,
+  ],
+  [
+    'an ODS cell beyond the last column',
+    odsOf(
+      row(
+        '<table:table-cell table:number-columns-repeated="16384"/><table:table-cell office:value-type="float" office:value="1"/>',
+      ),
+    ),
+    'workbook-too-large',
+    /beyond its column 16384/,
+  ],
+  [
+    'a row that stands in it twice',
+    bareXlsx('<row r="2"><c r="A2"><v>1</v></c></row><row r="2"><c r="A2"><v>2</v></c></row>'),
+    'workbook-damaged',
+    /row 2 stands in it twice/,
+  ],
+  [
+    'a row out of its order',
+    bareXlsx('<row r="5"><c r="A5"><v>1</v></c></row><row r="2"><c r="A2"><v>2</v></c></row>'),
+    'workbook-damaged',
+    /row 2 stands in it twice, or out of its order/,
+  ],
+  [
+    'a cell that stands in it twice',
+    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="A1"><v>2</v></c></row>'),
+    'workbook-damaged',
+    /cell A1 stands in it twice/,
+  ],
+  ['a row without a number', bareXlsx('<row r="x"><c><v>1</v></c></row>'), 'workbook-damaged', /“x”/],
+  ['a cell without a place', bareXlsx('<row r="1"><c r="1"><v>1</v></c></row>'), 'workbook-damaged', /“1”/],
+  [
+    'rows that are repeated less than not at all',
+    odsOf('<table:table-row table:number-rows-repeated="-1"><table:table-cell/></table:table-row>'),
+    'workbook-damaged',
+    /“-1”/,
+  ],
   ['no sheet', zipSync({ 'readme.txt': strToU8('hello') }), 'file-not-workbook', /no XLSX or ODS/],
   ['broken XML', bareXlsx('<row><c></row>'), 'workbook-damaged', /damaged/],
   ['half an archive', bareXlsx('').slice(0, 60), 'workbook-damaged', /damaged/],
 ])('a workbook with %s is refused with the place', async (_, bytes, code, message) => {
-  const problem = await problemOf(bytes, code === 'workbook-formula' ? 'Log' : undefined)
+  const problem = await problemOf(bytes, await sheetIn(bytes))
   expect(problem.code).toBe(code)
   expect(problem.message).toMatch(message)
 })

@@ -4,6 +4,7 @@ import { readOpenDocument } from './openDocument'
 import { readSpreadsheetMl } from './spreadsheetMl'
 import { workbookProblems } from './workbookProblems'
 import type { WorkbookNotes, WorkbookRows } from './workbookRows'
+import { type Pause, Stopped } from './xml'
 import { openZip, type Zip } from './zip'
 
 /** Which part of a workbook is to be taken; what is absent is guessed, but for hidden rows. */
@@ -44,15 +45,17 @@ export function isWorkbook(beginning: Uint8Array): boolean {
  * Numbers are taken as they are stored, dates as ISO 8601 writes them, of formulas the values that they had when the workbook
  * was saved; how many there are is told.
  *
+ * @param pause - awaited between pieces of the work
  * @returns the sheet, or why the file is no workbook that can be read
  */
 export async function readWorkbook(
   bytes: Uint8Array,
   choice: WorkbookChoice = {},
+  pause: Pause = () => Promise.resolve(),
 ): Promise<Outcome<WorkbookSheet>> {
   const zip = openZip(bytes)
   if (!zip.ok) return zip
-  const read = readRows(zip.value, choice.sheet)
+  const read = await readRows(zip.value, choice.sheet, pause)
   if (!read.ok) return read
   const { sheets, sheet, rows, notes } = read.value
   const all = rows.ok ? rows.value : []
@@ -60,12 +63,12 @@ export async function readWorkbook(
   const isWithin = (number: number) => number >= part.firstRow && number <= part.lastRow
   const hidden = new Set(notes.hiddenRows.filter(isWithin))
   const isLeftOut = choice.hiddenRows === 'left-out'
-  const taken = square(all.filter((_, at) => isWithin(at + 1) && !(isLeftOut && hidden.has(at + 1))))
+  const taken = withoutEmptyEnd(all.filter((_, at) => isWithin(at + 1) && !(isLeftOut && hidden.has(at + 1))))
   const csv = !rows.ok
     ? rows
     : taken.length === 0
       ? failure(workbookProblems.emptySheet(sheet))
-      : success(csvBytes(taken))
+      : success(await csvBytes(taken, pause))
   const askedRows = choice.hiddenRows === undefined ? hidden.size : 0
   return success({ sheets, sheet, part, notes, askedRows, csv })
 }
@@ -89,20 +92,18 @@ function partOf(rows: readonly (readonly string[])[], { firstRow, lastRow }: Wor
   return { firstRow: Math.max(1, first), lastRow: Math.min(Math.max(last, first), rowCount), rowCount }
 }
 
-function readRows(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
+async function readRows(zip: Zip, wanted: string | undefined, pause: Pause): Promise<Outcome<WorkbookRows>> {
   try {
-    if (zip.has('xl/workbook.xml')) return readSpreadsheetMl(zip, wanted)
-    if (zip.has('content.xml')) return readOpenDocument(zip, wanted)
+    if (zip.has('xl/workbook.xml')) return await readSpreadsheetMl(zip, wanted, pause)
+    if (zip.has('content.xml')) return await readOpenDocument(zip, wanted, pause)
   } catch (error) {
+    if (error instanceof Stopped) throw error.reason
     return failure(workbookProblems.damaged(error instanceof Error ? error.message : String(error)))
   }
   return failure(workbookProblems.notWorkbook())
 }
 
-/** Every row as long as the longest, without what is empty at the end and below. */
-function square(rows: readonly (readonly string[])[]): readonly (readonly string[])[] {
-  const used = rows.map((row) => row.findLastIndex((cell) => cell !== '') + 1)
-  const width = used.reduce((max, one) => Math.max(max, one), 0)
-  const height = used.findLastIndex((one) => one > 0) + 1
-  return rows.slice(0, height).map((row) => Array.from({ length: width }, (_, at) => row[at] ?? ''))
+/** Without the rows below the last that holds anything. */
+function withoutEmptyEnd(rows: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  return rows.slice(0, rows.findLastIndex((row) => row.length > 0) + 1)
 }

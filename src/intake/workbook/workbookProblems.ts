@@ -37,6 +37,21 @@ export const workbookProblems = {
       'workbook-error',
       `Cell ${cell} of the sheet “${sheet}” shows the error ${seen}. Correct it, or leave it empty.`,
     ),
+  tooManyColumns: (max: number) =>
+    problem(
+      'workbook-too-large',
+      `The sheet has cells beyond its column ${max}, the last that a workbook can have. Leave out those that are not in question.`,
+    ),
+  tooManyCells: ({ width, height, max }: Readonly<{ width: number; height: number; max: number }>) =>
+    problem(
+      'workbook-too-large',
+      `The sheet is ${width} columns wide and at least ${height} rows long, which makes ${width * height} cells; at most ${max} are read. Often one cell stands far out by mistake: clear it, or save the table in question as CSV.`,
+    ),
+  twice: (what: string) =>
+    problem(
+      'workbook-damaged',
+      `The workbook is damaged: ${what} stands in it twice, or out of its order. Open it where it was made and save it once more.`,
+    ),
   tooManyRows: (max: number) =>
     problem(
       'workbook-too-large',

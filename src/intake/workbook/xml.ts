@@ -6,8 +6,16 @@ export type XmlTaker = Readonly<{
   text?: (text: string) => void
 }>
 
+/** Lets others go on between two pieces of work. */
+export type Pause = () => Promise<void>
+
+/** What broke the work off in a pause: no fault of the file. */
+export class Stopped {
+  constructor(readonly reason: unknown) {}
+}
+
 /** Reads XML from its beginning to its end; throws where it is not well-formed. Entities of its own are not expanded. */
-export function readXml(xml: string, taker: XmlTaker): void {
+export async function readXml(pieces: Iterable<string>, taker: XmlTaker, pause: Pause): Promise<void> {
   const parser = new SaxesParser()
   parser.on('error', (error) => {
     throw error
@@ -16,8 +24,21 @@ export function readXml(xml: string, taker: XmlTaker): void {
   parser.on('closetag', ({ name }) => taker.close?.(name))
   parser.on('text', (text) => taker.text?.(text))
   parser.on('cdata', (text) => taker.text?.(text))
-  parser.write(xml).close()
+  for (const piece of pieces) {
+    parser.write(piece)
+    await pause().catch((reason: unknown) => {
+      throw new Stopped(reason)
+    })
+  }
+  parser.close()
 }
 
 /** A name without the prefix of its namespace. */
 export const localName = (name: string): string => name.slice(name.indexOf(':') + 1)
+
+/** A whole number that an attribute states, 1 where it is absent; throws where it states something else. */
+export function countOf(attribute: string | undefined, what: string): number {
+  if (attribute === undefined) return 1
+  if (!/^\d{1,15}$/.test(attribute)) throw new Error(`${what} is “${attribute.slice(0, 40)}”`)
+  return Number(attribute)
+}

@@ -7,9 +7,11 @@ const MAX_UNPACKED = 400_000_000
 
 export type Zip = Readonly<{
   has: (name: string) => boolean
-  /** The text of a part; throws where it is damaged or missing. */
-  text: (name: string) => string
+  /** The text of a part, a piece at a time; throws where it is damaged or missing. */
+  text: (name: string) => Iterable<string>
 }>
+
+const PIECE = 256 * 1024
 
 /** Opens a ZIP archive without unpacking it: each part is unpacked when it is asked for, into as many bytes as it states. */
 export function openZip(bytes: Uint8Array): Outcome<Zip> {
@@ -28,10 +30,13 @@ export function openZip(bytes: Uint8Array): Outcome<Zip> {
   if (total > MAX_UNPACKED) return failure(workbookProblems.tooLarge(total, MAX_UNPACKED))
   return success({
     has: (name) => sizes.has(name),
-    text: (name) => {
+    text: function* (name) {
       const part = unzipSync(bytes, { filter: (file) => file.name === name })[name]
       if (!part) throw new Error(`it has no part ${name}`)
-      return new TextDecoder('utf-8', { fatal: true }).decode(part)
+      const decoder = new TextDecoder('utf-8', { fatal: true })
+      for (let at = 0; at < part.length; at += PIECE)
+        yield decoder.decode(part.subarray(at, at + PIECE), { stream: true })
+      yield decoder.decode()
     },
   })
 }

@@ -202,7 +202,7 @@ async function copiesIn(
   bytes: Uint8Array,
 ): Promise<Outcome<Readonly<{ madeAt: string; copies: readonly TableCopy[] }>>> {
   const isAllowed = (entry: string) => entry === MANIFEST || /^tables\/\d{4,}-[a-z_]+\.pgcopy$/.test(entry)
-  const entries = unzipped(bytes, isAllowed, MAX_UNPACKED)
+  const entries = unzipped(bytes, isAllowed, { max: MAX_UNPACKED, isOwn: true })
   if (!entries.ok) return problem(entries.problem.message)
   const manifest = readBackupManifest(entries.value.get(MANIFEST))
   if (typeof manifest === 'string') return problem(manifest)

@@ -126,7 +126,10 @@ async function readWhole(
   const { signal, onProgress, missingWords, columns: wanted } = question
   let [bytes, part] = [asUtf8(whole), '']
   if (isWorkbook(whole)) {
-    const workbook = await readWorkbook(whole, question.workbook)
+    const workbook = await readWorkbook(whole, question.workbook, async () => {
+      await setImmediate()
+      signal?.throwIfAborted()
+    })
     if (!workbook.ok) return workbook
     const { csv, askedRows, sheet } = workbook.value
     if (!csv.ok) return csv
