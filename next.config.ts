@@ -5,6 +5,7 @@ const UNBUNDLED = [
   '@electric-sql/pglite',
   'pg',
   'pg-copy-streams',
+  'piscina',
   'pdfkit',
   'fontkit',
   'docx',

@@ -9,6 +9,7 @@ const FLOORS = [
   'report',
   'casefile',
   'intake',
+  'server/compute',
   'answers',
   'words',
   'pictures',
@@ -19,6 +20,8 @@ const FLOORS = [
 /** Packages that find their own files beside themselves, or are only needed now and then. */
 const UNBUNDLED = ['pdfkit', 'fontkit', 'docx', '@resvg/resvg-wasm', 'katex']
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')
+/** What the server does in threads of their own. */
+export const WORKER = path.join(ROOT, 'dist/computing.mjs')
 
 export async function buildCli() {
   if (modifiedAt(BUNDLE) > newestSource()) return
@@ -30,9 +33,11 @@ export async function buildCli() {
     splitting: true,
     write: false,
   })
+  const worker = await bundle('src/server/compute/jobs.ts', WORKER, { write: false })
   mkdirSync(path.dirname(BUNDLE), { recursive: true })
   // Several commands may start at once: each file is put in place whole by a rename, that which names the others last.
-  for (const { path: file, contents } of outputFiles.toSorted((a) => (a.path === BUNDLE ? 1 : -1))) {
+  const files = [...worker.outputFiles, ...outputFiles]
+  for (const { path: file, contents } of files.toSorted((a) => (a.path === BUNDLE ? 1 : -1))) {
     const unfinished = `${file}.${process.pid}`
     writeFileSync(unfinished, contents)
     renameSync(unfinished, file)

@@ -6,7 +6,8 @@ import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
 import { build, SERVER } from './build.mjs'
 import { dataFolder } from './dataFolder.mjs'
-import { ensureInstalled, run } from './install.mjs'
+import { buildCli, WORKER } from './buildCli.mjs'
+import { run } from './install.mjs'
 
 const FIRST_PORT = 4180
 const MAX_PORTS = 50
@@ -38,6 +39,7 @@ async function serve() {
   const data = dataFolder(options)
   Object.assign(process.env, {
     TRUE_WEIGHT_DATA: data,
+    TRUE_WEIGHT_WORKER: WORKER,
     TRUE_WEIGHT_DEMO: options.demo ? '1' : '0',
     TRUE_WEIGHT_ADDRESS: `http://${bracketed(REACHED_AT[host] ?? host)}:${port}`,
     TRUE_WEIGHT_HOSTS: [`${host}:${port}`, ...options['allow-host']].join(','),
@@ -46,7 +48,7 @@ async function serve() {
     PORT: String(port),
   })
   if (options.dev) {
-    ensureInstalled()
+    await buildCli()
     return run('npx', ['--no-install', 'next', 'dev', '--hostname', host, '--port', String(port)])
   }
   await build()

@@ -3,7 +3,7 @@ import { type CheckAnswer, type CheckResult, isTested } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
-import { check } from './check'
+import { AT_ONCE, type Computing } from './computing'
 
 /**
  * What two results of the same check may differ in without saying anything else: which core made them, how the working is
@@ -29,9 +29,14 @@ const WORDS: readonly RegExp[] = [
  * The paths at which a result differs from what its check comes to now; none where every figure is the same, and every sentence
  * of one that the same core made. What another core made is computed by the test that it chose.
  */
-export function differencesNow(before: CheckAnswer, document: CheckDocument): readonly string[] {
-  if (!isTested(before) || before.coreVersion === CORE_VERSION) return differencesIn(before, check(document))
-  return differencesIn(before, check(asChosen(document, before)))
+export async function differencesNow(
+  before: CheckAnswer,
+  document: CheckDocument,
+  { check }: Computing = AT_ONCE,
+): Promise<readonly string[]> {
+  if (!isTested(before) || before.coreVersion === CORE_VERSION)
+    return differencesIn(before, await check(document))
+  return differencesIn(before, await check(asChosen(document, before)))
 }
 
 /** A check with the test and the interval that a core chose where none was stated. */

@@ -1,3 +1,4 @@
+import { AT_ONCE, type Computing } from '@/answers/computing'
 import { caseWordsOf, EMPTY_CASE } from '@/desk/caseWords'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { type TrailAction, verifyChain } from '@/desk/trail/chain'
@@ -16,19 +17,27 @@ import type { Break, RecordVerdict } from './verdict'
  *
  * It takes no key to write a whole trail anew, so that everything follows from it: what that can't show is told in docs/TRUST.md.
  */
-export async function verifyRecord(content: CaseContent): Promise<RecordVerdict> {
+export async function verifyRecord(
+  content: CaseContent,
+  computing: Computing = AT_ONCE,
+): Promise<RecordVerdict> {
   const verdict = verifyChain(content.trail, sha256, content.head)
   if (!verdict.holds) return { breaks: [{ path: 'trail.ndjson', message: verdictWords(verdict) }], notes: [] }
   const cells = await cellBreaks(content)
   return {
     breaks: [
-      ...findingBreaks(content),
+      ...(await findingBreaks(content, computing)),
       ...caseBreaks(content),
       ...claimBreaks(content),
       ...sampleBreaks(content),
       ...cells.breaks,
     ],
-    notes: [...timeNotes(content), ...resultNotes(content), ...asideNotes(content), ...cells.notes],
+    notes: [
+      ...timeNotes(content),
+      ...(await resultNotes(content, computing)),
+      ...asideNotes(content),
+      ...cells.notes,
+    ],
   }
 }
 

@@ -1,4 +1,4 @@
-import { check } from '@/answers/check'
+import type { Computing } from '@/answers/computing'
 import { differencesNow } from '@/answers/differences'
 import type { CheckResult } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -15,28 +15,27 @@ type Entry = CaseContent['trail'][number]
 const SIGNED = /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})$/
 
 /** Each signed finding has the one entry that tells of it, and the reverse; its columns are those of the text that was signed. */
-export function findingBreaks(content: CaseContent): readonly Break[] {
+export async function findingBreaks(content: CaseContent, computing: Computing): Promise<readonly Break[]> {
   const entries = content.trail.filter(({ action }) => action === 'signed')
   const told = new Set<Entry>()
-  const breaks = content.findings.flatMap((finding) => {
-    const path = `findings: ${finding.number} of claim ${finding.claimId}`
-    const found = columnBreak(content, finding)
-    if (found)
-      return [
-        {
-          path,
-          message: `The signed finding ${finding.number} of claim ${finding.claimId} was altered: ${found}`,
-        },
-      ]
+  const breaks: Break[] = []
+  for (const finding of content.findings) {
+    const { number, claimId, signedBy, fingerprint } = finding
+    const path = `findings: ${number} of claim ${claimId}`
+    const found = await columnBreak(content, finding, computing)
+    if (found) {
+      breaks.push({ path, message: `The signed finding ${number} of claim ${claimId} was altered: ${found}` })
+      continue
+    }
     const own = entries.filter((entry) => tellsOf(entry, finding))
     for (const entry of own) told.add(entry)
-    if (own.length === 1) return []
+    if (own.length === 1) continue
     const message =
       own.length === 0
-        ? `The trail has no entry that ${finding.signedBy} signed the finding ${finding.number} of claim ${finding.claimId} with the fingerprint ${finding.fingerprint}.`
-        : `The trail has ${own.length} entries of the signature of finding ${finding.number} of claim ${finding.claimId}.`
-    return [{ path, message }]
-  })
+        ? `The trail has no entry that ${signedBy} signed the finding ${number} of claim ${claimId} with the fingerprint ${fingerprint}.`
+        : `The trail has ${own.length} entries of the signature of finding ${number} of claim ${claimId}.`
+    breaks.push({ path, message })
+  }
   const missing = entries.filter((entry) => !told.has(entry))
   return [
     ...breaks,
@@ -60,7 +59,11 @@ function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): 
 }
 
 /** What of a finding is not what its signed text says. */
-function columnBreak(content: CaseContent, finding: ContentFinding): string | undefined {
+async function columnBreak(
+  content: CaseContent,
+  finding: ContentFinding,
+  { check }: Computing,
+): Promise<string | undefined> {
   const { signed: text, fingerprint } = finding
   if (sha256(text) !== fingerprint)
     return `its fingerprint is ${sha256(text)}, and it was signed with ${fingerprint}.`
@@ -81,24 +84,30 @@ function columnBreak(content: CaseContent, finding: ContentFinding): string | un
   const other = stated.find(([, one, two]) => one !== two)
   if (other) return `its ${other[0]} is not the one in the text that was signed.`
   if (!content.claims.some(({ id }) => id === finding.claimId)) return 'its claim is not there.'
-  if (result.coreVersion === CORE_VERSION && !spellingsOf(result).includes(canonicalJson(check(document))))
+  const isOwn = result.coreVersion === CORE_VERSION
+  if (isOwn && !spellingsOf(result).includes(canonicalJson(await check(document))))
     return 'its result is not what its check document comes to.'
   return undefined
 }
 
 /** Signed findings of another core that come out otherwise with this one. */
-export function resultNotes({ findings }: CaseContent): readonly string[] {
-  return findings.flatMap(({ signed, number, claimId, coreVersion }) => {
+export async function resultNotes(
+  { findings }: CaseContent,
+  computing: Computing,
+): Promise<readonly string[]> {
+  const notes: string[] = []
+  for (const { signed, number, claimId, coreVersion } of findings) {
     const read = coreVersion === CORE_VERSION ? undefined : signedIn(signed)
-    if (!read) return []
-    const differences = differencesNow(
+    if (!read) continue
+    const [result, document] = [
       read.result as unknown as CheckResult,
       read.document as unknown as CheckDocument,
-    )
-    return differences.length === 0
-      ? []
-      : [
-          `The signed finding ${number} of claim ${claimId} was made with core ${coreVersion}; with core ${CORE_VERSION} these differ: ${differences.slice(0, 10).join(', ')}.`,
-        ]
-  })
+    ]
+    const differences = await differencesNow(result, document, computing)
+    if (differences.length > 0)
+      notes.push(
+        `The signed finding ${number} of claim ${claimId} was made with core ${coreVersion}; with core ${CORE_VERSION} these differ: ${differences.slice(0, 10).join(', ')}.`,
+      )
+  }
+  return notes
 }

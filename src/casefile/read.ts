@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { z } from 'zod'
+import { AT_ONCE, type Computing } from '@/answers/computing'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Column } from '@/intake/sheet/columns'
 import { type CaseContent, type ContentSample, type Manifest, manifestSchema } from './content'
@@ -31,16 +32,19 @@ export type CaseFile = Readonly<{
  *
  * @returns the case, or the problem `case-file`, with the path of the entry that is wrong
  */
-export async function readCaseFile(bytes: Uint8Array): Promise<Outcome<CaseFile>> {
+export async function readCaseFile(
+  bytes: Uint8Array,
+  computing: Computing = AT_ONCE,
+): Promise<Outcome<CaseFile>> {
   const entries = unzipped(bytes, (path) => PATHS.test(path))
   if (!entries.ok) return entries
   try {
     const manifest = manifestOf(entries.value)
     const content = await contentOf(entries.value, manifest)
-    const { breaks, notes } = await verifyRecord(content)
+    const { breaks, notes } = await verifyRecord(content, computing)
     const [broken] = breaks
     if (broken) throw new Wrong(broken.path, broken.message)
-    const differences = await verifyChecks(entries.value, content, manifest)
+    const differences = await verifyChecks(entries.value, content, manifest, computing)
     const { version, coreVersion } = manifest
     return success({ content, version, coreVersion, differences, notes })
   } catch (error) {

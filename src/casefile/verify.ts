@@ -1,4 +1,4 @@
-import { check } from '@/answers/check'
+import type { Computing } from '@/answers/computing'
 import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckAnswer } from '@/claims/result'
@@ -16,6 +16,7 @@ export async function verifyChecks(
   entries: Entries,
   content: CaseContent,
   { coreVersion }: Manifest,
+  computing: Computing,
 ): Promise<readonly string[]> {
   const differences: string[] = []
   const isOwn = coreVersion === CORE_VERSION
@@ -24,8 +25,8 @@ export async function verifyChecks(
     const document = await documentIn(content, claim)
     const [checkPath, resultPath] = [`checks/${place}`, `results/${place}`]
     const [stated, found] = [textOf(entries.get(checkPath)), textOf(entries.get(resultPath))]
-    const result = document && check(document)
-    if (!isOwn) for (const one of differencesOf({ place, stated, found, document })) differences.push(one)
+    const result = document && (await computing.check(document))
+    if (!isOwn) differences.push(...(await differencesOf({ place, stated, found, document, computing })))
     else if (stated !== lineOf(document))
       throw new Wrong(checkPath, `${checkPath} does not follow from the claim and its samples.`)
     else if (found !== lineOf(result))
@@ -35,19 +36,20 @@ export async function verifyChecks(
 }
 
 /** Where a check that another core made comes out otherwise. */
-function differencesOf(
+async function differencesOf(
   input: Readonly<{
     place: string
     stated: string
     found: string
     document: CheckDocument | undefined
+    computing: Computing
   }>,
-): readonly string[] {
-  const { place, stated, found, document } = input
+): Promise<readonly string[]> {
+  const { place, stated, found, document, computing } = input
   if (stated !== lineOf(document)) return [`checks/${place}`]
   if (found === '' || !document) return found === '' && !document ? [] : [`results/${place}`]
   const before = jsonOf(found, `results/${place}`) as CheckAnswer
-  return differencesNow(before, document).map((path) => `results/${place}: ${path}`)
+  return (await differencesNow(before, document, computing)).map((path) => `results/${place}: ${path}`)
 }
 
 async function documentIn({ samples }: CaseContent, { draft }: ContentClaim) {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/answers/check'
+import { AT_ONCE, type Computing } from '@/answers/computing'
 import { requestJsonSchema } from '@/answers/jsonSchema'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { readClaimAgainst } from '@/intake/claimDocument'
@@ -46,14 +46,17 @@ const jsonText = (value: unknown): string => `${JSON.stringify(JSON.parse(canoni
  *
  * @returns the file's bytes, as they come
  */
-export async function* writeCaseFile(content: CaseContent): AsyncGenerator<Uint8Array> {
-  yield* zipped(entriesOf(content))
+export async function* writeCaseFile(
+  content: CaseContent,
+  computing: Computing = AT_ONCE,
+): AsyncGenerator<Uint8Array> {
+  yield* zipped(entriesOf(content, computing))
 }
 
 /** Every file of the case, and behind them the manifest, which names them with their hashes. */
-async function* entriesOf(content: CaseContent): AsyncGenerator<ZipEntry> {
+async function* entriesOf(content: CaseContent, computing: Computing): AsyncGenerator<ZipEntry> {
   const files: Manifest['files'][number][] = []
-  for await (const { path, pieces } of contentEntries(content)) {
+  for await (const { path, pieces } of contentEntries(content, computing)) {
     const hash = createHash('sha256')
     let bytes = 0
     const counted = function* () {
@@ -77,7 +80,7 @@ async function* entriesOf(content: CaseContent): AsyncGenerator<ZipEntry> {
   yield textEntry('manifest.json', jsonText(manifest))
 }
 
-async function* contentEntries(content: CaseContent): AsyncGenerator<ZipEntry> {
+async function* contentEntries(content: CaseContent, computing: Computing): AsyncGenerator<ZipEntry> {
   yield textEntry('README.txt', README)
   yield textEntry('case.json', jsonText(content.case))
   yield textEntry('trail.ndjson', content.trail.map((entry) => `${canonicalJson(entry)}\n`).join(''))
@@ -91,7 +94,7 @@ async function* contentEntries(content: CaseContent): AsyncGenerator<ZipEntry> {
     const document = (await readClaimAgainst(claim.draft, sourceOf))?.document
     if (document) {
       yield textEntry(`checks/${place}.json`, `${canonicalJson(document)}\n`)
-      yield textEntry(`results/${place}.json`, `${canonicalJson(check(document))}\n`)
+      yield textEntry(`results/${place}.json`, `${canonicalJson(await computing.check(document))}\n`)
     }
     for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id))
       yield textEntry(`findings/${place}-${placeOf(finding.number - 1)}.json`, jsonText(finding))

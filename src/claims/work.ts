@@ -8,12 +8,17 @@ const DRAWS_A_LOOK = 10
 
 /** Whether a check takes longer than a frame, by what its method costs. */
 export function takesLong(document: CheckDocument): boolean {
+  return looksOf(document) > MAX_AT_ONCE
+}
+
+/** How many looks at a reading a check comes to; a thousand of them take about a millisecond. */
+export function looksOf(document: CheckDocument): number {
   const { claim, evidence, test } = document
   const stated = test?.method ?? 'auto'
   const method = stated === 'auto' ? parameterOf(claim.parameter).usualMethod(test ?? {}) : stated
   const { looks, isResampled } = methodOf(method).work
   const times = isResampled ? (test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_LOOK : 1
-  return readingsIn(evidence) * looks * times > MAX_AT_ONCE
+  return readingsIn(evidence) * looks * times
 }
 
 function readingsIn(evidence: CheckDocument['evidence']): number {

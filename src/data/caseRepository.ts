@@ -11,7 +11,7 @@ export type CaseRow = typeof cases.$inferSelect
 /** A claim as a list shows it. */
 export type ClaimLine = Pick<
   typeof claims.$inferSelect,
-  keyof ClaimWords | 'id' | 'caseId' | 'outcome' | 'isDiscarded'
+  keyof ClaimWords | 'id' | 'caseId' | 'outcome' | 'isComputing' | 'isDiscarded'
 >
 export type CaseWithClaims = CaseRow &
   Readonly<{
@@ -49,6 +49,7 @@ const CLAIM_LINE = {
   toleranceAbove: claims.toleranceAbove,
   unit: claims.unit,
   outcome: claims.outcome,
+  isComputing: claims.isComputing,
   isDiscarded: claims.isDiscarded,
 } as const
 

@@ -1,9 +1,12 @@
 import 'server-only'
-import { and, asc, eq, max, or, sql } from 'drizzle-orm'
+import { and, asc, eq, exists, max, or, sql } from 'drizzle-orm'
 import { type ClaimDraft, claimDraftSchema } from '@/desk/claimDraft'
 import type { FindingOutcome } from '@/claims/finding'
 import type { Connection } from './connection'
-import { claims } from './schema'
+import { cases, claims } from './schema'
+
+/** What a claim's check comes to: null where nothing can be computed, `computing` until it is known. */
+export type KnownOutcome = FindingOutcome | 'computing' | null
 
 export type StoredClaim = Readonly<{
   id: string
@@ -60,7 +63,7 @@ export async function insertClaim(
     id: string
     caseId: string
     draft: ClaimDraft
-    outcome: FindingOutcome | null
+    outcome: KnownOutcome
     now: Date
     /** Where it was kept elsewhere before. */
     revision?: number
@@ -74,7 +77,7 @@ export async function insertClaim(
     .where(eq(claims.caseId, caseId))
   const position = (last?.position ?? 0) + 1
   const times = { createdAt: now, updatedAt }
-  await db.insert(claims).values({ id, caseId, position, ...draft, outcome, revision, ...times })
+  await db.insert(claims).values({ id, caseId, position, ...draft, ...stored(outcome), revision, ...times })
 }
 
 /**
@@ -88,30 +91,60 @@ export async function updateClaim(
     id: string
     revision: number
     draft: ClaimDraft
-    outcome: FindingOutcome | null
+    outcome: KnownOutcome
     now: Date
   }>,
 ): Promise<number | undefined> {
   const { id, draft, outcome, now: updatedAt } = change
   const [changed] = await db
     .update(claims)
-    .set({ ...draft, outcome, updatedAt, revision: sql`${claims.revision} + 1` })
+    .set({ ...draft, ...stored(outcome), updatedAt, revision: sql`${claims.revision} + 1` })
     .where(and(eq(claims.id, id), eq(claims.revision, change.revision)))
     .returning({ revision: claims.revision })
   return changed?.revision
 }
 
 /** What a claim's check comes to after its sample has changed; the claim itself stays the same revision. */
-export async function updateOutcome(
+export async function updateOutcome(db: Connection, id: string, outcome: KnownOutcome): Promise<void> {
+  await db.update(claims).set(stored(outcome)).where(eq(claims.id, id))
+}
+
+const stored = (outcome: KnownOutcome) =>
+  outcome === 'computing' ? { outcome: null, isComputing: true } : { outcome, isComputing: false }
+
+/** A claim whose outcome is still to be computed, and where its case stands. */
+export async function findComputing(
   db: Connection,
-  id: string,
+): Promise<Readonly<{ id: string; draft: ClaimDraft; trailHash: string }> | undefined> {
+  const [row] = await db
+    .select({ claim: claims, trailHash: cases.trailHash })
+    .from(claims)
+    .innerJoin(cases, eq(cases.id, claims.caseId))
+    .where(eq(claims.isComputing, true))
+    .limit(1)
+  return row && { id: row.claim.id, draft: storedClaim(row.claim).draft, trailHash: row.trailHash }
+}
+
+/** Stores what was computed of a claim, if its case still stands where it stood. */
+export async function settleOutcome(
+  db: Connection,
+  claim: Readonly<{ id: string; trailHash: string }>,
   outcome: FindingOutcome | null,
 ): Promise<void> {
-  await db.update(claims).set({ outcome }).where(eq(claims.id, id))
+  const isSame = exists(
+    db
+      .select({ id: cases.id })
+      .from(cases)
+      .where(and(eq(cases.id, claims.caseId), eq(cases.trailHash, claim.trailHash))),
+  )
+  await db
+    .update(claims)
+    .set(stored(outcome))
+    .where(and(eq(claims.id, claim.id), eq(claims.isComputing, true), isSame))
 }
 
 function storedClaim(row: typeof claims.$inferSelect): StoredClaim {
-  const { id, caseId, revision, updatedAt, createdAt, position, outcome, ...words } = row
+  const { id, caseId, revision, updatedAt, createdAt, position, outcome, isComputing, ...words } = row
   return {
     id,
     caseId,

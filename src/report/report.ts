@@ -1,3 +1,4 @@
+import { AT_ONCE, type Computing } from '@/answers/computing'
 import type { CaseContent } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
 import type { RecordVerdict } from '@/casefile/verdict'
@@ -24,12 +25,16 @@ import { type ClaimStudy, studyClaims } from './study'
  * The report of a case: everything that a finding rests on, computed anew from the case's own content. The same content and
  * options give the same report, wherever it is made.
  */
-export async function reportOf(whole: CaseContent, options: ReportOptions): Promise<Report> {
+export async function reportOf(
+  whole: CaseContent,
+  options: ReportOptions,
+  computing: Computing = AT_ONCE,
+): Promise<Report> {
   // What is discarded is in the case's file and on its trail, and no part of what is reported.
   const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
   const isExamined = options.parts.includes('cross-examination')
-  const studies = await studyClaims(content, { decimals: options.decimals, isExamined })
-  const record = await verifyRecord(whole)
+  const studies = await studyClaims(content, { decimals: options.decimals, isExamined, computing })
+  const record = await verifyRecord(whole, computing)
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)
   const { reference, subject, updatedAt } = content.case

@@ -8,10 +8,9 @@ import {
   sha256,
 } from '@/casefile/content'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/answers/check'
+import type { Computing } from '@/answers/computing'
 import type { CheckDocument } from '@/claims/terms/request'
 import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
-import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
 import { changedAfterReadings } from '@/desk/trail/changedAfter'
@@ -60,10 +59,11 @@ export type ClaimStudy = Readonly<{
  *
  * @param wants.decimals - for every claim, in place of its own
  * @param wants.isExamined - whether each is cross-examined
+ * @param wants.computing - by whom checks are made
  */
 export async function studyClaims(
   content: CaseContent,
-  wants: Readonly<{ decimals?: number | undefined; isExamined: boolean }>,
+  wants: Readonly<{ decimals?: number | undefined; isExamined: boolean; computing: Computing }>,
 ): Promise<readonly ClaimStudy[]> {
   const studies: ClaimStudy[] = []
   for (const [at, claim] of content.claims.entries()) {
@@ -79,8 +79,8 @@ export async function studyClaims(
     const reading = (await readClaimAgainst(draft, async (id) =>
       content.samples.find((one) => one.id === id),
     ))!
-    const checked = await checkedOf(reading, wants.isExamined)
-    const untested = checked || !reading.document ? undefined : check(reading.document)
+    const checked = await checkedOf(reading, wants)
+    const untested = checked || !reading.document ? undefined : await wants.computing.check(reading.document)
     const census =
       untested?.ok && !isTested(untested) ? fingerprinted(reading.document!, untested) : undefined
     const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
@@ -110,16 +110,19 @@ export async function studyClaims(
   return studies
 }
 
-async function checkedOf(reading: ClaimReading, isExamined: boolean): Promise<ClaimStudy['checked']> {
+async function checkedOf(
+  reading: ClaimReading,
+  { isExamined, computing }: Readonly<{ isExamined: boolean; computing: Computing }>,
+): Promise<ClaimStudy['checked']> {
   const { document } = reading
-  const result = document && check(document)
+  const result = document && (await computing.check(document))
   if (!document || !result || !isTested(result)) return undefined
   const { withSetAside } = reading.evidence
   const everything = withSetAside ?? withEverything(document.evidence)
-  const whole = everything && check({ ...document, evidence: everything })
+  const whole = everything && (await computing.check({ ...document, evidence: everything }))
   const examination = { document, result, withSetAside } as Examination
   const answered = fingerprinted(document, result)
-  const answers = isExamined ? await answersTo(examination, answered.fingerprint) : undefined
+  const answers = isExamined ? await answersTo(examination, answered.fingerprint, computing) : undefined
   return {
     ...answered,
     ...(whole?.ok ? { whole } : {}),
@@ -133,20 +136,17 @@ function fingerprinted<Result>(document: CheckDocument, result: Result): Answere
 
 const kept = new Map<string, readonly Examined[]>()
 
-/** A question at a time. What was asked before is answered as before: an answer depends on the document alone. */
+/** What was asked before is answered as before: an answer depends on the document alone. */
 async function answersTo(
   examination: Examination,
   fingerprint: string,
+  computing: Computing,
 ): Promise<readonly Examined[] | undefined> {
   if (examination.result.sample.n > MAX_EXAMINED) return undefined
   const key = `${fingerprint} ${canonicalJson(examination.withSetAside ?? null)}`
   const known = kept.get(key)
   if (known) return known
-  const answers: Examined[] = []
-  for (const { ask } of crossExamination(examination)) {
-    await setImmediate()
-    answers.push(ask())
-  }
+  const answers = await computing.examine(examination)
   if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
   kept.set(key, answers)
   return answers

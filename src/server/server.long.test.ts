@@ -4,7 +4,8 @@ import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
 import type { Outcome } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { type Database, openTestDatabase } from '@/data/client'
-import { findings } from '@/data/schema'
+import { settleOutcome } from '@/data/claimRepository'
+import { claims, findings } from '@/data/schema'
 import { addEmptyClaim, addEmptySample, openCase, saveCase } from './case/changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { type DocketQuestion, hasCases, readCase, readDocket } from './docket/docket'
@@ -321,6 +322,42 @@ test('the demo fills an empty database once, with a claim for each parameter and
     ['WH-030', 'median', 'not-supported'],
   ])
   await empty.close()
+})
+
+test('an outcome that takes long is stored as being computed, and filled in once it is known', async () => {
+  const { caseId, claimId, draft, sampleId } = await newCase()
+  const readings = Array.from({ length: 400 }, (_, at) => (14 + (at % 10) / 100).toFixed(2))
+  const bootstrap = { ...draft, method: 'bootstrap' } as const
+  valueOf(await saveReadings(sampleId, readings.join(' ')))
+  valueOf(await saveClaim(claimId, { draft: bootstrap, revision: 1 }, later))
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null, isComputing: true }])
+  const settled = async () => {
+    for (;;) {
+      const [claim] = (await readCase(caseId))!.claims
+      if (!claim!.isComputing) return claim!.outcome
+    }
+  }
+  expect(await settled()).toBe('contradicted')
+  // What is computed of a claim that was changed meanwhile is not taken for what it comes to now.
+  valueOf(await saveClaim(claimId, { draft: { ...bootstrap, claimedValue: '14' }, revision: 2 }, later))
+  valueOf(await saveReadings(sampleId, readings.map((one) => `${Number(one) - 1}`).join(' ')))
+  expect(await settled()).toBe('contradicted')
+  valueOf(await saveClaim(claimId, { draft: { ...bootstrap, claimedValue: '13' }, revision: 3 }, later))
+  expect(await settled()).toBe('not-contradicted')
+})
+
+test('what is computed does not take the place of what was changed meanwhile', async () => {
+  const { claimId, draft, caseId } = await newCase()
+  const db = await kept.trueWeightDatabase!
+  await db.update(claims).set({ isComputing: true }).where(eq(claims.id, claimId))
+  const { trailHash } = (await readCase(caseId))!
+  await settleOutcome(db, { id: claimId, trailHash: 'an earlier one' }, 'supported')
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null, isComputing: true }])
+  await settleOutcome(db, { id: claimId, trailHash }, 'supported')
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'supported', isComputing: false }])
+  await settleOutcome(db, { id: claimId, trailHash }, 'contradicted')
+  expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: 'supported' }])
+  valueOf(await saveClaim(claimId, { draft, revision: 1 }, later))
 })
 
 /** A claim that can be signed, and the fingerprint of what whoever signs has before them. */

@@ -1,6 +1,7 @@
 import 'server-only'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import type { Connection, Database } from '@/data/client'
+import { computeWanted } from './check/laterOutcomes'
 
 /**
  * Does several things as one: in the end all of it is there, or nothing.
@@ -11,7 +12,7 @@ export function inTransaction<T>(
   db: Database,
   work: (connection: Connection) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
-  return unlessFull(() => db.inTransaction(work))
+  return unlessFull(() => db.inTransaction(work)).finally(() => computeWanted(db))
 }
 
 /** The outcome of a change, or the problem `disk-full`. */

@@ -10,7 +10,7 @@ import { BalanceMark, MARK_COLOUR } from './BalanceMark'
 /** A claim in a line, with the mark of its finding and the word for it. */
 export function ClaimMark({
   claim,
-}: Readonly<{ claim: ClaimWords & Readonly<{ outcome: FindingOutcome | null }> }>) {
+}: Readonly<{ claim: ClaimWords & Readonly<{ outcome: FindingOutcome | null; isComputing: boolean }> }>) {
   const mark = claim.outcome ?? 'open'
   return (
     <Flex align="center" gap="12px" paddingBlock="2px">
@@ -19,7 +19,7 @@ export function ClaimMark({
         {claimTitle(claim)}
       </Box>
       <chakra.span color={MARK_COLOUR[mark]} fontWeight="600" whiteSpace="nowrap">
-        {OUTCOME_WORDS[mark]}
+        {claim.isComputing ? 'Being computed' : OUTCOME_WORDS[mark]}
       </chakra.span>
     </Flex>
   )

@@ -39,6 +39,31 @@ describe('programs ask under /api/v1', () => {
     ).toEqual([true, false])
   })
 
+  test('and are answered while something takes long, which ends when nobody waits for it any more', async () => {
+    const values = Array.from({ length: 200_000 }, (_, at) => 15 + Math.sin(at * 12.9898) / 3)
+    const long = { ...document, evidence: { kind: 'readings', values }, test: { method: 'bootstrap' } }
+    const leaving = new AbortController()
+    let state = 'under way'
+    const asked = fetch(`${server.address}/api/v1/check`, {
+      method: 'POST',
+      body: JSON.stringify(long),
+      headers: { 'Content-Type': 'application/json' },
+      signal: leaving.signal,
+    }).then(
+      () => (state = 'answered'),
+      () => (state = 'left'),
+    )
+    for (let times = 0; times < 10; times += 1) {
+      expect((await ask('check', JSON.stringify(document))).status).toBe(200)
+      expect((await fetch(server.address)).status).toBe(200)
+    }
+    expect(state).toBe('under way')
+    leaving.abort()
+    await asked
+    expect(state).toBe('left')
+    expect((await ask('check', JSON.stringify(document))).status).toBe(200)
+  })
+
   test('read cases, claims and samples', async () => {
     const { cases: found, total } = await (await ask('cases?order=reference&direction=rising')).json()
     expect(total).toBe(5)

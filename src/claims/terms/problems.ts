@@ -1,5 +1,4 @@
 import type { Method, Parameter } from './names'
-import type { Claim } from './claim'
 import type { Relation } from './relations'
 
 /** A problem with its name in the catalogue of words, its code for programs, where it is, and the figures to tell it by. */

@@ -66,6 +66,8 @@ export const claims = pgTable(
     isDiscarded: boolean('is_discarded').notNull().default(false),
     /** What the check came to when the claim was last stored; null while nothing can be computed. */
     outcome: text('outcome', { enum: OUTCOMES }),
+    /** Whether that is still being computed. */
+    isComputing: boolean('is_computing').notNull().default(false),
     /** Goes up with each change, so that a window that has not seen the last one is told. */
     revision: integer('revision').notNull(),
     createdAt: instant('created_at').notNull(),
@@ -83,6 +85,9 @@ export const claims = pgTable(
     check('claims_outcome_known', oneOf('outcome', OUTCOMES)),
     check('claims_decimal_mark_known', oneOf('decimal_mark', DECIMAL_MARKS)),
     index('claims_outcome_idx').on(table.outcome),
+    index('claims_computing_idx')
+      .on(table.isComputing)
+      .where(sql`${table.isComputing}`),
     index('claims_sample_id_idx').on(table.sampleId),
     index('claims_second_sample_id_idx').on(table.secondSampleId),
   ],

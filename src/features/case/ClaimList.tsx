@@ -27,7 +27,8 @@ import { officerHere } from '@/ui/officer'
 import { TextLink } from '@/ui/TextLink'
 import { storeOrder } from './actions'
 
-export type CaseClaim = ClaimWords & Readonly<{ id: string; outcome: FindingOutcome | null }>
+export type CaseClaim = ClaimWords &
+  Readonly<{ id: string; outcome: FindingOutcome | null; isComputing: boolean }>
 
 const Handle = chakra('button', {
   base: {

@@ -22,7 +22,8 @@ export type DocketEntry = Readonly<{
   dueOn: string
   closedOn: string
   updatedAt: Date
-  claims: readonly (ClaimWords & Readonly<{ id: string; outcome: FindingOutcome | null }>)[]
+  claims: readonly (ClaimWords &
+    Readonly<{ id: string; outcome: FindingOutcome | null; isComputing: boolean }>)[]
 }>
 
 type Page = Readonly<{

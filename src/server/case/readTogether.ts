@@ -1,5 +1,4 @@
 import 'server-only'
-import { check } from '@/answers/check'
 import { type CheckResult, isTested } from '@/claims/result'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -8,6 +7,7 @@ import type { FindingOutcome } from '@/claims/finding'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { formatsFor } from '@/words/formats'
 import { listClaims } from '@/data/claimRepository'
+import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 
@@ -34,7 +34,7 @@ export async function readTogether(
   for (const { id, draft } of await listClaims(db, caseId)) {
     if (draft.isDiscarded) continue
     const document = await documentOf(db, draft)
-    const result = document && check(document)
+    const result = document && (await computing().check(document))
     // A lot that was measured whole is not tested.
     if (!document || !result || !isTested(result)) continue
     const { pValue, significanceLevel } = result.test

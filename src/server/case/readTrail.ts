@@ -5,6 +5,7 @@ import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { verifyRecord } from '@/casefile/follows'
 import type { RecordVerdict } from '@/casefile/verdict'
 import { readContent } from '../keeping/readContent'
+import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 
@@ -31,5 +32,5 @@ export async function readTrail(
 /** What of a case as it is stored does not follow from its trail; undefined where there is no such case. */
 export async function readRecord(caseId: string): Promise<RecordVerdict | undefined> {
   const content = await readContent(await database(), caseId)
-  return content && verifyRecord(content)
+  return content && verifyRecord(content, computing())
 }

@@ -1,16 +1,24 @@
 import 'server-only'
 import { checkOutcome } from '@/claims/check'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import type { FindingOutcome } from '@/claims/finding'
+import type { KnownOutcome } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
+import { isLong } from '../compute/computing'
+import { wantOutcomes } from './laterOutcomes'
 import { documentOf, type HeldAgainst } from './documentOf'
 
-/** What the check of a claim against its samples comes to; null while there is nothing to check. */
+/**
+ * What the check of a claim against its samples comes to; null while there is nothing to check. One that takes long is computed
+ * after the change that it belongs to is stored.
+ */
 export async function outcomeOf(
   db: Connection,
   draft: ClaimDraft,
   known: readonly HeldAgainst[] = [],
-): Promise<FindingOutcome | null> {
+): Promise<KnownOutcome> {
   const document = await documentOf(db, draft, known)
-  return (document && checkOutcome(document)) ?? null
+  if (!document) return null
+  if (!isLong(document)) return checkOutcome(document) ?? null
+  wantOutcomes()
+  return 'computing'
 }

@@ -6,6 +6,7 @@ import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { findFinding, type FindingLine, type FindingRow, listFindings } from '@/data/findingRepository'
+import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
 import { fingerprintOf } from './fingerprint'
 import { isIdentifier } from '../identifier'
@@ -55,6 +56,6 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
     signed,
     isWhole: fingerprintOf(row.signed) === row.fingerprint,
     coreVersion: CORE_VERSION,
-    differences: differencesNow(signed.result, signed.document),
+    differences: await differencesNow(signed.result, signed.document, computing()),
   }
 }

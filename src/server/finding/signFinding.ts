@@ -1,7 +1,6 @@
 import 'server-only'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { check } from '@/answers/check'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { storedText } from '@/desk/typed'
@@ -13,6 +12,7 @@ import { findSample } from '@/data/sampleRepository'
 import { holdCase, notBefore } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { readDate } from '@/intake/reading/date'
+import { computing, isLong } from '../compute/computing'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 import { fingerprintOf, fingerprintOfValue } from './fingerprint'
@@ -47,7 +47,13 @@ export async function signFinding(
   const problem = problemWith(signature.value)
   if (problem) return failure(problem)
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
-  return inTransaction(await database(), async (transaction) => {
+  const db = await database()
+  const { check } = computing()
+  // A check that takes long is made before the case is held, and known while it is.
+  const seen = await findClaim(db, claimId)
+  const ahead = seen && (await documentOf(db, seen.draft))
+  if (ahead && isLong(ahead)) await check(ahead)
+  return inTransaction(db, async (transaction) => {
     const known = await findClaim(transaction, claimId)
     const held = known && (await holdCase(transaction, known.caseId))
     const claim = held && (await findClaim(transaction, claimId))
@@ -56,7 +62,7 @@ export async function signFinding(
     const { draft, caseId } = claim
     if (draft.isDiscarded) return failure(DISCARDED)
     const document = await documentOf(transaction, draft)
-    const result = document && check(document)
+    const result = document && (await check(document))
     if (!document || !result?.ok) return failure(NOTHING_TO_SIGN)
     const inputFingerprint = fingerprintOfValue({ document, remarks: draft.remarks })
     if (inputFingerprint !== signature.value.inputFingerprint) return failure(NOT_WHAT_IS_STORED)

@@ -17,6 +17,7 @@ import { holdCase, insertTrail } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { anewWords } from '@/words/en/trailWords'
 import type { Doer } from '../doer'
+import { computing } from '../compute/computing'
 import { database } from './database'
 import { outcomeOf } from '../check/outcomeOf'
 import { notFound } from '../problems'
@@ -30,7 +31,10 @@ export async function exportCase(
   const content = await readContent(await database(), caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
-  return success({ name: `${reference} ${subject}`.trim() || 'case', bytes: writeCaseFile(content) })
+  return success({
+    name: `${reference} ${subject}`.trim() || 'case',
+    bytes: writeCaseFile(content, computing()),
+  })
 }
 
 const LONGEST_NAME = 500
@@ -49,7 +53,7 @@ export async function importCase(
   const [fileName, who] = [called, by].map((text) =>
     beginningOf(wellFormed(text.replaceAll('\0', '')), LONGEST_NAME),
   )
-  const file = await readCaseFile(bytes)
+  const file = await readCaseFile(bytes, computing())
   if (!file.ok) return file
   const { id } = file.value.content.case
   return inTransaction(

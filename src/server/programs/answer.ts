@@ -8,6 +8,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'changed-elsewhere': 409,
   'too-large': 413,
   'unknown-type': 415,
+  'given-up': 503,
   'disk-full': 507,
 }
 /** Holds the largest draft that is kept, with room for its characters beyond ASCII. */

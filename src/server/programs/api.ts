@@ -1,8 +1,6 @@
 import 'server-only'
-import { parseJson } from '@/desk/parseJson'
 import type { z } from 'zod'
-import { answer, type Answer } from '@/answers/answer'
-import { check } from '@/answers/check'
+import type { Answer } from '@/answers/answer'
 import { caseWordsOf } from '@/desk/caseWords'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { claimTitle } from '@/words/en/claimTitle'
@@ -11,6 +9,8 @@ import { findClaim, listClaims } from '@/data/claimRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
 import { answerWith } from './answer'
 import { wholeBody } from './body'
+import { computing } from '../compute/computing'
+import { inThread, unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 import { isIdentifier } from '../identifier'
@@ -36,12 +36,12 @@ export async function answerRequest(request: Request): Promise<Response> {
   const body = await wholeBody(request, LARGEST_REQUEST)
   if (!body.ok) return answerWith(body)
   const text = new TextDecoder().decode(body.value)
-  if (type === LINES) return answerLines(text)
-  const document = jsonOf(text)
-  if (!document.ok) return answerWith(document)
-  const answered = answer(document.value)
+  const { signal } = request
+  if (type === LINES) return answerLines(text, signal)
+  const [answered] = await answersTo([text], signal)
+  if (!answered!.ok && NO_ANSWER.has(answered!.error.code)) return answerWith(failure(answered!.error))
   return Response.json(answered, {
-    status: answered.ok ? 200 : 422,
+    status: answered!.ok ? 200 : 422,
     headers: { 'Cache-Control': 'no-store' },
   })
 }
@@ -51,34 +51,28 @@ function otherType(seen: string) {
   return { code: 'unknown-type', path: 'content-type', message }
 }
 
-function jsonOf(text: string): Outcome<unknown> {
-  try {
-    return success(parseJson(text))
-  } catch (error) {
-    const reason = error instanceof Error ? error.message : ''
-    const message = `The request is not JSON (${reason.slice(0, 200)}). Send one whole document.`
-    return failure({ code: 'not-json', path: '', message })
-  }
+/** Problems of a request that was not answered, rather than answered with an error. */
+const NO_ANSWER: ReadonlySet<string> = new Set(['not-json', 'given-up'])
+
+/** What was given up has an answer that says so, as everything else has. */
+async function answersTo(texts: readonly string[], signal: AbortSignal): Promise<readonly Answer[]> {
+  const answers = await unlessGivenUp(async () => success(await inThread('answers', texts, { signal })))
+  return answers.ok ? answers.value : texts.map(() => ({ ok: false, error: answers.problem }))
 }
 
-function answerLines(text: string): Response {
+function answerLines(text: string, signal: AbortSignal): Response {
   const lines = text.split('\n').filter((line) => line.trim() !== '')
   const encoder = new TextEncoder()
   let at = 0
   const stream = new ReadableStream<Uint8Array>({
-    pull(controller) {
-      const some = lines.slice(at, at + LINES_AT_ONCE).map((line) => `${JSON.stringify(answerTo(line))}\n`)
+    async pull(controller) {
+      if (at >= lines.length) return controller.close()
+      const answers = await answersTo(lines.slice(at, at + LINES_AT_ONCE), signal)
       at += LINES_AT_ONCE
-      if (some.length > 0) controller.enqueue(encoder.encode(some.join('')))
-      else controller.close()
+      controller.enqueue(encoder.encode(answers.map((one) => `${JSON.stringify(one)}\n`).join('')))
     },
   })
   return new Response(stream, { headers: { 'Content-Type': LINES, 'Cache-Control': 'no-store' } })
-}
-
-function answerTo(line: string): Answer {
-  const document = jsonOf(line)
-  return document.ok ? answer(document.value) : { ok: false, error: document.problem }
 }
 
 /** The cases that answer a query. */
@@ -131,7 +125,10 @@ export async function apiCheck(claimId: string): Promise<Outcome<z.infer<typeof 
     const message = 'There is nothing to check yet: the claim or its evidence is not complete.'
     return failure({ code: 'not-complete', path: 'claim', message })
   }
-  return success({ document, result: check(document) as z.infer<typeof claimCheckSchema>['result'] })
+  return unlessGivenUp(async () => {
+    const result = await computing().check(document)
+    return success({ document, result: result as z.infer<typeof claimCheckSchema>['result'] })
+  })
 }
 
 export async function apiSample(sampleId: string): Promise<Outcome<z.infer<typeof sampleSchema>>> {

@@ -14,6 +14,8 @@ import { partHtml } from '@/report/html'
 import { partMarkdown } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
+import { computing } from '../compute/computing'
+import { unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -34,7 +36,7 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
   const content = await readContent(db, caseId)
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
-  const report = await reportOf(content, options)
+  const report = await reportOf(content, options, computing())
   const parts = report.parts.map((part) => ({
     id: part.id,
     title: part.title,
@@ -51,14 +53,17 @@ export async function makeReport(
   caseId: string,
   options: ReportOptions,
   format: ReportFormat,
+  signal?: AbortSignal,
 ): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
   const content = await readContent(await database(), caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
-  const report = await reportOf(content, options)
-  const bytes = await reportFile(report, { format, root: process.cwd() })
-  const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
-  return success({ name, type: MEDIA_TYPES[format], bytes })
+  return unlessGivenUp(async () => {
+    const report = await reportOf(content, options, computing({ signal }))
+    const bytes = await reportFile(report, { format, root: process.cwd() })
+    const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
+    return success({ name, type: MEDIA_TYPES[format], bytes })
+  })
 }
 
 const askedSchema = z.strictObject({

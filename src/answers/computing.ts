@@ -1,0 +1,16 @@
+import { crossExamination } from '@/claims/crossexamination/crossExamination'
+import type { Examination, Examined } from '@/claims/crossexamination/question'
+import type { CheckAnswer } from '@/claims/result'
+import { check } from './check'
+
+/** How checks are made where they may be waited for: at once, or in a thread of their own. */
+export type Computing = Readonly<{
+  check: (document: unknown) => Promise<CheckAnswer>
+  /** Every question of a cross-examination, answered in its order. */
+  examine: (examination: Examination) => Promise<readonly Examined[]>
+}>
+
+export const AT_ONCE: Computing = {
+  check: (document) => Promise.resolve(check(document)),
+  examine: (examination) => Promise.resolve(crossExamination(examination).map(({ ask }) => ask())),
+}

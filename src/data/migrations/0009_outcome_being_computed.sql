@@ -1,0 +1,2 @@
+ALTER TABLE "claims" ADD COLUMN "is_computing" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+CREATE INDEX "claims_computing_idx" ON "claims" USING btree ("is_computing") WHERE "claims"."is_computing";

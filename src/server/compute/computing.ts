@@ -1,0 +1,42 @@
+import 'server-only'
+import { AT_ONCE, type Computing } from '@/answers/computing'
+import type { CheckAnswer } from '@/claims/result'
+import type { CheckDocument } from '@/claims/terms/request'
+import { looksOf } from '@/claims/work'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { fingerprintOf } from '../finding/fingerprint'
+import { inThread, type JobLimits } from './pool'
+
+/** About a tenth of a second: longer work would keep others waiting. */
+const MAX_LOOKS = 100_000
+/** Long checks are kept, so that a case that is looked at, reported and signed is checked once. */
+const MAX_KEPT = 30
+
+/** Whether a check takes longer than others may wait for. */
+export function isLong(document: CheckDocument): boolean {
+  try {
+    return looksOf(document) > MAX_LOOKS
+  } catch {
+    // It is no check document, and is refused at once.
+    return false
+  }
+}
+
+const kept = new Map<string, CheckAnswer>()
+
+/** Checks and cross-examinations for the server: those that take long in a thread of their own. */
+export function computing(limits: JobLimits = {}): Computing {
+  return {
+    check: async (document) => {
+      if (!isLong(document as CheckDocument)) return AT_ONCE.check(document)
+      const key = fingerprintOf(canonicalJson(document))
+      const known = kept.get(key)
+      if (known) return known
+      const answer = await inThread('check', document, limits)
+      if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
+      kept.set(key, answer)
+      return answer
+    },
+    examine: (examination) => inThread('examine', examination, limits),
+  }
+}
