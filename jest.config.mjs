@@ -1,6 +1,18 @@
+import { fileURLToPath } from 'node:url'
+import { buildSync } from 'esbuild'
 import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
+
+/** This package has modules only, which Jest can't load: it is given one of the older kind. */
+const JOSE = fileURLToPath(new URL('build/jest/jose.cjs', import.meta.url))
+buildSync({
+  entryPoints: [fileURLToPath(import.meta.resolve('jose'))],
+  outfile: JOSE,
+  bundle: true,
+  format: 'cjs',
+  platform: 'node',
+})
 
 export default createConfig({
   testEnvironment: 'node',
@@ -19,6 +31,7 @@ export default createConfig({
     // These offer what Jest can load only by its path.
     '^(d3-(?:array|scale|shape|path|interpolate|color|format|time|time-format))$':
       '<rootDir>/node_modules/$1/dist/$1.js',
+    '^jose$': JOSE,
     '^convert$': '<rootDir>/node_modules/convert/dist/index.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@tests/(.*)$': '<rootDir>/tests/$1',

@@ -2,6 +2,9 @@
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
+/** Finds its own files beside itself. */
+const UNBUNDLED = ['piscina']
+
 /**
  * @param outfile - undefined where `more` says where it goes
  * @param more - esbuild's own options, beside those that every bundle has
@@ -19,5 +22,6 @@ export async function bundle(entry, outfile, more = {}) {
     tsconfig: path.join(ROOT, 'tsconfig.json'),
     logLevel: 'warning',
     ...more,
+    external: [...UNBUNDLED, ...(more.external ?? [])],
   })
 }

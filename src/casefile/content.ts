@@ -1,3 +1,4 @@
+import { MAX_JWS } from '@/desk/signature'
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
@@ -82,6 +83,8 @@ export const contentFindingSchema = z.strictObject({
   fingerprint: sha256Text,
   createdAt: instant,
   signed: z.string(),
+  /** The signature by a key, a compact JWS; empty where it was signed by name alone. */
+  jws: z.string().max(MAX_JWS).default(''),
 })
 export type ContentFinding = Readonly<z.infer<typeof contentFindingSchema>>
 

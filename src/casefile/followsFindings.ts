@@ -6,13 +6,14 @@ import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson, spellingsOf } from '@/desk/canonicalJson'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { type CaseContent, type ContentFinding, sha256 } from './content'
+import { readFindingStatement } from './signature'
 import { signedIn } from './signedText'
 import type { Break } from './verdict'
 
 type Entry = CaseContent['trail'][number]
 
-/** What an entry of a signature says: "Finding 2: Contradicted, fingerprint …". */
-const SIGNED = /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})$/
+/** What an entry of a signature says: "Finding 2: Contradicted, fingerprint …", and the key of one by a key. */
+const SIGNED = /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})(?:, key ([\w-]{43}))?$/
 
 /** Each signed finding has the one entry that tells of it, and the reverse; its columns are those of the text that was signed. */
 export async function findingBreaks(content: CaseContent, computing: Computing): Promise<readonly Break[]> {
@@ -29,7 +30,12 @@ export async function findingBreaks(content: CaseContent, computing: Computing):
     }
     const own = entries.filter((entry) => tellsOf(entry, finding))
     for (const entry of own) told.add(entry)
-    if (own.length === 1) continue
+    if (own.length === 1) {
+      const wrong = await keyBreak(content, finding, own[0]!)
+      if (wrong)
+        breaks.push({ path, message: `The signature of the finding ${number} of claim ${claimId} ${wrong}` })
+      continue
+    }
     const message =
       own.length === 0
         ? `The trail has no entry that ${signedBy} signed the finding ${number} of claim ${claimId} with the fingerprint ${fingerprint}.`
@@ -44,6 +50,24 @@ export async function findingBreaks(content: CaseContent, computing: Computing):
       message: `Entry ${number} of the trail says that ${who} signed (${detail}), and there is no such finding.`,
     })),
   ]
+}
+
+/** What is wrong with a signature by a key: what it is over, and what its entry says of it. */
+async function keyBreak(
+  { trail }: CaseContent,
+  { jws, fingerprint }: ContentFinding,
+  entry: Entry,
+): Promise<string | undefined> {
+  const told = SIGNED.exec(entry.detail)?.[4]
+  if (jws === '' && told === undefined) return undefined
+  const signed = await readFindingStatement(jws)
+  if (!signed) return 'is not what the key in it signed.'
+  const { finding, trail: head, at } = signed.statement
+  if (signed.key !== told) return `is by the key ${signed.key}, and entry ${entry.number} says another.`
+  if (finding !== fingerprint) return 'is over another finding.'
+  const isThere = head.length < entry.number && (trail[head.length - 1]?.hash ?? '') === head.hash
+  if (!isThere) return `is over another trail: its entry ${head.length} had the hash ${head.hash}.`
+  return at > entry.at ? `is dated after its entry ${entry.number}.` : undefined
 }
 
 function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): boolean {

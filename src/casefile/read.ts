@@ -6,7 +6,7 @@ import type { Column } from '@/intake/sheet/columns'
 import { type CaseContent, type ContentSample, type Manifest, manifestSchema } from './content'
 import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, Wrong } from './entries'
 import { readCsv } from './sheetCsv'
-import { KNOWN_VERSIONS, readRecord, type RecordKind } from './versions'
+import { CASE_FILE_VERSION, KNOWN_VERSIONS, readRecord, type RecordKind } from './versions'
 import { verifyRecord } from './follows'
 import { verifyChecks } from './verify'
 import { caseFileProblem, unzipped } from './zip'
@@ -60,7 +60,7 @@ function manifestOf(entries: Entries): Manifest {
   if (!KNOWN_VERSIONS.includes(manifest.version))
     throw new Wrong(
       'manifest.json',
-      `it is of version ${manifest.version}, and this True Weight reads ${KNOWN_VERSIONS.join(' and ')}. Use the one that wrote it, or a later one.`,
+      `it is of version ${manifest.version}, and this True Weight reads ${KNOWN_VERSIONS[0]} to ${CASE_FILE_VERSION}. Use the one that wrote it, or a later one.`,
     )
   const listed = new Set(manifest.files.map(({ path }) => path))
   for (const path of entries.keys()) {

@@ -9,7 +9,7 @@ import {
 import { V1_SCHEMAS } from './v1/schemas'
 
 /** The version of case files that is written. A change of any record makes a new one, and freezes the one before it. */
-export const CASE_FILE_VERSION = 2
+export const CASE_FILE_VERSION = 3
 
 /** Today's records, by what they are of. */
 export const RECORDS = {
@@ -20,6 +20,8 @@ export const RECORDS = {
   'trail-entry': trailEntrySchema,
 } as const
 export type RecordKind = keyof typeof RECORDS
+
+const V2_SCHEMAS = { ...RECORDS, finding: contentFindingSchema.omit({ jws: true }) } as const
 
 type Version = Readonly<{
   /** What a record of this version has to be: frozen. */
@@ -32,6 +34,8 @@ type Version = Readonly<{
 const OLDER: Readonly<Record<number, Version>> = {
   // Version 2 has the same records; its results are of one kind each, and its JSON is spelled by RFC 8785.
   1: { schemas: V1_SCHEMAS, upgrade: (_, record) => record },
+  // Version 3 has the signatures of keys.
+  2: { schemas: V2_SCHEMAS, upgrade: (_, record) => record },
 }
 
 export const KNOWN_VERSIONS: readonly number[] = [...Object.keys(OLDER).map(Number), CASE_FILE_VERSION]

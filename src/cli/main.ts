@@ -11,7 +11,7 @@ import { verify, type Verdict } from './verify'
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
        true-weight report CASE.zip [--format pdf|docx|html|md] [--output FILE] [options]
-       true-weight verify FILE
+       true-weight verify FILE [--keys FILE]
        true-weight schema
 
 check answers requests: check documents, reckonings of a distribution's tails and quantiles,
@@ -35,7 +35,9 @@ report writes the report of a case file, the same that the application gives:
   --decimals 3               of every figure
   --numbers "1 234,5"        how numbers are written (else 1,234.5)
 
-verify says whether a case file, or a trail by itself, is as it was written.
+verify says whether a case file, or a trail by itself, is as it was written, and who signed its
+findings, with which key, and over what.
+  --keys FILE   the office's register of keys, which says whose they are
 
 schema prints the JSON Schema of every kind of request.
 
@@ -65,6 +67,7 @@ const OPTIONS = {
   parts: text,
   decimals: text,
   numbers: text,
+  keys: text,
 } as const
 
 /**
@@ -78,18 +81,18 @@ export async function main(args: readonly string[]): Promise<number> {
   process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => process.exit(code === 'EPIPE' ? 0 : 2))
   try {
     const { positionals, values } = parseArgs({ args: [...args], allowPositionals: true, options: OPTIONS })
-    const { csv, pretty, help, ...options } = values
+    const { csv, pretty, help, keys, ...options } = values
     const [command, file = '-', ...more] = positionals
     if (help) return print(USAGE)
     if (command === 'schema' && positionals.length === 1)
       return print(JSON.stringify(requestJsonSchema(), null, 2))
-    if (command === 'verify' && positionals.length === 2) return printVerdict(await verify(file))
+    if (command === 'verify' && positionals.length === 2) return printVerdict(await verify(file, keys))
     if (command === 'report' && positionals.length === 2) {
       // Read only where it is wanted: what makes reports takes longer to load than all the rest.
       const { writeReport } = await import('./report')
       return printReport(await writeReport(file, options))
     }
-    if (command !== 'check' || more.length > 0) return refuse(USAGE)
+    if (command !== 'check' || more.length > 0 || keys !== undefined) return refuse(USAGE)
     if (csv !== undefined && positionals.length === 1)
       return printAnswer(await checkCsv({ csv, ...options }), pretty)
     if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)

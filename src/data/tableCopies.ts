@@ -11,6 +11,7 @@ export const TABLES = [
   'claims',
   'findings',
   'trail_entries',
+  'key_entries',
 ] as const
 export type TableName = (typeof TABLES)[number]
 
@@ -39,9 +40,17 @@ export async function* copyTables(db: Connection): AsyncGenerator<TableCopy> {
   }
 }
 
-/** Puts copies in the place of everything that is there. The transaction that it is done in is all or nothing. */
-export async function replaceTables(db: Connection, copies: readonly TableCopy[]): Promise<void> {
-  await db.execute(sql.raw(`truncate table ${TABLES.map((table) => `"${table}"`).join(', ')}`))
+/**
+ * Puts copies in the place of everything that is in some tables. The transaction that it is done in is all or nothing.
+ *
+ * @param tables - those that are replaced: what an earlier backup does not know of stays
+ */
+export async function replaceTables(
+  db: Connection,
+  copies: readonly TableCopy[],
+  tables: readonly TableName[],
+): Promise<void> {
+  await db.execute(sql.raw(`truncate table ${tables.map((table) => `"${table}"`).join(', ')}`))
   const rising = copies.toSorted((a, b) => TABLES.indexOf(a.table) - TABLES.indexOf(b.table))
   for (const { table, columns, bytes } of rising)
     await db.copyIn(`"${table}" (${columns.map((name) => `"${name}"`).join(', ')})`, [bytes])

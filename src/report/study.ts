@@ -7,6 +7,8 @@ import {
   type ContentSample,
   sha256,
 } from '@/casefile/content'
+import { signatureOf } from '@/casefile/signature'
+import type { Signature } from '@/desk/signature'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { Computing } from '@/answers/computing'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -51,7 +53,7 @@ export type ClaimStudy = Readonly<{
   decimals: number | undefined
   formats: Formats
   /** Signed, the first first; and whether what was signed is what stands now. */
-  findings: readonly (ContentFinding & Readonly<{ isCurrent: boolean }>)[]
+  findings: readonly (ContentFinding & Readonly<{ signature: Signature; isCurrent: boolean }>)[]
 }>
 
 /**
@@ -88,9 +90,11 @@ export async function studyClaims(
     const formats = formatsFor(subject, checked?.result, decimals)
     const document = (checked ?? census)?.document
     const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
-    const findings = content.findings
-      .filter(({ claimId }) => claimId === claim.id)
-      .map((finding) => ({ ...finding, isCurrent: finding.inputFingerprint === input }))
+    const findings = []
+    for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
+      const signature = await signatureOf(finding, [])
+      findings.push({ ...finding, signature, isCurrent: finding.inputFingerprint === input })
+    }
     studies.push({
       claim,
       number: at + 1,

@@ -1,11 +1,11 @@
 import 'server-only'
 import type { Problem } from '@/claims/terms/outcome'
 
-export function notFound(kind: 'case' | 'claim' | 'sample', id: string): Problem {
+export function notFound(kind: 'case' | 'claim' | 'sample' | 'key', id: string): Problem {
   return {
     code: 'not-found',
     path: `${kind}Id`,
-    message: `There is no ${kind} ${id.slice(0, 60)}. Look for it on the docket.`,
+    message: `There is no ${kind} ${id.slice(0, 60)}. Look for it on ${kind === 'key' ? 'the register' : 'the docket'}.`,
   }
 }
 

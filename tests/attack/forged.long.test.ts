@@ -80,6 +80,7 @@ async function honest(): Promise<CaseContent> {
     ...{ outcome: result.finding.outcome, coreVersion: result.coreVersion, createdAt: AT, signed },
     inputFingerprint: sha256(canonicalJson({ document, remarks: claim!.draft.remarks })),
     fingerprint: sha256(signed),
+    jws: '',
   }
   const about = {
     caseId: one.case.id,

@@ -112,6 +112,8 @@ export const findings = pgTable(
     signed: text('signed').notNull(),
     /** SHA-256 of `signed` in UTF-8, in hexadecimal. */
     fingerprint: text('fingerprint').notNull(),
+    /** The signature by a key, a compact JWS; empty where it was signed by name alone. */
+    jws: typed('jws'),
     createdAt: instant('created_at').notNull(),
   },
   (table) => [

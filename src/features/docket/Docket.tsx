@@ -42,6 +42,9 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
         <Box marginRight="auto">
           <PageTitle>Docket</PageTitle>
         </Box>
+        <TextLink href="/keys" color="quiet">
+          Keys
+        </TextLink>
         <CaseFileButton />
         <ButtonLink href="/cases/new">Open a case</ButtonLink>
       </Flex>

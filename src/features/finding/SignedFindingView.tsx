@@ -13,6 +13,8 @@ import { hypothesisSymbols } from '@/words/en/hypothesisWords'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { METHOD_WORDS } from '@/words/en/methods'
+import type { Signature } from '@/desk/signature'
+import { signatureWords } from '@/words/en/signatureWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
@@ -34,6 +36,7 @@ type Verified = Readonly<{
     result: CheckResult | CensusResult
   }>
   isWhole: boolean
+  signature: Signature
   coreVersion: string
   differences: readonly string[]
 }>
@@ -95,7 +98,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
         </Box>
       )}
       <Box as="p" marginTop="16px">
-        Signed by {row.signedBy} on {row.signedOn}.
+        Signed by {row.signedBy} on {row.signedOn}, {signatureWords(verified.signature)}.
       </Box>
       <Verdict verified={verified} />
       <Box as="p" marginTop="8px">

@@ -9,10 +9,14 @@ import { calendarDay } from '@/intake/reading/date'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
 import { useOfficer } from '@/ui/officer'
+import type { DeviceKey } from '@/ui/signing/deviceKey'
+import { type Seen, signWithKey } from '@/ui/signing/signWithKey'
+import { useDeviceKey } from '@/ui/signing/useDeviceKey'
 import { TextBox } from '@/ui/TextBox'
+import { keyWords } from '@/words/en/signatureWords'
 import { TextLink } from '@/ui/TextLink'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { sign } from './actions'
+import { sign, toSign } from './actions'
 import { useFingerprint } from './useFingerprint'
 
 /** A signed finding as a list shows it. */
@@ -24,6 +28,7 @@ export type SignedLine = Readonly<{
   coreVersion: string
   fingerprint: string
   inputFingerprint: string
+  jws: string
 }>
 
 type Place = Readonly<{ caseId: string; claimId: string; signed: readonly SignedLine[] }>
@@ -72,12 +77,17 @@ function SignForm({
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
   const problemId = useId()
+  const { own } = useDeviceKey()
+  const key = own && own.name === officer.trim() ? own : undefined
+  const { checked, census } = useWorkbench()
   const submit = async () => {
     setSigning(true)
-    const signed = await sign(claimId, { signedBy: officer, signedOn: day, inputFingerprint: fingerprint })
+    const signature = { signedBy: officer, signedOn: day, inputFingerprint: fingerprint }
+    const seen = { ...signature, signedBy: officer.trim(), result: (checked ?? census)?.result }
+    const problem = await signed(claimId, { signature, seen, key })
     setSigning(false)
-    setProblem(signed.ok ? '' : signed.problem.message)
-    if (signed.ok) router.refresh()
+    setProblem(problem)
+    if (problem === '') router.refresh()
   }
   return (
     <form
@@ -119,6 +129,7 @@ function SignForm({
           Sign the finding
         </Button>
       </Flex>
+      <HowSigned own={key} />
       {problem && (
         <Box id={problemId} role="alert" color="finding.contradicted" marginTop="6px">
           {problem}
@@ -128,17 +139,49 @@ function SignForm({
   )
 }
 
+/** Whether a key of this device signs, or a name alone. */
+function HowSigned({ own }: Readonly<{ own: DeviceKey | undefined }>) {
+  return (
+    <Box color="quiet" fontSize="13px" marginTop="4px">
+      {own
+        ? `It is signed with the key ${keyWords(own.key)} of this device.`
+        : 'It is signed by name, without a key.'}{' '}
+      <TextLink href="/keys" color="accent">
+        Keys
+      </TextLink>
+    </Box>
+  )
+}
+
+/** @returns what kept it from being signed; empty where it is */
+async function signed(
+  claimId: string,
+  { signature, seen, key }: Readonly<{ signature: object; seen: Seen; key: DeviceKey | undefined }>,
+): Promise<string> {
+  try {
+    const asked = key && (await toSign(claimId, signature))
+    if (asked?.ok === false) return asked.problem.message
+    const jws = asked && (await signWithKey(key!, asked.value, seen))
+    if (asked && !jws)
+      return 'What is stored is not what this page shows. Load the page again, look at the finding and sign it then.'
+    const outcome = await sign(claimId, { ...signature, ...(jws ? { jws } : {}) })
+    return outcome.ok ? '' : outcome.problem.message
+  } catch (error) {
+    return `It was not signed: ${error instanceof Error ? error.message : String(error)}.`
+  }
+}
+
 function SignedList({ caseId, claimId, signed }: Place) {
   return (
     <Box as="ol" aria-label="Signed findings" marginTop="12px">
-      {signed.map(({ number, signedBy, signedOn, outcome, coreVersion, fingerprint }) => (
+      {signed.map(({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, jws }) => (
         <Flex as="li" key={number} gap="10px" align="center" paddingBlock="3px" wrap="wrap">
           <BalanceMark mark={outcome} height={18} />
           <TextLink href={`/cases/${caseId}/claims/${claimId}/findings/${number}`} color="accent">
             Signed finding {number}: {OUTCOME_WORDS[outcome]}
           </TextLink>
           <Box as="span" color="quiet">
-            by {signedBy}, {signedOn}, core {coreVersion}, fingerprint{' '}
+            by {signedBy}, {signedOn}, {jws ? 'with a key' : 'by name'}, core {coreVersion}, fingerprint{' '}
             <chakra.span fontFamily="mono">{fingerprint.slice(0, 12)}…</chakra.span>
           </Box>
         </Flex>

@@ -2,12 +2,15 @@ import 'server-only'
 import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CensusResult, CheckResult } from '@/claims/result'
+import { signatureOf } from '@/casefile/signature'
+import type { Signature } from '@/desk/signature'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { findFinding, type FindingLine, type FindingRow, listFindings } from '@/data/findingRepository'
 import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
+import { registeredKeys } from '../keys/keys'
 import { fingerprintOf } from './fingerprint'
 import { isIdentifier } from '../identifier'
 
@@ -30,6 +33,8 @@ export type VerifiedFinding = Readonly<{
   /** Whether the stored text has the fingerprint that was taken when it was signed. */
   isWhole: boolean
   coreVersion: string
+  /** How it is signed, held against the office's register. */
+  signature: Signature
   /** Where the figures computed now differ from those signed, by their path; none where all are the same. */
   differences: readonly string[]
 }>
@@ -54,6 +59,7 @@ export async function verifyFinding(claimId: string, number: string): Promise<Ve
   return {
     row,
     signed,
+    signature: await signatureOf(row, await registeredKeys(await database())),
     isWhole: fingerprintOf(row.signed) === row.fingerprint,
     coreVersion: CORE_VERSION,
     differences: await differencesNow(signed.result, signed.document, computing()),

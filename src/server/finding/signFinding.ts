@@ -1,21 +1,26 @@
 import 'server-only'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { readFindingStatement, signatureOf } from '@/casefile/signature'
+import type { CensusResult, CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
+import type { RegisteredKey } from '@/desk/keyRegister'
+import { type FindingStatement, MAX_JWS, type Signature } from '@/desk/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { storedText } from '@/desk/typed'
-import { findClaim } from '@/data/claimRepository'
+import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
 import { inTransaction } from '../transaction'
 import { addFinding } from '@/data/findingRepository'
 import { findSample } from '@/data/sampleRepository'
-import { holdCase, notBefore } from '@/data/trailRepository'
+import { type HeldCase, holdCase, notBefore } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { readDate } from '@/intake/reading/date'
 import { computing, isLong } from '../compute/computing'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 import { fingerprintOf, fingerprintOfValue } from './fingerprint'
+import { isFresh, registeredKeys } from '../keys/keys'
 import { isIdentifier, newIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -27,24 +32,84 @@ const signatureSchema = z.strictObject({
   signedOn: storedText(20),
   /** Of the check document and the remarks that whoever signs has before them. */
   inputFingerprint: storedText(64),
+  /** The signature by a key, over what `readToSign` gave; absent: by name alone. */
+  jws: z.string().max(MAX_JWS).optional(),
 })
+
+/** What a key is to sign: the whole text of the finding, and the statement about it. */
+export type ToSign = Readonly<{ signed: string; statement: FindingStatement }>
+
+/**
+ * What a key signs of a finding, so that whoever holds it sees that it is what is before them.
+ *
+ * @param input - `{ signedBy, signedOn, inputFingerprint }`
+ * @returns the text and the statement, or the problems of `signFinding`
+ */
+export async function readToSign(claimId: string, input: unknown, now: Date): Promise<Outcome<ToSign>> {
+  return prepared(claimId, input, async (_, { signed, held }) => {
+    const { length, hash } = held
+    const finding = fingerprintOf(signed)
+    const at = notBefore(now, held).toISOString()
+    return success({
+      signed,
+      statement: { kind: 'true-weight-signature', finding, trail: { length, hash }, at },
+    })
+  })
+}
 
 /**
  * Signs the finding of a claim as it is stored: the inputs, the figures and the core's version are kept as they are, with a
  * fingerprint, whatever becomes of the claim.
  *
- * @param input - `{ signedBy, signedOn, inputFingerprint }`
+ * @param input - `{ signedBy, signedOn, inputFingerprint }`, and `jws` where it is signed by a key
  * @returns the number of the signed finding, or the problem `invalid`, `not-found`, `name-needed`, `day-needed`,
- *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs) `discarded` or `nothing-to-sign`
+ *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs), `discarded`, `nothing-to-sign`,
+ *   `key-needed` (who signs has a key on the register) or `key` (the signature does not hold)
  */
 export async function signFinding(
   claimId: string,
   input: unknown,
   now: Date,
 ): Promise<Outcome<Readonly<{ number: number }>>> {
-  const signature = readInput(signatureSchema, input)
-  if (!signature.ok) return signature
-  const problem = problemWith(signature.value)
+  return prepared(claimId, input, async (transaction, { signature, claim, result, signed, held }) => {
+    const { signedBy, signedOn, inputFingerprint, jws = '' } = signature
+    const fingerprint = fingerprintOf(signed)
+    const keys = await registeredKeys(transaction)
+    const key = await keyBehind({ jws, signedBy, fingerprint, held, now }, keys)
+    if (!key.ok) return key
+    const at = notBefore(now, held)
+    const { outcome } = result.finding
+    const number = await addFinding(transaction, {
+      ...{ id: newIdentifier(), claimId, signedBy, signedOn, outcome, coreVersion: result.coreVersion },
+      ...{ inputFingerprint, signed, fingerprint, jws, createdAt: at },
+    })
+    const by = key.value === undefined ? '' : `, key ${key.value}`
+    await record(transaction, {
+      ...{ caseId: claim.caseId, claimId, at, who: signedBy, action: 'signed' },
+      detail: `Finding ${number}: ${OUTCOME_WORDS[outcome]}, fingerprint ${fingerprint}${by}`,
+    })
+    return success({ number })
+  })
+}
+
+type Prepared = Readonly<{
+  signature: z.output<typeof signatureSchema>
+  claim: StoredClaim
+  result: CheckResult | CensusResult
+  signed: string
+  held: HeldCase
+}>
+
+/** Everything that can keep a finding from being signed is met here; the case is held while it is signed. */
+async function prepared<T>(
+  claimId: string,
+  input: unknown,
+  then: (transaction: Connection, prepared: Prepared) => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  const read = readInput(signatureSchema, input)
+  if (!read.ok) return read
+  const signature = { ...read.value, signedBy: read.value.signedBy.trim() }
+  const problem = problemWith(signature)
   if (problem) return failure(problem)
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   const db = await database()
@@ -58,46 +123,43 @@ export async function signFinding(
     const held = known && (await holdCase(transaction, known.caseId))
     const claim = held && (await findClaim(transaction, claimId))
     if (!claim) return failure(notFound('claim', claimId))
-    const at = notBefore(now, held)
     const { draft, caseId } = claim
     if (draft.isDiscarded) return failure(DISCARDED)
     const document = await documentOf(transaction, draft)
     const result = document && (await check(document))
     if (!document || !result?.ok) return failure(NOTHING_TO_SIGN)
     const inputFingerprint = fingerprintOfValue({ document, remarks: draft.remarks })
-    if (inputFingerprint !== signature.value.inputFingerprint) return failure(NOT_WHAT_IS_STORED)
-    const { signedBy, signedOn } = signature.value
+    if (inputFingerprint !== signature.inputFingerprint) return failure(NOT_WHAT_IS_STORED)
     const signed = canonicalJson({
       kind: 'true-weight-signed-finding',
       claim: { id: claimId, caseId, draft },
       samples: await samplesOf(transaction, draft),
       document,
       result,
-      signedBy: signedBy.trim(),
-      signedOn,
+      signedBy: signature.signedBy,
+      signedOn: signature.signedOn,
     })
-    const number = await addFinding(transaction, {
-      id: newIdentifier(),
-      claimId,
-      signedBy: signedBy.trim(),
-      signedOn,
-      outcome: result.finding.outcome,
-      coreVersion: result.coreVersion,
-      inputFingerprint,
-      signed,
-      fingerprint: fingerprintOf(signed),
-      createdAt: at,
-    })
-    await record(transaction, {
-      caseId,
-      claimId,
-      at,
-      who: signedBy,
-      action: 'signed',
-      detail: `Finding ${number}: ${OUTCOME_WORDS[result.finding.outcome]}, fingerprint ${fingerprintOf(signed)}`,
-    })
-    return success({ number })
+    return then(transaction, { signature, claim, result, signed, held })
   })
+}
+
+/** The key that signed, held against the register and what is stored; undefined where it is signed by name alone. */
+async function keyBehind(
+  input: Readonly<{ jws: string; signedBy: string; fingerprint: string; held: HeldCase; now: Date }>,
+  keys: readonly RegisteredKey[],
+): Promise<Outcome<string | undefined>> {
+  const { jws, signedBy, fingerprint, held, now } = input
+  if (jws === '') {
+    const own = keys.find(({ name, until }) => name === signedBy && until === undefined)
+    return own ? failure(keyNeeded(signedBy, own.key)) : success(undefined)
+  }
+  const read = await readFindingStatement(jws)
+  if (!read) return failure(NOT_SIGNED)
+  const { finding, trail, at } = read.statement
+  const isOver = finding === fingerprint && trail.length === held.length && trail.hash === held.hash
+  if (!isOver || !isFresh(at, now)) return failure(NOT_WHAT_IS_STORED)
+  const { standing } = (await signatureOf({ jws, signedBy }, keys)) as Extract<Signature, { by: 'key' }>
+  return standing === 'registered' ? success(read.key) : failure(notRegistered(signedBy))
 }
 
 function problemWith({ signedBy, signedOn }: z.output<typeof signatureSchema>): Problem | undefined {
@@ -106,6 +168,28 @@ function problemWith({ signedBy, signedOn }: z.output<typeof signatureSchema>): 
   if (/^\d{4}-\d{2}-\d{2}$/.test(signedOn) && readDate(signedOn, 'year-first') !== undefined) return undefined
   const message = `The day is “${signedOn}”. Write it such as 2026-01-14.`
   return { code: 'day-needed', path: 'signedOn', message }
+}
+
+const NOT_SIGNED: Problem = {
+  code: 'key',
+  path: 'jws',
+  message: 'The signature is not what its key signed. Load the page again and sign it then.',
+}
+
+function keyNeeded(name: string, key: string): Problem {
+  return {
+    code: 'key-needed',
+    path: 'jws',
+    message: `${name} has a key on the register (${key.slice(0, 12)}…), so that nobody signs by this name without it. Sign on the device that holds it, or bring in its file on the page of keys.`,
+  }
+}
+
+function notRegistered(name: string): Problem {
+  return {
+    code: 'key',
+    path: 'jws',
+    message: `The key of this device does not stand on the register for ${name}. Enter it on the page of keys, or sign by the name that it is entered under.`,
+  }
 }
 
 const DISCARDED: Problem = {

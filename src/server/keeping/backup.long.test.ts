@@ -147,8 +147,8 @@ test.each<readonly [string, () => Uint8Array, string]>([
   ],
   [
     'a backup of a later version',
-    () => changed(manifest((text) => text.replace('"version": 2', '"version": 3'))),
-    'it is of version 3',
+    () => changed(manifest((text) => text.replace('"version": 3', '"version": 4'))),
+    'it is of version 4',
   ],
   ['an altered table', () => changed((entries) => (entries[firstTable(entries)]![40]! ^= 1)), 'was altered'],
   ['a missing table', () => changed((entries) => delete entries[firstTable(entries)]), 'is missing'],

@@ -10,18 +10,13 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { countCases, listCaseIds } from '@/data/caseRepository'
 import type { Connection, Database } from '@/data/client'
 import { syncPath } from '@/data/syncedFolder'
-import {
-  columnsOf,
-  copyTables,
-  replaceTables,
-  type TableCopy,
-  type TableName,
-  TABLES,
-} from '@/data/tableCopies'
+import { columnsOf, copyTables, replaceTables, type TableCopy, type TableName } from '@/data/tableCopies'
 import { verifyChain } from '@/desk/trail/chain'
 import type { Column } from '@/intake/sheet/columns'
 import { verdictWords } from '@/words/en/trailWords'
-import { BACKUP_VERSION, type BackupManifest, readBackupManifest } from './backupManifest'
+import { BACKUP_VERSION, readBackupManifest, type WrittenManifest } from './backupManifest'
+import { keysOf } from '@/casefile/signature'
+import { listKeyEntries } from '@/data/keyRepository'
 import { chainOlderEntries, sha256 as hashOf } from '@/data/trailRepository'
 import { readContent } from './readContent'
 
@@ -79,14 +74,14 @@ async function* entriesOf(
   source: FileHandle,
   now: Date,
 ): AsyncGenerator<ZipEntry> {
-  const listed: BackupManifest['copies'][number][] = []
+  const listed: WrittenManifest['copies'][number][] = []
   for (const { table, columns, from, length } of copies) {
     const { buffer } = await source.read(new Uint8Array(length), 0, length, from)
     const entry = `tables/${String(listed.length + 1).padStart(4, '0')}-${table}.pgcopy`
     listed.push({ path: entry, table, columns: [...columns], bytes: length, sha256: sha256(buffer) })
     yield { path: entry, pieces: [buffer] }
   }
-  const manifest: BackupManifest = {
+  const manifest: WrittenManifest = {
     kind: 'true-weight-backup',
     version: BACKUP_VERSION,
     madeAt: now.toISOString(),
@@ -118,13 +113,13 @@ export async function restore(
 ): Promise<Outcome<Restored>> {
   const read = await copiesIn(db, bytes)
   if (!read.ok) return read
-  const { madeAt, copies } = read.value
+  const { madeAt, copies, tables } = read.value
   const hadCases = (await countCases(db)) > 0
   const keptAs = path.join(folder, `${BEFORE}${now.toISOString().replace(/[:.]/g, '-')}.zip`)
   if (hadCases) await backUp(db, keptAs, now)
   try {
     await db.inTransaction(async (connection) => {
-      await replaceTables(connection, copies)
+      await replaceTables(connection, copies, tables)
       await chainOlderEntries(connection)
       const wrong = await wrongIn(connection)
       if (wrong) throw new Unsound(wrong)
@@ -169,6 +164,8 @@ const codeOf = (error: unknown): string => {
 
 /** What of the tables does not hold together: a chain, a signed text, or the cells of a column. */
 async function wrongIn(db: Connection): Promise<string | undefined> {
+  const register = await keysOf(await listKeyEntries(db))
+  if (!register.ok) return `entry ${register.number} of the register of keys is not what was written.`
   for (const id of await listCaseIds(db)) {
     const content = await readContent(db, id)
     if (!content) continue
@@ -200,13 +197,15 @@ const problem = (message: string) =>
 async function copiesIn(
   db: Database,
   bytes: Uint8Array,
-): Promise<Outcome<Readonly<{ madeAt: string; copies: readonly TableCopy[] }>>> {
+): Promise<
+  Outcome<Readonly<{ madeAt: string; copies: readonly TableCopy[]; tables: readonly TableName[] }>>
+> {
   const isAllowed = (entry: string) => entry === MANIFEST || /^tables\/\d{4,}-[a-z_]+\.pgcopy$/.test(entry)
   const entries = unzipped(bytes, isAllowed, { max: MAX_UNPACKED, isOwn: true })
   if (!entries.ok) return problem(entries.problem.message)
   const manifest = readBackupManifest(entries.value.get(MANIFEST))
   if (typeof manifest === 'string') return problem(manifest)
-  const missing = TABLES.find(
+  const missing = manifest.tables.find(
     (table) => table !== 'column_chunks' && !manifest.copies.some((copy) => copy.table === table),
   )
   if (missing) return problem(`it has no copy of the table ${missing}.`)
@@ -219,5 +218,5 @@ async function copiesIn(
     if (unknown) return problem(`it has “${unknown}” in ${table}, which a later version of True Weight made.`)
     copies.push({ table, columns, bytes: copy })
   }
-  return success({ madeAt: manifest.madeAt, copies })
+  return success({ madeAt: manifest.madeAt, copies, tables: manifest.tables })
 }

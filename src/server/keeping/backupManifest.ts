@@ -1,9 +1,9 @@
 import 'server-only'
 import { z } from 'zod'
-import { TABLES } from '@/data/tableCopies'
+import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
-export const BACKUP_VERSION = 2
+export const BACKUP_VERSION = 3
 
 const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
   z.strictObject({
@@ -27,10 +27,13 @@ const manifestOf = <Version extends number, Names extends readonly [string, ...s
 
 /** `backup.json`: every copy of a table, with its columns and its hash. */
 const currentSchema = manifestOf(BACKUP_VERSION, TABLES)
-export type BackupManifest = Readonly<z.infer<typeof currentSchema>>
+export type WrittenManifest = Readonly<z.infer<typeof currentSchema>>
+/** A manifest, and the tables that a backup of its version has to have. */
+export type BackupManifest = Pick<WrittenManifest, 'madeAt' | 'copies'> &
+  Readonly<{ tables: readonly TableName[] }>
 
-/** Version 1, frozen: the tables of the day, from which nothing was renamed since. */
-const V1_TABLES = [
+/** Of versions 1 and 2, frozen: the tables of the day, from which nothing was renamed since. Version 3 has the register of keys. */
+const V2_TABLES = [
   'cases',
   'samples',
   'sheet_columns',
@@ -39,14 +42,13 @@ const V1_TABLES = [
   'findings',
   'trail_entries',
 ] as const
-const v1Schema = manifestOf(1, V1_TABLES)
 
-/** The versions before today's, each frozen with the step that leads to the next. */
-const OLDER = [{ schema: v1Schema, upgrade: upgradeV1 }] as const
-
-function upgradeV1(manifest: z.infer<typeof v1Schema>): BackupManifest {
-  return { ...manifest, version: BACKUP_VERSION }
-}
+/** Every version that is read, each with its tables. */
+const VERSIONS = [
+  { schema: manifestOf(1, V2_TABLES), tables: V2_TABLES },
+  { schema: manifestOf(2, V2_TABLES), tables: V2_TABLES },
+  { schema: currentSchema, tables: TABLES },
+] as const
 
 /** A manifest of any version as one of today's; or why it is none, in words. */
 export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifest | string {
@@ -60,12 +62,11 @@ export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifes
   const later = laterSchema.safeParse(manifest)
   if (later.success)
     return `it is of version ${later.data.version}, and this True Weight reads 1 to ${BACKUP_VERSION}. Use the one that wrote it, or a later one.`
-  for (const { schema, upgrade } of OLDER) {
+  for (const { schema, tables } of VERSIONS) {
     const read = schema.safeParse(manifest)
-    if (read.success) manifest = upgrade(read.data)
+    if (read.success) return { madeAt: read.data.madeAt, copies: read.data.copies, tables }
   }
-  const read = currentSchema.safeParse(manifest)
-  return read.success ? read.data : unfit
+  return unfit
 }
 
 const laterSchema = z.looseObject({

@@ -104,7 +104,7 @@ test('it is brought in, its signed findings come to the same figures, and it goe
   const pieces: Uint8Array[] = []
   for await (const piece of exported.value.bytes) pieces.push(piece)
   const again = await valueOf(Buffer.concat(pieces))
-  expect(again).toMatchObject({ version: 2, coreVersion: CORE_VERSION, differences: [] })
+  expect(again).toMatchObject({ version: 3, coreVersion: CORE_VERSION, differences: [] })
   expect(again.content.claims).toEqual(content.claims)
   expect(again.content.findings).toEqual(content.findings)
   expect(again.content.trail.slice(0, -1)).toEqual(content.trail)
@@ -153,7 +153,7 @@ test('a key that a record lacks takes its default; one that is not known, or a n
     changed(
       'case.json',
       () => {},
-      (manifest) => (manifest.version = 3),
+      (manifest) => (manifest.version = 4),
     ),
   ]
   const told = await Promise.all(
@@ -167,7 +167,7 @@ test('a key that a record lacks takes its default; one that is not known, or a n
     expect.stringContaining('draft.parameter'),
     expect.stringContaining('draft.sampleId'),
     expect.stringContaining('"colour"'),
-    expect.stringContaining('it is of version 3, and this True Weight reads 1 and 2'),
+    expect.stringContaining('it is of version 4, and this True Weight reads 1 to 3'),
   ])
 })
 

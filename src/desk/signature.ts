@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { canonicalJson } from './canonicalJson'
+import { storedText } from './typed'
+
+const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
+const instant = z.iso.datetime()
+/** RFC 7638: SHA-256 of the public key, in base64url. */
+export const keyName = z.string().regex(/^[\w-]{43}$/)
+
+/** What a key signs of a finding: its fingerprint, where the trail of its case stood, and when. */
+export const findingStatementSchema = z.strictObject({
+  kind: z.literal('true-weight-signature'),
+  /** SHA-256 of the text that is signed, in UTF-8. */
+  finding: sha256Text,
+  trail: z.strictObject({ length: z.int().nonnegative(), hash: z.union([sha256Text, z.literal('')]) }),
+  at: instant,
+})
+export type FindingStatement = Readonly<z.infer<typeof findingStatementSchema>>
+
+/** What a key signs of itself, so that nobody enters a key that they do not hold. */
+export const keyStatementSchema = z.strictObject({
+  kind: z.literal('true-weight-key'),
+  name: storedText(500),
+  key: keyName,
+  at: instant,
+})
+export type KeyStatement = Readonly<z.infer<typeof keyStatementSchema>>
+
+/** The bytes that are signed: the statement's only spelling as JSON. */
+export const statementBytes = (statement: FindingStatement | KeyStatement): Uint8Array =>
+  new TextEncoder().encode(canonicalJson(statement))
+
+/** The longest signature that is looked at: a key and a statement are much shorter. */
+export const MAX_JWS = 8000
+
+/** How a finding is signed. */
+export type Signature =
+  Readonly<{ by: 'name' }> | Readonly<{ by: 'key'; key: string; at: string; standing: KeyStanding }>
+
+/** What a register says of the key of a signature, for the name that signed and the day that it was signed. */
+export type KeyStanding = 'registered' | 'other-name' | 'withdrawn' | 'not-on-register'

@@ -1,0 +1,209 @@
+import { eq } from 'drizzle-orm'
+import { verifyRecord } from '@/casefile/follows'
+import type { Outcome } from '@/claims/terms/outcome'
+import { type Database, openTestDatabase } from '@/data/client'
+import { findings, keyEntries } from '@/data/schema'
+import type { FindingStatement } from '@/desk/signature'
+import { USUAL_OPTIONS } from '@/desk/reportOptions'
+import { markdownOf } from '@/report/markdown'
+import { reportOf } from '@/report/report'
+import { newKey, type OwnKey, proofOf, signedBy } from '@tests/keys'
+import { openCase } from '../case/changeCase'
+import { documentOf } from '../check/documentOf'
+import { readClaim } from '../claim/readClaim'
+import { saveClaim } from '../claim/saveClaim'
+import { fingerprintOf, fingerprintOfValue } from '../finding/fingerprint'
+import { verifyFinding } from '../finding/readFinding'
+import { readToSign, signFinding } from '../finding/signFinding'
+import { readContent } from '../keeping/readContent'
+import { readSampleDraft } from '../sample/readSample'
+import { saveSample } from '../sample/saveSample'
+import { enterKey, readRegister, withdrawKey } from './keys'
+
+const now = new Date('2026-11-03T10:42:00Z')
+const later = new Date('2026-11-03T10:43:00Z')
+const minutes = (count: number) => new Date(later.getTime() + count * 60_000)
+const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
+
+beforeAll(async () => {
+  kept.trueWeightDatabase = openTestDatabase()
+  await kept.trueWeightDatabase
+})
+beforeEach(async () => {
+  await (await kept.trueWeightDatabase!).delete(keyEntries)
+})
+afterAll(async () => (await kept.trueWeightDatabase)?.close())
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.ok) throw new Error(outcome.problem.message)
+  return outcome.value
+}
+const codeOf = (outcome: Outcome<unknown>) => (outcome.ok ? 'done' : outcome.problem.code)
+const enter = (own: OwnKey, at = now, name?: string) =>
+  enterKey({ proof: proofOf(own, at.toISOString(), name) }, now)
+
+/** A claim that can be signed, and what whoever signs has before them. */
+async function signable(signedBy = 'A. Officer') {
+  const { caseId, claimId } = await openCase({ by: 'A. Officer', now })
+  const { draft } = (await readClaim(caseId, claimId))!.claim
+  const sample = valueOf(await readSampleDraft(draft.sampleId))
+  const readings = { ...sample.draft, readings: '14.1 14.2 14.0 14.1' }
+  valueOf(await saveSample(draft.sampleId, { draft: readings, revision: 1, by: 'A. Officer' }, now))
+  const whole = { ...draft, claimedValue: '15' }
+  valueOf(await saveClaim(claimId, { draft: whole, revision: 1, by: 'A. Officer' }, now))
+  const document = await documentOf(await kept.trueWeightDatabase!, whole)
+  const inputFingerprint = fingerprintOfValue({ document, remarks: whole.remarks })
+  return { caseId, claimId, draft: whole, signature: { signedBy, signedOn: '2026-11-03', inputFingerprint } }
+}
+
+test('a key is entered under the name that it says of itself, once, and withdrawn for good', async () => {
+  const [own, other] = [newKey('A. Officer'), newKey('A. Officer')]
+  expect(valueOf(await enter(own))).toEqual({ key: own.key })
+  expect(codeOf(await enter(own))).toBe('key-known')
+  expect(codeOf(await enter(other))).toBe('name-has-key')
+  expect(codeOf(await withdrawKey({ key: own.key, by: ' ' }, later))).toBe('name-needed')
+  expect(codeOf(await withdrawKey({ key: other.key, by: 'B. Officer' }, later))).toBe('not-found')
+  valueOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, later))
+  expect(codeOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, later))).toBe('not-found')
+  expect(codeOf(await enter(own))).toBe('key-known')
+  valueOf(await enter(other))
+  const { entries, keys, brokenAt } = await readRegister()
+  expect(brokenAt).toBeUndefined()
+  // The clock was at `later` when the second key was entered at `now`: no entry is dated before the one before it.
+  expect(entries.map(({ at, who, action }) => [at, who, action])).toEqual([
+    [now.toISOString(), 'A. Officer', 'entered'],
+    [later.toISOString(), 'B. Officer', 'withdrawn'],
+    [later.toISOString(), 'A. Officer', 'entered'],
+  ])
+  expect(keys.map(({ key, until }) => [key, until])).toEqual([
+    [own.key, later.toISOString()],
+    [other.key, undefined],
+  ])
+})
+
+test.each([
+  ['nothing', {}, 'invalid'],
+  ['more than a proof', { proof: '', more: 1 }, 'invalid'],
+  ['no proof', { proof: '' }, 'key'],
+  ['no name', { proof: proofOf(newKey(''), now.toISOString()) }, 'key'],
+  ['a name with blanks around it', { proof: proofOf(newKey(' A. Officer'), now.toISOString()) }, 'key'],
+  ['an old proof', { proof: proofOf(newKey('A. Officer'), '2026-11-03T10:20:00.000Z') }, 'key'],
+  ['a proof of tomorrow', { proof: proofOf(newKey('A. Officer'), '2026-11-04T10:42:00.000Z') }, 'key'],
+] as const)('%s is not entered', async (_, input, code) => {
+  expect(codeOf(await enterKey(input, now))).toBe(code)
+  expect((await readRegister()).entries).toEqual([])
+})
+
+test('a register that was changed behind its back stands for nobody, and takes nothing more', async () => {
+  const own = newKey('A. Officer')
+  valueOf(await enter(own))
+  const db = await kept.trueWeightDatabase!
+  await db.update(keyEntries).set({ name: 'C. Officer' }).where(eq(keyEntries.number, 1))
+  expect((await readRegister()).brokenAt).toBe(1)
+  expect(codeOf(await enter(newKey('D. Officer')))).toBe('register')
+  expect(codeOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, later))).toBe('register')
+})
+
+test('a finding is signed by a key over its text, its trail and the time, and by nobody else in that name', async () => {
+  const own = newKey('A. Officer')
+  const stranger = newKey('A. Officer')
+  valueOf(await enter(own))
+  valueOf(await enter(newKey('B. Officer')))
+  const { caseId, claimId, signature } = await signable()
+  const { signed, statement } = valueOf(await readToSign(claimId, signature, later))
+  expect(statement).toMatchObject({ finding: fingerprintOf(signed), at: later.toISOString() })
+  const tried = async (jws: string | undefined, more: object = {}, at = later) =>
+    codeOf(await signFinding(claimId, { ...signature, ...more, ...(jws === undefined ? {} : { jws }) }, at))
+  const changed = (change: Partial<FindingStatement>) => signedBy(own, { ...statement, ...change })
+  expect(await tried(undefined)).toBe('key-needed')
+  expect(await tried('')).toBe('key-needed')
+  expect(await tried('no signature')).toBe('key')
+  expect(await tried(signedBy(stranger, statement))).toBe('key')
+  expect(await tried(signedBy(own, statement), { signedBy: 'B. Officer' })).toBe('changed-elsewhere')
+  expect(await tried(changed({ finding: 'ab'.repeat(32) }))).toBe('changed-elsewhere')
+  expect(await tried(changed({ trail: { length: 2, hash: statement.trail.hash } }))).toBe('changed-elsewhere')
+  expect(await tried(changed({ trail: { ...statement.trail, hash: 'ab'.repeat(32) } }))).toBe(
+    'changed-elsewhere',
+  )
+  expect(await tried(signedBy(own, statement), {}, minutes(20))).toBe('changed-elsewhere')
+  expect(await tried('x'.repeat(9000))).toBe('invalid')
+  expect(await tried(signedBy(own, statement))).toBe('done')
+  expect(await verifyFinding(claimId, '1')).toMatchObject({
+    isWhole: true,
+    signature: { by: 'key', key: own.key, at: later.toISOString(), standing: 'registered' },
+  })
+  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
+  expect(content.trail.at(-1)!.detail).toMatch(new RegExp(`, key ${own.key}$`))
+  const text = markdownOf(await reportOf(content, USUAL_OPTIONS))
+  expect(text).toContain(`by A. Officer on 2026-11-03, with the key ${own.key.replaceAll('_', '\\_')}`)
+})
+
+test('a key signs under its own name only, and no more once it is withdrawn', async () => {
+  const own = newKey('A. Officer')
+  valueOf(await enter(own))
+  const { claimId, signature } = await signable('C. Officer')
+  const { statement } = valueOf(await readToSign(claimId, signature, later))
+  expect(codeOf(await signFinding(claimId, { ...signature, jws: signedBy(own, statement) }, later))).toBe(
+    'key',
+  )
+  // By name it can be signed, since that name has no key.
+  valueOf(await signFinding(claimId, signature, later))
+  expect(await verifyFinding(claimId, '1')).toMatchObject({ signature: { by: 'name' } })
+  const { claimId: second, signature: owns } = await signable()
+  const asked = valueOf(await readToSign(second, owns, later))
+  valueOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, now))
+  const jws = signedBy(own, asked.statement)
+  expect(codeOf(await signFinding(second, { ...owns, jws }, later))).toBe('key')
+})
+
+test('what was changed between the asking and the signing is not signed', async () => {
+  const own = newKey('A. Officer')
+  valueOf(await enter(own))
+  const { claimId, draft, signature } = await signable()
+  const { statement } = valueOf(await readToSign(claimId, signature, later))
+  const other = { ...draft, source: 'another label' }
+  valueOf(await saveClaim(claimId, { draft: other, revision: 2, by: '' }, later))
+  const jws = signedBy(own, statement)
+  expect(codeOf(await signFinding(claimId, { ...signature, jws }, later))).toBe('changed-elsewhere')
+})
+
+test.each([
+  ['is left out', (): string => ''],
+  [
+    'is of another key',
+    (own: OwnKey, statement: FindingStatement) => signedBy({ ...newKey(own.name) }, statement),
+  ],
+  [
+    'is over another finding',
+    (own: OwnKey, one: FindingStatement) => signedBy(own, { ...one, finding: 'ab'.repeat(32) }),
+  ],
+  [
+    'is over another trail',
+    (own: OwnKey, one: FindingStatement) =>
+      signedBy(own, { ...one, trail: { length: 1, hash: 'ab'.repeat(32) } }),
+  ],
+  [
+    'is over a trail to come',
+    (own: OwnKey, one: FindingStatement) => signedBy(own, { ...one, trail: { ...one.trail, length: 99 } }),
+  ],
+  [
+    'is dated later',
+    (own: OwnKey, one: FindingStatement) => signedBy(own, { ...one, at: '2026-12-01T00:00:00.000Z' }),
+  ],
+  ['was altered', (own: OwnKey, one: FindingStatement) => `${signedBy(own, one).slice(0, -4)}AAAA`],
+] as const)('a signature that %s is told of by the record', async (_, change) => {
+  const own = newKey('A. Officer')
+  valueOf(await enter(own))
+  const { caseId, claimId, signature } = await signable()
+  const { statement } = valueOf(await readToSign(claimId, signature, later))
+  valueOf(await signFinding(claimId, { ...signature, jws: signedBy(own, statement) }, later))
+  const db = await kept.trueWeightDatabase!
+  await db
+    .update(findings)
+    .set({ jws: change(own, statement) })
+    .where(eq(findings.claimId, claimId))
+  const { breaks } = await verifyRecord((await readContent(db, caseId))!)
+  expect(breaks).toHaveLength(1)
+  expect(breaks[0]!.message).toMatch(/^The signature of the finding 1 of claim /)
+})

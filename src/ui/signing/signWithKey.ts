@@ -1,0 +1,45 @@
+'use client'
+
+import { canonicalJson } from '@/desk/canonicalJson'
+import type { FindingStatement } from '@/desk/signature'
+import { type DeviceKey, signStatement } from './deviceKey'
+
+/** What is before the eyes of whoever signs. */
+export type Seen = Readonly<{
+  inputFingerprint: string
+  result: unknown
+  signedBy: string
+  signedOn: string
+}>
+
+/**
+ * Signs a finding with a key, if what the server would have signed is what is seen.
+ *
+ * @returns a compact JWS; undefined where it is something else
+ */
+export async function signWithKey(
+  own: DeviceKey,
+  { signed, statement }: Readonly<{ signed: string; statement: FindingStatement }>,
+  seen: Seen,
+): Promise<string | undefined> {
+  const { claim, document, result, signedBy, signedOn } = JSON.parse(signed) as Readonly<{
+    claim: Readonly<{ draft: Readonly<{ remarks: string }> }>
+    document: unknown
+    result: unknown
+    signedBy: string
+    signedOn: string
+  }>
+  const input = canonicalJson({ document, remarks: claim.draft.remarks })
+  const isSeen =
+    (await sha256(signed)) === statement.finding &&
+    (await sha256(input)) === seen.inputFingerprint &&
+    canonicalJson(result) === canonicalJson(seen.result) &&
+    signedBy === seen.signedBy &&
+    signedOn === seen.signedOn
+  return isSeen ? signStatement(own, statement) : undefined
+}
+
+async function sha256(text: string): Promise<string> {
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text)))
+  return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('')
+}
