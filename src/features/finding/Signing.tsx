@@ -142,14 +142,16 @@ function SignForm({
 /** Whether a key of this device signs, or a name alone. */
 function HowSigned({ own }: Readonly<{ own: DeviceKey | undefined }>) {
   return (
-    <Box color="quiet" fontSize="13px" marginTop="4px">
-      {own
-        ? `It is signed with the key ${keyWords(own.key)} of this device.`
-        : 'It is signed by name, without a key.'}{' '}
+    <Flex gap="12px" color="quiet" fontSize="13px" marginTop="4px">
+      <span>
+        {own
+          ? `It is signed with the key ${keyWords(own.key)} of this device.`
+          : 'It is signed by name, without a key.'}
+      </span>
       <TextLink href="/keys" color="accent">
         Keys
       </TextLink>
-    </Box>
+    </Flex>
   )
 }
 

@@ -53,11 +53,15 @@ export function KeysView({ keys, brokenAt, head }: Props) {
         <Registered keys={keys} />
       )}
       {head && (
-        <Box as="p" marginTop="12px" color="quiet" wordBreak="break-word">
-          The register is a chain, as a trail is, and ends with{' '}
-          <chakra.span fontFamily="mono">{head}</chakra.span>. Keep that where others see it.{' '}
-          <DownloadLink href="/api/keys/register">Save the register as a file</DownloadLink>
-        </Box>
+        <>
+          <Box as="p" marginTop="12px" color="quiet" wordBreak="break-word">
+            The register is a chain, as a trail is, and ends with{' '}
+            <chakra.span fontFamily="mono">{head}</chakra.span>. Keep that where others see it.
+          </Box>
+          <Box marginTop="6px">
+            <DownloadLink href="/api/keys/register">Save the register as a file</DownloadLink>
+          </Box>
+        </>
       )}
     </Main>
   )

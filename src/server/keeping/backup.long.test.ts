@@ -1,3 +1,6 @@
+import { newKey, proofOf } from '@tests/keys'
+import { keyEntries } from '@/data/schema'
+import { enterKey, readRegister } from '../keys/keys'
 import { createHash } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -67,6 +70,43 @@ test('what was there before is backed up first, and can be restored in its turn'
     verdict: { holds: true },
     total: 3,
   })
+})
+
+test('the register of keys is restored with the rest, and stays where a backup knows nothing of it', async () => {
+  const [before, after] = [await openTestDatabase(), await openTestDatabase()]
+  const own = newKey('A. Officer')
+  kept.trueWeightDatabase = Promise.resolve(before)
+  expect(await enterKey({ proof: proofOf(own, now.toISOString()) }, now)).toMatchObject({ ok: true })
+  const place = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-backup-')), 'keys.zip')
+  await backUp(before, place, now)
+  expect(await restore(after, readFileSync(place), { folder: path.dirname(place), now })).toMatchObject({
+    ok: true,
+  })
+  kept.trueWeightDatabase = Promise.resolve(after)
+  expect((await readRegister()).keys).toMatchObject([{ key: own.key, name: 'A. Officer' }])
+  const older = withCopies((copies) =>
+    copies.splice(0, copies.length, ...copies.filter(({ table }) => table !== 'key_entries')),
+  )
+  const entries = unzipSync(older)
+  manifest((text) => text.replace('"version":3', '"version":2'))(entries)
+  expect(await restore(after, zipSync(entries), { folder: path.dirname(place), now: later })).toMatchObject({
+    ok: true,
+  })
+  expect((await readRegister()).keys).toMatchObject([{ key: own.key }])
+  await before.update(keyEntries).set({ name: 'C. Officer' })
+  const forged = `${place}.forged`
+  await backUp(before, forged, now)
+  expect(
+    await restore(after, readFileSync(forged), {
+      folder: path.dirname(place),
+      now: new Date('2026-11-09T08:00:00Z'),
+    }),
+  ).toMatchObject({
+    ok: false,
+    problem: { message: expect.stringContaining('entry 1 of the register of keys is not what was written') },
+  })
+  await before.close()
+  await after.close()
 })
 
 test('a backup is nobody else’s to read, and is not written over', async () => {

@@ -1,4 +1,8 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import { eq } from 'drizzle-orm'
+import { verify } from '@/cli/verify'
 import { verifyRecord } from '@/casefile/follows'
 import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
@@ -15,6 +19,7 @@ import { saveClaim } from '../claim/saveClaim'
 import { fingerprintOf, fingerprintOfValue } from '../finding/fingerprint'
 import { verifyFinding } from '../finding/readFinding'
 import { readToSign, signFinding } from '../finding/signFinding'
+import { exportCase } from '../keeping/caseFile'
 import { readContent } from '../keeping/readContent'
 import { readSampleDraft } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
@@ -136,6 +141,41 @@ test('a finding is signed by a key over its text, its trail and the time, and by
   expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
   expect(content.trail.at(-1)!.detail).toMatch(new RegExp(`, key ${own.key}$`))
   const text = markdownOf(await reportOf(content, USUAL_OPTIONS))
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-keys-'))
+  const files = { case: path.join(folder, 'case.zip'), register: path.join(folder, 'keys.json') }
+  const pieces = []
+  for await (const piece of valueOf(await exportCase(caseId)).bytes) pieces.push(piece)
+  writeFileSync(files.case, Buffer.concat(pieces))
+  const { entries } = await readRegister()
+  const verified = async (given: object | string) => {
+    writeFileSync(files.register, typeof given === 'string' ? given : JSON.stringify(given))
+    return verify(files.case, files.register)
+  }
+  const register = { kind: 'true-weight-register', entries }
+  expect(await verified(register)).toMatchObject({
+    holds: true,
+    words: expect.stringMatching(
+      new RegExp(
+        `signed by A\\. Officer on 2026-11-03, .* under this name \\(${own.key}, at .*\\), over ${fingerprintOf(signed)}\\.`,
+      ),
+    ),
+  })
+  expect(await verified({ ...register, entries: [] })).toMatchObject({
+    holds: false,
+    words: expect.stringContaining('which is not on the register'),
+  })
+  expect(await verified({ ...register, entries: entries.slice(1) })).toEqual({
+    holds: false,
+    words: expect.stringContaining('Entry 1 of the register'),
+  })
+  expect(await verified('{}')).toEqual({
+    holds: false,
+    words: expect.stringContaining('is no register of keys'),
+  })
+  expect(await verify(files.case)).toMatchObject({
+    holds: true,
+    words: expect.stringContaining('name the register of the office with --keys FILE'),
+  })
   expect(text).toContain(`by A. Officer on 2026-11-03, with the key ${own.key.replaceAll('_', '\\_')}`)
 })
 
