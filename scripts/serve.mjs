@@ -52,7 +52,7 @@ async function serve() {
     return run('npx', ['--no-install', 'next', 'dev', '--hostname', host, '--port', String(port)])
   }
   await build()
-  limitWaiting()
+  limitRequests()
   process.env.NODE_ENV = 'production'
   await import(pathToFileURL(SERVER).href)
   const place = process.env.DATABASE_URL ? 'on the server in DATABASE_URL' : `in ${data}`
@@ -62,12 +62,30 @@ async function serve() {
   )
 }
 
-/** Next makes the server itself: it is given shorter times where it asks for one. */
-function limitWaiting() {
+/**
+ * Next makes the server itself: where it asks for one it is given shorter times, and no address that is no text, which would
+ * end as an error of its own.
+ */
+function limitRequests() {
   const make = http.createServer
   http.createServer = (...args) => {
     const [options, listener] = typeof args[0] === 'function' ? [{}, args[0]] : args
-    return make({ ...options, headersTimeout: HEADERS_MS, connectionsCheckingInterval: 5000 }, listener)
+    return make(
+      { ...options, headersTimeout: HEADERS_MS, connectionsCheckingInterval: 5000 },
+      (request, response) =>
+        isText(request.url) ? listener(request, response) : response.writeHead(400).end(NO_TEXT),
+    )
+  }
+}
+
+const NO_TEXT = 'The address is no text in UTF-8.'
+
+function isText(address) {
+  try {
+    decodeURIComponent(address.split('?')[0])
+    return true
+  } catch {
+    return false
   }
 }
 

@@ -1,14 +1,15 @@
 import { type NextRequest, NextResponse } from 'next/server'
+import { actionRefusal } from './actionRequest'
 import { refusalOf } from './ownSite'
 
 const isDevelopment = process.env.NODE_ENV === 'development'
 /** Refuses what comes from other sites, and lets a page run only the scripts and styles that were sent with it. */
-export function proxy(request: NextRequest) {
+export async function proxy(request: NextRequest) {
   const refusal = refusalOf(request)
   if (refusal) return new NextResponse(refusal, { status: 403 })
 
-  if (!isUtf8Address(request.url))
-    return new NextResponse('The address is no text in UTF-8.', { status: 400 })
+  const refused = await actionRefusal(request)
+  if (refused) return new NextResponse(refused, { status: 400 })
 
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64')
   const policy = contentPolicy(nonce)
@@ -23,15 +24,6 @@ export function proxy(request: NextRequest) {
 /** Files are brought in past here, because what passes is kept in memory and cut off: their route refuses for itself. */
 export const config = {
   matcher: '/((?!_next/static|_next/image|api/cases$|api/cases/[^/]+/samples$|api/backup$|api/v1/check$).*)',
-}
-
-function isUtf8Address(address: string): boolean {
-  try {
-    decodeURIComponent(new URL(address).pathname)
-    return true
-  } catch {
-    return false
-  }
 }
 
 function contentPolicy(nonce: string): string {

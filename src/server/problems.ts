@@ -1,11 +1,12 @@
 import 'server-only'
+import { wellFormed } from '@/desk/typed'
 import type { Problem } from '@/claims/terms/outcome'
 
-export function notFound(kind: 'case' | 'claim' | 'sample' | 'key', id: string): Problem {
+export function notFound(kind: 'case' | 'claim' | 'sample' | 'key', id: unknown): Problem {
   return {
     code: 'not-found',
     path: `${kind}Id`,
-    message: `There is no ${kind} ${id.slice(0, 60)}. Look for it on ${kind === 'key' ? 'the register' : 'the docket'}.`,
+    message: `There is no ${kind} ${wellFormed(String(id)).slice(0, 60)}. Look for it on ${kind === 'key' ? 'the register' : 'the docket'}.`,
   }
 }
 
