@@ -34,7 +34,7 @@ export class ByteDictionary {
 
   /** The texts, each at its number. */
   texts(encoding: string): readonly string[] {
-    const decoder = new TextDecoder(encoding)
+    const decoder = new TextDecoder(encoding, { ignoreBOM: true })
     return Array.from({ length: this.size }, (_, code) =>
       decoder.decode(this.bytes.subarray(this.startOf(code), this.ends[code]!)),
     )

@@ -40,6 +40,12 @@ test('bytes in a Buffer, which is a view of others, are read as they are', () =>
   expect(columnOfBytes({ head, chunks: chunks.map((bytes) => Buffer.from(bytes)) })).toEqual(column)
 })
 
+test('a text that begins with a byte order mark keeps it', () => {
+  const texts = ['\ufeff4', '4', '\ufeff']
+  const note: Column = { kind: 'text', name: 'note', texts, length: 3, missing: 0 }
+  expect(columnOfBytes(bytesOfColumn(note))).toEqual(note)
+})
+
 test('texts are cut into chunks of their own, and packed columns are taken apart one by one', () => {
   const texts = Array.from({ length: CHUNK_LENGTH + 2 }, (_, row) => `note ${row}`)
   const note: Column = { kind: 'text', name: 'note', texts, length: texts.length, missing: 0 }

@@ -41,7 +41,7 @@ export function columnOfBytes({ head, chunks }: ColumnBytes): Column {
         chunks: chunks.map((bytes) => new Uint16Array(new Uint8Array(bytes).buffer)),
       }
     case 'text': {
-      const decoder = new TextDecoder()
+      const decoder = new TextDecoder('utf-8', { ignoreBOM: true })
       return {
         ...shared,
         kind,

@@ -63,7 +63,7 @@ export type NumberWriting = Readonly<{
 
 /** A column of numbers. */
 export function numberBuilder(input: NumberWriting): ColumnBuilder {
-  const decoder = new TextDecoder(input.encoding)
+  const decoder = new TextDecoder(input.encoding, { ignoreBOM: true })
   const chunks: Float64Array[] = []
   let chunk = new Float64Array(0)
   let [length, missing] = [0, 0]
@@ -117,7 +117,7 @@ export function textBuilder(input: Readonly<{ name: string; encoding: string }>)
   let chunk = new Uint16Array(0)
   let [length, missing] = [0, 0]
   let texts: string[] | undefined
-  const decoder = new TextDecoder(input.encoding)
+  const decoder = new TextDecoder(input.encoding, { ignoreBOM: true })
   const put = (code: number) => {
     const place = length % CHUNK_LENGTH
     if (place === 0) {

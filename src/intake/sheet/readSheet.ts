@@ -117,7 +117,9 @@ class ColumnTaker {
       const seen = builder.add(bytes, bounds[2 * i]!, bounds[2 * i + 1]!)
       if (seen === undefined) continue
       if (seen === 'too-large') {
-        const text = new TextDecoder().decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
+        const text = new TextDecoder('utf-8', { ignoreBOM: true }).decode(
+          bytes.subarray(bounds[2 * i], bounds[2 * i + 1]),
+        )
         return sheetProblems.tooLarge(line, this.names[i]!, text)
       }
       // The rest of it is not needed in this reading.
@@ -147,7 +149,7 @@ class ColumnTaker {
   private begin(bytes: Uint8Array, bounds: Int32Array, count: number): Problem | undefined {
     if (count > MAX_COLUMNS) return sheetProblems.tooManyColumns(count, MAX_COLUMNS)
     const { encoding, decimalMark, thousands, header } = this.question.format
-    const decoder = new TextDecoder(encoding)
+    const decoder = new TextDecoder(encoding, { ignoreBOM: true })
     this.names = Array.from({ length: count }, (_, i) => {
       const name = header === 'none' ? '' : decoder.decode(bytes.subarray(bounds[2 * i], bounds[2 * i + 1]))
       return name.trim() || `Column ${i + 1}`

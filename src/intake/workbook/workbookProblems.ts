@@ -12,7 +12,7 @@ export const workbookProblems = {
   damaged: (reason: string) =>
     problem(
       'workbook-damaged',
-      `The workbook is damaged: ${reason}. Open it where it was made and save it once more.`,
+      `The workbook is damaged: ${reason.replace(/\.$/, '')}. Open it where it was made and save it once more.`,
     ),
   tooLarge: (seen: number, max: number) =>
     problem(
