@@ -126,7 +126,7 @@ test('a row that is set aside and moves is told of as moved, and the record hold
     { action: 'sample-changed', after: expect.stringContaining('"movedRows":[[2,3]]') },
     { action: 'set-aside', detail: 'Row 2: wet sack' },
   ])
-  expect(await readRecord(caseId)).toEqual({ breaks: [], notes: [] })
+  expect((await readRecord(caseId))!.verdict).toEqual({ breaks: [], notes: [] })
 })
 
 test('ten thousand readings are set aside in one save, and brought back', async () => {
@@ -136,7 +136,7 @@ test('ten thousand readings are set aside in one save, and brought back', async 
   valueOf(await saveReadings(sampleId, readings, { setAside }))
   expect(valueOf(await readSampleDraft(sampleId)).draft.setAside).toHaveLength(9_990)
   valueOf(await saveReadings(sampleId, readings, { setAside: [] }))
-  expect(await readRecord(caseId)).toEqual({ breaks: [], notes: [] })
+  expect((await readRecord(caseId))!.verdict).toEqual({ breaks: [], notes: [] })
 }, 60_000)
 
 test('an entry is never dated before the one before it, and a clock that went back is told of', async () => {
@@ -157,7 +157,7 @@ test('what is changed in the database itself is noticed, and named', async () =>
   const { caseId, sampleId } = await newCase()
   valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside: [{ row: 1, reason: 'torn sack', by: '' }] }))
   const db = (await kept.trueWeightDatabase)!
-  const breaks = async () => (await readRecord(caseId))!.breaks.map(({ message }) => message).join(' ')
+  const breaks = async () => (await readRecord(caseId, true))!.verdict.breaks.map(({ message }) => message).join(' ')
   await db.execute(`update samples set readings = '15 9 15.2' where id = '${sampleId}'`)
   expect(await breaks()).toContain('readings is not what the trail comes to')
   await db.execute(`update claims set claimed_value = '14' where case_id = '${caseId}'`)

@@ -25,10 +25,12 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function TrailPage({ params, searchParams }: Props) {
   const { caseId } = await params
-  const choice = readTrailChoice(await searchParams)
+  const asked = await searchParams
+  const isAnew = asked.check === 'now'
+  const choice = readTrailChoice(asked)
   const { text, action, about, page } = choice
   const question = { ...(text ? { text } : {}), ...(action ? { action } : {}), ...(about ? { about } : {}) }
-  const found = await readTrail(caseId, { ...question, page, pageSize: PAGE_SIZE })
+  const found = await readTrail(caseId, { ...question, page, pageSize: PAGE_SIZE }, isAnew)
   if (!found) notFound()
   const { ownCase, ...trail } = found
   return (
@@ -47,7 +49,7 @@ export default async function TrailPage({ params, searchParams }: Props) {
         pageSize={PAGE_SIZE}
         record={
           <Suspense>
-            <RecordOf caseId={caseId} />
+            <RecordOf caseId={caseId} isAnew={isAnew} />
           </Suspense>
         }
         subjects={subjectsOf([...ownCase.claims, ...ownCase.discarded], await readSamplesOf(caseId))}
@@ -56,7 +58,7 @@ export default async function TrailPage({ params, searchParams }: Props) {
   )
 }
 
-async function RecordOf({ caseId }: Readonly<{ caseId: string }>) {
-  const verdict = await readRecord(caseId)
-  return verdict && <RecordNotes {...verdict} />
+async function RecordOf({ caseId, isAnew }: Readonly<{ caseId: string; isAnew: boolean }>) {
+  const checked = await readRecord(caseId, isAnew)
+  return checked && <RecordNotes {...checked.verdict} checkedAt={checked.checkedAt.toISOString()} />
 }
