@@ -68,7 +68,12 @@ export const sampleRecordSchema = z.strictObject({
 })
 export type SampleRecord = Readonly<z.infer<typeof sampleRecordSchema>>
 
-export type ContentSample = Omit<SampleRecord, 'columns'> & SampleSource
+export type ContentSample = Omit<SampleRecord, 'columns'> &
+  SampleSource &
+  Readonly<{
+    /** The file that it was brought in from, byte for byte; undefined where it was not kept. */
+    original?: () => Promise<Uint8Array | undefined>
+  }>
 
 /** `findings/NN-MM.json`: a finding as it was signed; `signed` is the text whose bytes the fingerprint is of. */
 export const contentFindingSchema = z.strictObject({

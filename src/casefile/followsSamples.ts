@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { z } from 'zod'
 import { EMPTY_SAMPLE, type SetAside, setAsideSchema } from '@/desk/sampleDraft'
 import type { SampleFile } from '@/desk/sampleFile'
@@ -149,8 +150,14 @@ function firstAsides(trail: Trail, sampleId: string): readonly SetAside[] {
 export async function cellBreaks({ samples, trail }: CaseContent): Promise<RecordVerdict> {
   const breaks: Break[] = []
   const notes: string[] = []
-  for (const { id, draft, sheet } of samples) {
+  for (const { id, draft, sheet, file, original } of samples) {
     if (!sheet) continue
+    const bytes = await original?.().catch(() => new Uint8Array(0))
+    if (bytes && createHash('sha256').update(bytes).digest('hex') !== file?.fileSha256)
+      breaks.push({
+        path: `samples: ${id}`,
+        message: `What is kept of the file ${file?.fileName} of the sample “${draft.name}” is not the file that was brought in.`,
+      })
     const entry = trail.find(({ sampleId, action }) => sampleId === id && action === 'brought-in')
     const stated = entry && valuesIn(entry.after).cells
     if (typeof stated !== 'object' || stated === null) {

@@ -12,7 +12,7 @@ import { verifyChecks } from './verify'
 import { caseFileProblem, unzipped } from './zip'
 
 const PATHS =
-  /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json)$/
+  /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json|files\/\d{2,6})$/
 
 /** A case read from its file, and the core that made its results. */
 export type CaseFile = Readonly<{
@@ -138,9 +138,11 @@ async function sampleOf(entries: Entries, path: string, version: number): Promis
     )
   })
   if (!isSame) throw new Wrong(csvPath, `${csvPath} has other columns or rows than ${path} says.`)
+  const original = entries.get(path.replace(/^samples\/(\d+)\.json$/, 'files/$1'))
   return {
     ...record,
     sheet: { rowCount: file.rowCount, columns: (names) => Promise.resolve(named(columns, names)) },
+    ...(original ? { original: () => Promise.resolve(original) } : {}),
   }
 }
 

@@ -28,6 +28,7 @@ manifest.json   what is in here, with the SHA-256 of each file
 case.json       what the case is called and about
 claims/         each claim as it was typed
 samples/        each sample as it was described (JSON), and the cells of its file (CSV)
+files/          the files that samples were brought in from, byte for byte, where they were kept
 checks/         of each claim that can be tested, the check document: what is claimed, measured and asked
 results/        what each check came to
 findings/       the findings that were signed, as they were signed
@@ -115,8 +116,11 @@ const SCHEMAS: Readonly<Record<string, () => object>> = {
 /** Counted from 1, in two digits at least: 01. */
 const placeOf = (at: number): string => String(at + 1).padStart(2, '0')
 
+/** A larger file is left out of the case's: what was read of it is there. */
+const MAX_FILE = 64 * 1024 * 1024
+
 async function* sampleEntries(place: string, sample: ContentSample): AsyncGenerator<ZipEntry> {
-  const { sheet, ...own } = sample
+  const { sheet, original, ...own } = sample
   const columns = (await sheet?.columns()) ?? []
   const record: SampleRecord = {
     ...own,
@@ -124,6 +128,8 @@ async function* sampleEntries(place: string, sample: ContentSample): AsyncGenera
   }
   yield textEntry(`samples/${place}.json`, jsonText(record))
   if (sheet) yield { path: `samples/${place}.csv`, pieces: writeCsv(columns, sheet.rowCount) }
+  const bytes = sample.file && sample.file.fileBytes <= MAX_FILE ? await original?.() : undefined
+  if (bytes) yield { path: `files/${place}`, pieces: [bytes] }
 }
 
 function textEntry(path: string, text: string): ZipEntry {

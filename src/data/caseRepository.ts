@@ -4,7 +4,16 @@ import type { CaseState, CaseWords } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'
 import type { Connection } from './connection'
-import { cases, claims, columnChunks, findings, samples, sheetColumns, trailEntries } from './schema'
+import {
+  cases,
+  claims,
+  columnChunks,
+  fileChunks,
+  findings,
+  samples,
+  sheetColumns,
+  trailEntries,
+} from './schema'
 import { holdsText } from './trailRepository'
 
 export type CaseRow = typeof cases.$inferSelect
@@ -144,6 +153,7 @@ export async function removeCase(db: Connection, id: string): Promise<void> {
   await db.delete(findings).where(inArray(findings.claimId, claimIds))
   await db.delete(claims).where(eq(claims.caseId, id))
   await db.delete(columnChunks).where(inArray(columnChunks.sampleId, sampleIds))
+  await db.delete(fileChunks).where(inArray(fileChunks.sampleId, sampleIds))
   await db.delete(sheetColumns).where(inArray(sheetColumns.sampleId, sampleIds))
   await db.delete(samples).where(eq(samples.caseId, id))
   await db.delete(cases).where(eq(cases.id, id))

@@ -64,12 +64,12 @@ export async function readColumn(db: Connection, sampleId: string, head: PlacedH
   return { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
 }
 
-function int32(value: number): Uint8Array {
+export function int32(value: number): Uint8Array {
   const bytes = new Uint8Array(4)
   new DataView(bytes.buffer).setInt32(0, value)
   return bytes
 }
 
-function uuidBytes(id: string): Uint8Array {
+export function uuidBytes(id: string): Uint8Array {
   return Uint8Array.from(id.replaceAll('-', '').match(/../g)!, (pair) => Number.parseInt(pair, 16))
 }

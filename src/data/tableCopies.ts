@@ -8,12 +8,16 @@ export const TABLES = [
   'samples',
   'sheet_columns',
   'column_chunks',
+  'file_chunks',
   'claims',
   'findings',
   'trail_entries',
   'key_entries',
 ] as const
 export type TableName = (typeof TABLES)[number]
+
+/** Those that are copied a sample at a time, and so not at all where there is none. */
+export const BY_SAMPLE: readonly TableName[] = ['column_chunks', 'file_chunks']
 
 /** Rows of a table in PostgreSQL's binary form. */
 export type TableCopy = Readonly<{ table: TableName; columns: readonly string[]; bytes: Uint8Array }>
@@ -24,18 +28,18 @@ export async function* copyTables(db: Connection): AsyncGenerator<TableCopy> {
   for (const table of TABLES) {
     const columns = await columnsOf(db, table)
     const list = columns.map((name) => `"${name}"`).join(', ')
-    if (table !== 'column_chunks') {
+    if (!BY_SAMPLE.includes(table)) {
       yield { table, columns, bytes: await db.copyOut(`"${table}" (${list})`) }
       continue
     }
     const { rows } = (await db.execute(
-      sql`select distinct sample_id::text as id from column_chunks order by 1`,
+      sql.raw(`select distinct sample_id::text as id from "${table}" order by 1`),
     )) as unknown as Readonly<{ rows: readonly Readonly<{ id: string }>[] }>
     for (const { id } of rows)
       yield {
         table,
         columns,
-        bytes: await db.copyOut(`(select ${list} from "column_chunks" where "sample_id" = '${id}')`),
+        bytes: await db.copyOut(`(select ${list} from "${table}" where "sample_id" = '${id}')`),
       }
   }
 }

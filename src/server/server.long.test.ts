@@ -157,7 +157,8 @@ test('what is changed in the database itself is noticed, and named', async () =>
   const { caseId, sampleId } = await newCase()
   valueOf(await saveReadings(sampleId, '15 9 15.1', { setAside: [{ row: 1, reason: 'torn sack', by: '' }] }))
   const db = (await kept.trueWeightDatabase)!
-  const breaks = async () => (await readRecord(caseId, true))!.verdict.breaks.map(({ message }) => message).join(' ')
+  const breaks = async () =>
+    (await readRecord(caseId, true))!.verdict.breaks.map(({ message }) => message).join(' ')
   await db.execute(`update samples set readings = '15 9 15.2' where id = '${sampleId}'`)
   expect(await breaks()).toContain('readings is not what the trail comes to')
   await db.execute(`update claims set claimed_value = '14' where case_id = '${caseId}'`)

@@ -156,3 +156,17 @@ export const columnChunks = pgTable(
     }),
   ],
 )
+
+/** The file that a sample was brought in from, packed, in pieces; none where it was not kept. */
+export const fileChunks = pgTable(
+  'file_chunks',
+  {
+    sampleId: uuid('sample_id').notNull(),
+    position: integer('position').notNull(),
+    bytes: bytea('bytes').notNull(),
+  },
+  (table) => [
+    primaryKey({ name: 'file_chunks_pk', columns: [table.sampleId, table.position] }),
+    foreignKey({ name: 'file_chunks_sample_id_fk', columns: [table.sampleId], foreignColumns: [samples.id] }),
+  ],
+)

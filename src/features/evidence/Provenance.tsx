@@ -28,7 +28,7 @@ const List = chakra('dl', {
 
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
-  const { draft, setField, setFields, file } = useSample()
+  const { id, draft, setField, setFields, file } = useSample()
   const late = calibratedLate(draft.calibratedOn, draft.drawnWhen)
   const lotProblems = readLotSize(draft).problems
   return (
@@ -37,7 +37,10 @@ export function Provenance() {
         <>
           <dt>File</dt>
           <dd>
-            {file.fileName}, {formatCount(file.fileBytes)} bytes
+            {file.fileName}, {formatCount(file.fileBytes)} bytes{' '}
+            <chakra.a href={`/api/samples/${id}/file`} color="accent">
+              As it was handed in
+            </chakra.a>
           </dd>
           <dt>SHA-256</dt>
           <chakra.dd fontFamily="mono" fontSize="12px" wordBreak="break-all">

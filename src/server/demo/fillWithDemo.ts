@@ -10,6 +10,7 @@ import { addClaim } from '../claim/addClaim'
 import { addSample } from '../sample/addSample'
 import { addCase } from '../case/addCase'
 import type { Doer } from '../doer'
+import { packFile } from '../sample/keptFile'
 import { storeSheet } from '../sample/importSheet'
 import type { DemoSample } from './demoCase'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
@@ -50,5 +51,8 @@ async function bringIn(db: Connection, caseId: string, sample: DemoSample, doer:
   const fileSha256 = createHash('sha256').update(bytes).digest('hex')
   const file = { fileName: stated.name, fileBytes: bytes.length, fileSha256, rowCount }
   const described = columns.map(({ name, kind }) => ({ ...columnNamed(name, kind), ...stated.labels[name] }))
-  return storeSheet(db, { caseId, ...doer, file, columns, words: { ...words, columns: described } })
+  return storeSheet(db, {
+    ...{ caseId, ...doer, file, columns, words: { ...words, columns: described } },
+    packed: await packFile(bytes),
+  })
 }

@@ -84,14 +84,14 @@ test('the register of keys is restored with the rest, and stays where a backup k
   })
   kept.trueWeightDatabase = Promise.resolve(after)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key, name: 'A. Officer' }])
+  const newer = ['key_entries', 'file_chunks']
   const older = withCopies((copies) =>
-    copies.splice(0, copies.length, ...copies.filter(({ table }) => table !== 'key_entries')),
+    copies.splice(0, copies.length, ...copies.filter(({ table }) => !newer.includes(table))),
   )
   const entries = unzipSync(older)
   manifest((text) => text.replace('"version":3', '"version":2'))(entries)
-  expect(await restore(after, zipSync(entries), { folder: path.dirname(place), now: later })).toMatchObject({
-    ok: true,
-  })
+  const restored = await restore(after, zipSync(entries), { folder: path.dirname(place), now: later })
+  expect(restored.ok || restored.problem.message).toBe(true)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key }])
   await before.update(keyEntries).set({ name: 'C. Officer' })
   const forged = `${place}.forged`

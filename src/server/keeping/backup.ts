@@ -10,7 +10,15 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { countCases, listCaseIds } from '@/data/caseRepository'
 import type { Connection, Database } from '@/data/client'
 import { syncPath } from '@/data/syncedFolder'
-import { columnsOf, copyTables, replaceTables, type TableCopy, type TableName } from '@/data/tableCopies'
+import {
+  BY_SAMPLE,
+  TABLES,
+  columnsOf,
+  copyTables,
+  replaceTables,
+  type TableCopy,
+  type TableName,
+} from '@/data/tableCopies'
 import { verifyChain } from '@/desk/trail/chain'
 import type { Column } from '@/intake/sheet/columns'
 import { verdictWords } from '@/words/en/trailWords'
@@ -119,7 +127,9 @@ export async function restore(
   if (hadCases) await backUp(db, keptAs, now)
   try {
     await db.inTransaction(async (connection) => {
-      await replaceTables(connection, copies, tables)
+      // What an earlier backup knows nothing of stays, but for what hangs on samples that are gone.
+      const replaced = TABLES.filter((table) => table === 'file_chunks' || tables.includes(table))
+      await replaceTables(connection, copies, replaced)
       await chainOlderEntries(connection)
       const wrong = await wrongIn(connection)
       if (wrong) throw new Unsound(wrong)
@@ -206,7 +216,7 @@ async function copiesIn(
   const manifest = readBackupManifest(entries.value.get(MANIFEST))
   if (typeof manifest === 'string') return problem(manifest)
   const missing = manifest.tables.find(
-    (table) => table !== 'column_chunks' && !manifest.copies.some((copy) => copy.table === table),
+    (table) => !BY_SAMPLE.includes(table) && !manifest.copies.some((copy) => copy.table === table),
   )
   if (missing) return problem(`it has no copy of the table ${missing}.`)
   const copies: TableCopy[] = []

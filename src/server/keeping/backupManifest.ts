@@ -32,7 +32,7 @@ export type WrittenManifest = Readonly<z.infer<typeof currentSchema>>
 export type BackupManifest = Pick<WrittenManifest, 'madeAt' | 'copies'> &
   Readonly<{ tables: readonly TableName[] }>
 
-/** Of versions 1 and 2, frozen: the tables of the day, from which nothing was renamed since. Version 3 has the register of keys. */
+/** Of versions 1 and 2, frozen: the tables of the day, from which nothing was renamed since. Version 3 has the files and the register of keys. */
 const V2_TABLES = [
   'cases',
   'samples',

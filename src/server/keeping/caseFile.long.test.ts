@@ -4,12 +4,16 @@ import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
 import { exportCase, importCase } from './caseFile'
-import { reorderClaims, saveCase } from '../case/changeCase'
+import { openCase, reorderClaims, saveCase } from '../case/changeCase'
 import { fillWithDemo } from '../demo/fillWithDemo'
 import { documentOf } from '../check/documentOf'
 import { type DocketQuestion, readCase, readDocket } from '../docket/docket'
 import { fingerprintOfValue } from '../finding/fingerprint'
-import { readTrail } from '../case/readTrail'
+import { readRecord, readTrail } from '../case/readTrail'
+import { eq } from 'drizzle-orm'
+import { fileChunks } from '@/data/schema'
+import { importSheet } from '../sample/importSheet'
+import { packFile, readKeptFile } from '../sample/keptFile'
 import { signFinding } from '../finding/signFinding'
 
 const now = new Date('2026-11-05T08:00:00Z')
@@ -245,4 +249,50 @@ test.each<readonly [string, () => Uint8Array, string]>([
   const refused = await importCase(make(), 'case.zip', doer)
   expect(refused).toMatchObject({ ok: false, problem: { code: 'case-file' } })
   expect(refused.ok || refused.problem.message).toContain(message)
+})
+
+test('the file that a sample was brought in from goes with its case, byte for byte, and one that was altered is told of', async () => {
+  const bytes = new TextEncoder().encode('\ufeffdepot;mass\r\n7;14,1\r\n"8";15,2\r\n')
+  const [one, other] = [await openTestDatabase(), await openTestDatabase()]
+  at(one)
+  const { caseId } = await openCase(doer)
+  const bringIn = async (fileName: string, isKept?: boolean) => {
+    const body = (async function* () {
+      yield bytes
+    })()
+    const brought = valueOf(await importSheet(one, { caseId, fileName, by: 'C', body, isKept }, now))
+    return brought.is === 'brought-in' ? brought.sampleId : ''
+  }
+  const [kept, left] = [await bringIn('log.csv'), await bringIn('other.csv', false)]
+  expect(valueOf(await readKeptFile(kept))).toEqual({ name: 'log.csv', bytes: Buffer.from(bytes) })
+  expect(await readKeptFile(left)).toMatchObject({ problem: { code: 'file-not-kept' } })
+  expect(await readKeptFile('x')).toMatchObject({ problem: { code: 'not-found' } })
+  const file = await exported(caseId)
+  expect(Object.keys(unzipSync(file)).filter((name) => name.startsWith('files/'))).toEqual(['files/02'])
+  at(other)
+  valueOf(await importCase(file, 'case.zip', doer))
+  expect(valueOf(await readKeptFile(kept)).bytes).toEqual(Buffer.from(bytes))
+  // A case file that goes on and leaves it out takes nothing away from where it is kept.
+  const entries = unzipSync(await exported(caseId))
+  const manifest = JSON.parse(new TextDecoder().decode(entries['manifest.json']))
+  manifest.files = manifest.files.filter(({ path }: { path: string }) => path !== 'files/02')
+  const { 'files/02': _, ...rest } = entries
+  const without = zipSync({ ...rest, 'manifest.json': new TextEncoder().encode(JSON.stringify(manifest)) })
+  at(one)
+  const grown = await importCase(without, 'case.zip', doer)
+  expect(grown.ok || grown.problem.message).toBe(true)
+  expect(valueOf(await readKeptFile(kept)).bytes).toEqual(Buffer.from(bytes))
+  const packed = await packFile(new TextEncoder().encode('depot;mass\n7;99\n'))
+  await one.update(fileChunks).set({ bytes: packed }).where(eq(fileChunks.sampleId, kept))
+  expect(await readKeptFile(kept)).toMatchObject({ problem: { code: 'file-altered' } })
+  expect((await readRecord(caseId, true))!.verdict.breaks).toMatchObject([
+    { message: expect.stringContaining('What is kept of the file log.csv') },
+  ])
+  await one
+    .update(fileChunks)
+    .set({ bytes: Buffer.from('no gzip') })
+    .where(eq(fileChunks.sampleId, kept))
+  expect(await readKeptFile(kept)).toMatchObject({ problem: { code: 'file-altered' } })
+  await one.close()
+  await other.close()
 })

@@ -12,6 +12,8 @@ import type { Connection } from '@/data/client'
 import { inTransaction } from '../transaction'
 import { insertFinding } from '@/data/findingRepository'
 import { insertSample } from '@/data/sampleRepository'
+import { insertFile } from '@/data/fileRepository'
+import { packFile } from '../sample/keptFile'
 import { insertColumns } from '@/data/sheetRepository'
 import { holdCase, insertTrail } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
@@ -65,8 +67,9 @@ export async function importCase(
       const here = await readContent(transaction, id)
       const problem = here && (await whyNotGoingOn(here, content))
       if (problem) return failure(alreadyHere(here, problem))
+      const kept = here ? await originalsOf(here) : new Map<string, Uint8Array>()
       if (here) await removeCase(transaction, id)
-      await store(transaction, file.value)
+      await store(transaction, file.value, kept)
       const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
       const detail = `${fileName}, as of entry ${content.head.length}${place}, made with core ${coreVersion}${[
         anew,
@@ -87,7 +90,21 @@ function alreadyHere({ case: { reference, subject } }: CaseContent, why: string)
   return { code: 'already-here', path: 'case.json', message }
 }
 
-async function store(db: Connection, { content }: CaseFile): Promise<void> {
+/** The files that are kept here, by their samples: a case file may leave them out. */
+async function originalsOf({ samples }: CaseContent): Promise<Map<string, Uint8Array>> {
+  const kept = new Map<string, Uint8Array>()
+  for (const { id, original } of samples) {
+    const bytes = await original?.()
+    if (bytes) kept.set(id, bytes)
+  }
+  return kept
+}
+
+async function store(
+  db: Connection,
+  { content }: CaseFile,
+  kept: ReadonlyMap<string, Uint8Array>,
+): Promise<void> {
   const { id: caseId, state, createdAt, updatedAt } = content.case
   const [created, updated] = [new Date(createdAt), new Date(updatedAt)]
   await insertCase(db, {
@@ -97,9 +114,11 @@ async function store(db: Connection, { content }: CaseFile): Promise<void> {
     createdAt: created,
     updatedAt: updated,
   })
-  for (const { id, draft, file, sheet, ...times } of content.samples) {
+  for (const { id, draft, file, sheet, original, ...times } of content.samples) {
     await insertSample(db, { id, caseId, draft, ...(file ? { file } : {}), ...stored(times) })
     if (sheet) await insertColumns(db, id, (await sheet.columns()).map(bytesOfColumn))
+    const bytes = (await original?.()) ?? kept.get(id)
+    if (bytes) await insertFile(db, id, await packFile(bytes))
   }
   for (const { id, draft, ...times } of content.claims) {
     const outcome = await outcomeOf(db, draft)

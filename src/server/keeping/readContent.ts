@@ -7,6 +7,7 @@ import type { Connection } from '@/data/client'
 import { findFinding, listFindings } from '@/data/findingRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
 import { listWholeTrail } from '@/data/trailRepository'
+import { originalOf } from '../sample/keptFile'
 import { sourceOf } from '../check/documentOf'
 import { isIdentifier } from '../identifier'
 
@@ -18,7 +19,7 @@ export async function readContent(db: Connection, caseId: string): Promise<CaseC
   const samples: ContentSample[] = []
   for (const { id } of await listSamples(db, caseId)) {
     const { caseId: _, ...sample } = (await findSample(db, id))!
-    samples.push({ ...timed(sample), ...sourceOf(db, sample) })
+    samples.push({ ...timed(sample), ...sourceOf(db, sample), original: () => originalOf(db, id) })
   }
   const findings = []
   for (const { id } of claims) {

@@ -32,6 +32,7 @@ const questionSchema = z.strictObject({
   importId: z.uuid().optional(),
   format: formatSchema.optional(),
   workbook: workbookSchema.optional(),
+  isKept: z.boolean().optional(),
   /** Names of the columns that are taken; absent: all. */
   columns: z.array(z.string().max(500)).min(1).max(MAX_COLUMNS).optional(),
   missingWords: z.array(z.string().max(500)).max(1000).optional(),

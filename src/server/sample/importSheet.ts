@@ -8,6 +8,8 @@ import type { Connection, Database } from '@/data/client'
 import { inTransaction } from '../transaction'
 import type { SampleFile } from '@/desk/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
+import { insertFile } from '@/data/fileRepository'
+import { packFile } from './keptFile'
 import { insertColumns } from '@/data/sheetRepository'
 import { hashesOf } from '@/casefile/columnHash'
 import { fileWords } from '@/casefile/followsSamples'
@@ -41,6 +43,8 @@ export type SheetImport = Readonly<{
   columns?: readonly string[] | undefined
   /** Words that stand for missing figures; absent: nobody has been asked. */
   missingWords?: readonly string[] | undefined
+  /** Whether the file itself is kept, beside what is read of it; it is, unless somebody says otherwise. */
+  isKept?: boolean | undefined
   by: string
   signal?: AbortSignal | undefined
   onProgress?: ((rows: number, share: number) => void) | undefined
@@ -79,6 +83,7 @@ export async function importSheet(
   const { sheet, part } = read.value
   const { columns, rowCount, missingWords } = sheet
   if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
+  const packed = question.isKept === false ? undefined : await packFile(whole.value)
   const fileSha256 = Buffer.from(await hash).toString('hex')
   signal?.throwIfAborted()
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
@@ -90,7 +95,10 @@ export async function importSheet(
       await setImmediate()
       signal?.throwIfAborted()
     }
-    const sampleId = await storeSheet(transaction, { caseId, by, file, columns, now, part, onStored })
+    const sampleId = await storeSheet(transaction, {
+      ...{ caseId, by, file, columns, now, part, onStored },
+      ...(packed ? { packed } : {}),
+    })
     const column = likelyColumn(columns)
     return success({
       is: 'brought-in',
@@ -183,11 +191,13 @@ export async function storeSheet(
     now: Date
     /** Which part of the file was taken, for the trail. */
     part?: string
+    /** The file itself, packed, where it is kept. */
+    packed?: Uint8Array
     /** Told of the share that is stored; what it throws stores nothing. */
     onStored?: (share: number) => Promise<void>
   }>,
 ): Promise<string> {
-  const { caseId, by, file, columns, words, now, part = '', onStored } = input
+  const { caseId, by, file, columns, words, now, part = '', packed, onStored } = input
   const { fileName } = file
   const id = newIdentifier()
   const draft = {
@@ -199,6 +209,7 @@ export async function storeSheet(
   }
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
+  if (packed) await insertFile(db, id, packed)
   const detail = `${fileWords(file)}${part}`
   const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashesOf(columns) })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
