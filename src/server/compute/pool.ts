@@ -4,8 +4,8 @@ import { Piscina } from 'piscina'
 import { failure, type Outcome, type Problem } from '@/claims/terms/outcome'
 import perform, { type Jobs } from './jobs'
 
-/** One that works long leaves another for what is quick. */
-const THREADS = Math.max(2, availableParallelism())
+/** Those that work long leave another for what is quick. */
+const THREADS = Math.max(4, availableParallelism())
 /** More than these wait for nothing: whoever asks is told. */
 const MAX_WAITING = 200
 const MAX_MEGABYTES = 1024
