@@ -1,7 +1,7 @@
 import { calculateJwkThumbprint } from 'jose'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { FindingStatement } from '@/desk/signature'
-import { signatureWords } from '@/words/en/signatureWords'
+import { signatureWords, signedWith } from '@/words/en/signatureWords'
 import { headerOf, jwsOf, newKey, proofOf, registered, signedBy } from '@tests/keys'
 import { keysOf, readFindingStatement, readKeyStatement, signatureOf } from './signature'
 
@@ -96,7 +96,10 @@ test.each([
   ['other-name', [{ key: own.key, name: 'C. Officer', from: AT }]],
   ['not-on-register', [{ key: other.key, name: own.name, from: AT }]],
 ] as const)('a signature is held against the register: %s', async (standing, keys) => {
-  const signature = await signatureOf({ jws: signedBy(own, statement), signedBy: own.name }, keys)
+  const signature = await signatureOf(
+    { jws: signedBy(own, statement), signedBy: own.name, createdAt: LATER },
+    keys,
+  )
   expect(signature).toEqual({ by: 'key', key: own.key, at: AT, standing })
   expect(signatureWords(signature)).toMatch(
     {
@@ -108,8 +111,26 @@ test.each([
   )
 })
 
-test('a finding without the signature of a key is signed by name', async () => {
-  const signature = await signatureOf({ jws: '', signedBy: own.name }, [])
-  expect(signature).toEqual({ by: 'name' })
-  expect(signatureWords(signature)).toBe('by name, without a key')
+test.each([
+  [[], LATER, false],
+  [[{ key: own.key, name: own.name, from: AT }], LATER, true],
+  [[{ key: own.key, name: own.name, from: AT }], AT, true],
+  [[{ key: own.key, name: own.name, from: LATER }], AT, false],
+  [[{ key: own.key, name: own.name, from: AT, until: AT }], LATER, false],
+  [[{ key: own.key, name: 'C. Officer', from: AT }], LATER, false],
+] as const)(
+  'a finding without the signature of a key is signed by name: %j at %s',
+  async (keys, createdAt, hadKey) => {
+    const signature = await signatureOf({ jws: '', signedBy: own.name, createdAt }, keys)
+    expect(signature).toEqual({ by: 'name', hadKey })
+    const though = hadKey ? ', though the register had a key of that name by then' : ''
+    expect(signatureWords(signature)).toBe(`by name, without a key${though}`)
+    expect(signedWith(signature, true)).toBe(signatureWords(signature))
+  },
+)
+
+test('a report has the whole key, and whether it was held against a register', () => {
+  const signature = { by: 'key', key: own.key, at: AT, standing: 'registered' } as const
+  expect(signedWith(signature, true)).toBe(`with the key ${own.key}, which the register has under this name`)
+  expect(signedWith(signature, false)).toBe(`with the key ${own.key}, which was held against no register`)
 })

@@ -69,11 +69,18 @@ export async function keysOf(
 
 /** @param keys - of the register that the signature is held against */
 export async function signatureOf(
-  { jws, signedBy }: Pick<ContentFinding, 'jws' | 'signedBy'>,
+  {
+    jws,
+    signedBy,
+    createdAt,
+  }: Pick<ContentFinding, 'jws' | 'signedBy'> & Readonly<{ createdAt: string | Date }>,
   keys: readonly RegisteredKey[],
 ): Promise<Signature> {
   const signed = jws === '' ? undefined : await readFindingStatement(jws)
-  if (!signed) return { by: 'name' }
+  if (!signed) {
+    const at = new Date(createdAt).toISOString()
+    return { by: 'name', hadKey: keys.some((one) => one.name === signedBy && isWithin(one, at)) }
+  }
   const { key, statement } = signed
   return { by: 'key', key, at: statement.at, standing: standingOf(key, { signedBy, at: statement.at }, keys) }
 }
@@ -86,6 +93,8 @@ function standingOf(
   const known = keys.find((one) => one.key === key)
   if (!known) return 'not-on-register'
   if (known.name !== signedBy) return 'other-name'
-  const isWithin = at >= known.from && (known.until === undefined || at <= known.until)
-  return isWithin ? 'registered' : 'withdrawn'
+  return isWithin(known, at) ? 'registered' : 'withdrawn'
 }
+
+const isWithin = ({ from, until }: RegisteredKey, at: string): boolean =>
+  at >= from && (until === undefined || at <= until)

@@ -3,8 +3,9 @@ import { parseJson } from '@/desk/parseJson'
 import { type CaseContent, sha256, trailEntrySchema } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
 import { keysOf, signatureOf } from '@/casefile/signature'
+import type { Signature } from '@/desk/signature'
 import { type RegisteredKey, registerSchema } from '@/desk/keyRegister'
-import { keyWords, signatureWords } from '@/words/en/signatureWords'
+import { signedWith } from '@/words/en/signatureWords'
 import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
 import { anewWords, instantWords, verdictWords } from '@/words/en/trailWords'
 
@@ -70,19 +71,18 @@ async function signaturesIn(
     read.push(signature)
     const { number, claimId, signedBy, signedOn, fingerprint } = finding
     const claim = claims.findIndex(({ id }) => id === claimId) + 1
-    const key = signature.by === 'key' ? ` (${signature.key}, at ${instantWords(signature.at)})` : ''
-    const how =
-      signature.by === 'key' && !register
-        ? `with the key ${keyWords(signature.key)}`
-        : signatureWords(signature)
+    const at = signature.by === 'key' ? `, at ${instantWords(signature.at)}` : ''
+    const how = signedWith(signature, register !== undefined)
     lines.push(
-      `Finding ${number} of claim ${claim}: signed by ${signedBy} on ${signedOn}, ${how}${key}, over ${fingerprint}.`,
+      `Finding ${number} of claim ${claim}: signed by ${signedBy} on ${signedOn}, ${how}${at}, over ${fingerprint}.`,
     )
   }
   const byKey = read.filter((signature) => signature.by === 'key')
   if (byKey.length < read.length) lines.push(WITHOUT_KEYS)
   if (byKey.length > 0 && !register) lines.push(NO_REGISTER)
-  return { hold: !register || byKey.every(({ standing }) => standing === 'registered'), lines }
+  const isSound = (signature: Signature) =>
+    signature.by === 'key' ? signature.standing === 'registered' : !signature.hadKey
+  return { hold: !register || read.every(isSound), lines }
 }
 
 /** The keys of a register, or why there are none to be had. */

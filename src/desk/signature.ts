@@ -33,9 +33,10 @@ export const statementBytes = (statement: FindingStatement | KeyStatement): Uint
 /** The longest signature that is looked at: a key and a statement are much shorter. */
 export const MAX_JWS = 8000
 
-/** How a finding is signed. */
+/** How a finding is signed; by name, whether the register had a key of that name by then, so that it may not be theirs. */
 export type Signature =
-  Readonly<{ by: 'name' }> | Readonly<{ by: 'key'; key: string; at: string; standing: KeyStanding }>
+  | Readonly<{ by: 'name'; hadKey: boolean }>
+  | Readonly<{ by: 'key'; key: string; at: string; standing: KeyStanding }>
 
 /** What a register says of the key of a signature, for the name that signed and the day that it was signed. */
 export type KeyStanding = 'registered' | 'other-name' | 'withdrawn' | 'not-on-register'

@@ -120,11 +120,11 @@ function bothResults({ formats }: ClaimStudy, { result, whole }: Checked, write:
 function remarkBlocks({ claim, findings }: ClaimStudy): readonly Block[] {
   const remarks = claim.draft.remarks.trim()
   const signed = findings.map(
-    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent, signature, signed }) => {
+    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent, signedHow, signed }) => {
       const since = isCurrent
         ? 'It is what stands now.'
         : `The claim or its evidence has changed since; what was signed is this: “${signedIn(signed)?.result.finding.sentence ?? ''}” What is reported here is of a later claim and is not signed.`
-      return `Signed finding ${number}: ${OUTCOME_WORDS[outcome].toLowerCase()}, by ${signedBy} on ${signedOn}, ${signature.by === 'key' ? `with the key ${signature.key}` : 'by name, without a key'}, with core ${coreVersion}. ${since} Fingerprint ${fingerprint}.`
+      return `Signed finding ${number}: ${OUTCOME_WORDS[outcome].toLowerCase()}, by ${signedBy} on ${signedOn}, ${signedHow}, with core ${coreVersion}. ${since} Fingerprint ${fingerprint}.`
     },
   )
   return [

@@ -18,8 +18,15 @@ import { instantWords } from '@/words/en/trailWords'
 import { claimParts } from './claimParts'
 import type { Block, Part, Report } from './document/document'
 import { latexIn, type Writer, writerFor } from './language'
+import type { RegisteredKey } from '@/desk/keyRegister'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { type ClaimStudy, studyClaims } from './study'
+
+/** By whom checks are made, and the register that signatures are held against; absent where there is none to hand. */
+export type ReportMeans = Readonly<{
+  computing?: Computing
+  keys?: readonly RegisteredKey[] | undefined
+}>
 
 /**
  * The report of a case: everything that a finding rests on, computed anew from the case's own content. The same content and
@@ -28,12 +35,12 @@ import { type ClaimStudy, studyClaims } from './study'
 export async function reportOf(
   whole: CaseContent,
   options: ReportOptions,
-  computing: Computing = AT_ONCE,
+  { computing = AT_ONCE, keys }: ReportMeans = {},
 ): Promise<Report> {
   // What is discarded is in the case's file and on its trail, and no part of what is reported.
   const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
   const isExamined = options.parts.includes('cross-examination')
-  const studies = await studyClaims(content, { decimals: options.decimals, isExamined, computing })
+  const studies = await studyClaims(content, { decimals: options.decimals, isExamined, computing, keys })
   const record = await verifyRecord(whole, computing)
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)

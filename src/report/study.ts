@@ -8,7 +8,8 @@ import {
   sha256,
 } from '@/casefile/content'
 import { signatureOf } from '@/casefile/signature'
-import type { Signature } from '@/desk/signature'
+import type { RegisteredKey } from '@/desk/keyRegister'
+import { signedWith } from '@/words/en/signatureWords'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { Computing } from '@/answers/computing'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -53,7 +54,7 @@ export type ClaimStudy = Readonly<{
   decimals: number | undefined
   formats: Formats
   /** Signed, the first first; and whether what was signed is what stands now. */
-  findings: readonly (ContentFinding & Readonly<{ signature: Signature; isCurrent: boolean }>)[]
+  findings: readonly (ContentFinding & Readonly<{ signedHow: string; isCurrent: boolean }>)[]
 }>
 
 /**
@@ -62,10 +63,16 @@ export type ClaimStudy = Readonly<{
  * @param wants.decimals - for every claim, in place of its own
  * @param wants.isExamined - whether each is cross-examined
  * @param wants.computing - by whom checks are made
+ * @param wants.keys - of the register that signatures are held against
  */
 export async function studyClaims(
   content: CaseContent,
-  wants: Readonly<{ decimals?: number | undefined; isExamined: boolean; computing: Computing }>,
+  wants: Readonly<{
+    decimals?: number | undefined
+    isExamined: boolean
+    computing: Computing
+    keys?: readonly RegisteredKey[] | undefined
+  }>,
 ): Promise<readonly ClaimStudy[]> {
   const studies: ClaimStudy[] = []
   for (const [at, claim] of content.claims.entries()) {
@@ -92,8 +99,9 @@ export async function studyClaims(
     const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
     const findings = []
     for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
-      const signature = await signatureOf(finding, [])
-      findings.push({ ...finding, signature, isCurrent: finding.inputFingerprint === input })
+      const signature = await signatureOf(finding, wants.keys ?? [])
+      const signedHow = signedWith(signature, wants.keys !== undefined)
+      findings.push({ ...finding, signedHow, isCurrent: finding.inputFingerprint === input })
     }
     studies.push({
       claim,

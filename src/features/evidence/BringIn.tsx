@@ -124,6 +124,14 @@ function Shown({
           {name} can’t be taken in so. {view.problem.message}
         </Box>
       )}
+      <chakra.label display="block" marginBlock="6px">
+        <input
+          type="checkbox"
+          checked={choice.isKept !== false}
+          onChange={({ target }) => onChange({ columns: choice.columns, isKept: target.checked })}
+        />{' '}
+        Keep the file itself too, so that it can be had again as it was handed in
+      </chakra.label>
       <FormatSentence
         format={format}
         isWorkbook={workbook !== undefined}

@@ -28,6 +28,8 @@ export type Choice = Readonly<{
   workbook?: WorkbookChoice
   /** Names of the columns that are taken; absent: all. */
   columns?: readonly string[] | undefined
+  /** Whether the file itself is kept too; absent: it is. */
+  isKept?: boolean | undefined
 }>
 type MissingWord = Readonly<{ column: string; word: string; count: number }>
 type Imported =
@@ -106,10 +108,10 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
   const change = useCallback(
     (changed: Choice) => {
       // Another part of a workbook is written in its own way, and columns go by names that the format may change.
-      const { format, workbook } = choice.current
+      const { format, workbook, isKept } = choice.current
       const kept = changed.workbook === undefined && format ? { format } : {}
       const part = workbook ? { workbook } : {}
-      if (file.current) void show(file.current, { ...part, ...kept, ...changed })
+      if (file.current) void show(file.current, { isKept, ...part, ...kept, ...changed })
     },
     [show],
   )

@@ -158,7 +158,10 @@ async function keyBehind(
   const { finding, trail, at } = read.statement
   const isOver = finding === fingerprint && trail.length === held.length && trail.hash === held.hash
   if (!isOver || !isFresh(at, now)) return failure(NOT_WHAT_IS_STORED)
-  const { standing } = (await signatureOf({ jws, signedBy }, keys)) as Extract<Signature, { by: 'key' }>
+  const { standing } = (await signatureOf({ jws, signedBy, createdAt: now }, keys)) as Extract<
+    Signature,
+    { by: 'key' }
+  >
   return standing === 'registered' ? success(read.key) : failure(notRegistered(signedBy))
 }
 

@@ -4,6 +4,8 @@ import path from 'node:path'
 import { eq } from 'drizzle-orm'
 import { verify } from '@/cli/verify'
 import { verifyRecord } from '@/casefile/follows'
+import { signatureOf } from '@/casefile/signature'
+import { keysIn } from '@/desk/keyRegister'
 import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { findings, keyEntries } from '@/data/schema'
@@ -156,7 +158,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
     holds: true,
     words: expect.stringMatching(
       new RegExp(
-        `signed by A\\. Officer on 2026-11-03, .* under this name \\(${own.key}, at .*\\), over ${fingerprintOf(signed)}\\.`,
+        `signed by A\\. Officer on 2026-11-03, with the key ${own.key}, which the register has under this name, at .*, over ${fingerprintOf(signed)}\\.`,
       ),
     ),
   })
@@ -171,6 +173,14 @@ test('a finding is signed by a key over its text, its trail and the time, and by
   expect(await verified('{}')).toEqual({
     holds: false,
     words: expect.stringContaining('is no register of keys'),
+  })
+  // The signature taken out of a file, and of its trail: the name had a key by then.
+  const stripped = { ...entries[0]!, at: '2026-11-03T10:00:00.000Z' }
+  expect(
+    await signatureOf({ jws: '', signedBy: 'A. Officer', createdAt: later }, keysIn([stripped])),
+  ).toEqual({
+    by: 'name',
+    hadKey: true,
   })
   expect(await verify(files.case)).toMatchObject({
     holds: true,
@@ -189,7 +199,7 @@ test('a key signs under its own name only, and no more once it is withdrawn', as
   )
   // By name it can be signed, since that name has no key.
   valueOf(await signFinding(claimId, signature, later))
-  expect(await verifyFinding(claimId, '1')).toMatchObject({ signature: { by: 'name' } })
+  expect(await verifyFinding(claimId, '1')).toMatchObject({ signature: { by: 'name', hadKey: false } })
   const { claimId: second, signature: owns } = await signable()
   const asked = valueOf(await readToSign(second, owns, later))
   valueOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, now))

@@ -17,6 +17,7 @@ import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { computing } from '../compute/computing'
 import { unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
+import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
 import { notFound } from '../problems'
 import { readContent } from '../keeping/readContent'
@@ -36,7 +37,10 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
   const content = await readContent(db, caseId)
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
-  const report = await reportOf(content, options, computing())
+  const report = await reportOf(content, options, {
+    computing: computing(),
+    keys: await registeredKeys(db),
+  })
   const parts = report.parts.map((part) => ({
     id: part.id,
     title: part.title,
@@ -55,11 +59,15 @@ export async function makeReport(
   format: ReportFormat,
   signal?: AbortSignal,
 ): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
-  const content = await readContent(await database(), caseId)
+  const db = await database()
+  const content = await readContent(db, caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
   return unlessGivenUp(async () => {
-    const report = await reportOf(content, options, computing({ signal }))
+    const report = await reportOf(content, options, {
+      computing: computing({ signal }),
+      keys: await registeredKeys(db),
+    })
     const bytes = await reportFile(report, { format, root: process.cwd() })
     const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
     return success({ name, type: MEDIA_TYPES[format], bytes })

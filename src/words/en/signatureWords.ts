@@ -13,6 +13,13 @@ export const keyWords = (key: string): string => `${key.slice(0, 12)}…`
 /** How a finding was signed: "with the key GqW3…, which the register has under this name". */
 export function signatureWords(signature: Signature): string {
   return signature.by === 'name'
-    ? 'by name, without a key'
+    ? `by name, without a key${signature.hadKey ? ', though the register had a key of that name by then' : ''}`
     : `with the key ${keyWords(signature.key)}, ${STANDINGS[signature.standing]}`
+}
+
+/** The same with the whole key, as a report has it; where no register is to hand, that it was held against none. */
+export function signedWith(signature: Signature, isHeld: boolean): string {
+  if (signature.by === 'name') return signatureWords(signature)
+  const standing = isHeld ? STANDINGS[signature.standing] : 'which was held against no register'
+  return `with the key ${signature.key}, ${standing}`
 }
