@@ -1,5 +1,7 @@
 import { holderOf } from '@/data/folderLock'
 import type { Outcome } from '@/claims/terms/outcome'
+import { database } from '@/server/keeping/database'
+import { whyNotOpened } from '@/server/keeping/whyNotOpened'
 import { backUpTo, restoreFrom } from '@/server/keeping/keeper'
 
 /**
@@ -11,6 +13,10 @@ import { backUpTo, restoreFrom } from '@/server/keeping/keeper'
 export async function keep(what: 'backup' | 'restore', file: string): Promise<string> {
   const { DATABASE_URL, TRUE_WEIGHT_DATA } = process.env
   const holder = DATABASE_URL || !TRUE_WEIGHT_DATA ? undefined : holderOf(TRUE_WEIGHT_DATA)
+  if (!holder?.address)
+    await database().catch((error: unknown) => {
+      throw new Error(whyNotOpened(error))
+    })
   const done = holder?.address
     ? await askServer(holder, { do: what, file })
     : what === 'backup'

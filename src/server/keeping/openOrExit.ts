@@ -1,6 +1,7 @@
 import 'server-only'
 import { prepareReports } from '@/report/files'
 import { database } from './database'
+import { whyNotOpened } from './whyNotOpened'
 
 /** The first pages come before the first report. */
 const IDLE_AFTER_MS = 2000
@@ -14,26 +15,4 @@ export async function openOrExit(): Promise<void> {
     console.error(whyNotOpened(error))
     process.exit(1)
   }
-}
-
-const REASONS: Readonly<Record<string, string>> = {
-  EEXIST: 'it is a file and not a folder',
-  ENOTDIR: 'a part of its path is a file and not a folder',
-  EACCES: 'this is not allowed to whoever runs the server',
-  EPERM: 'this is not allowed to whoever runs the server',
-  EROFS: 'its disk can only be read',
-  ENOSPC: 'its disk is full',
-  ENAMETOOLONG: 'its path is too long',
-}
-
-/** Why the data can't be had, in a sentence, and what would do. */
-export function whyNotOpened(error: unknown): string {
-  const { name, code, message } = error as Readonly<{ name?: string; code?: string; message?: string }>
-  if (name === 'FolderInUse' || name === 'DiskFull') return message!
-  const place = process.env.DATABASE_URL
-    ? 'The PostgreSQL server in DATABASE_URL'
-    : `The data folder ${process.env.TRUE_WEIGHT_DATA}`
-  const reason = REASONS[code ?? '']
-  if (reason) return `${place} can't be used: ${reason}. Give another folder with --data.`
-  return `${place} can't be opened: ${message ?? String(error)}. If its files are damaged, start with another folder (--data) and restore a backup there.`
 }

@@ -1,4 +1,4 @@
-import { whyNotOpened } from './openOrExit'
+import { whyNotOpened } from './whyNotOpened'
 
 const coded = (code: string) => Object.assign(new Error(`${code}: some words of the system’s`), { code })
 
