@@ -1,10 +1,12 @@
 import { z } from 'zod'
 import { canonicalJson } from './canonicalJson'
 import { keyName, MAX_JWS } from './signature'
-import type { Hash } from './trail/chain'
 import { storedText } from './typed'
 
 export const KEY_ACTIONS = ['entered', 'withdrawn'] as const
+
+/** SHA-256 of a text in UTF-8, in hexadecimal digits. */
+type Hash = (text: string) => string
 
 /** An entry of the office's register of keys: whose key was entered or withdrawn, when and by whom, chained by hash. */
 export const keyEntrySchema = z.strictObject({

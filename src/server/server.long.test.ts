@@ -25,6 +25,7 @@ import { fingerprintOf, fingerprintOfValue } from './finding/fingerprint'
 import { saveSample } from './sample/saveSample'
 import { signFinding } from './finding/signFinding'
 import { documentOf } from './check/documentOf'
+import { computeWanted } from './check/laterOutcomes'
 import { unpackColumns } from '@/intake/sheet/columnBytes'
 
 const now = new Date('2026-11-03T10:42:00Z')
@@ -37,6 +38,7 @@ const EVERY_CASE: DocketQuestion = {
   page: 0,
   pageSize: 50,
 }
+const outcomes = globalThis as { trueWeightOutcomes?: { isWanted: boolean; isRunning: boolean } }
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 
 beforeAll(async () => {
@@ -330,8 +332,12 @@ test('an outcome that takes long is stored as being computed, and filled in once
   const readings = Array.from({ length: 400 }, (_, at) => (14 + (at % 10) / 100).toFixed(2))
   const bootstrap = { ...draft, method: 'bootstrap' } as const
   valueOf(await saveReadings(sampleId, readings.join(' ')))
+  // Another is being computed meanwhile.
+  outcomes.trueWeightOutcomes = { isWanted: false, isRunning: true }
   valueOf(await saveClaim(claimId, { draft: bootstrap, revision: 1 }, later))
   expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null, isComputing: true }])
+  outcomes.trueWeightOutcomes.isRunning = false
+  computeWanted(await kept.trueWeightDatabase!)
   const settled = async () => {
     for (;;) {
       const [claim] = (await readCase(caseId))!.claims

@@ -4,7 +4,7 @@ import type { CheckAnswer } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { looksOf } from '@/claims/work'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { fingerprintOf } from '../finding/fingerprint'
+import { sha256 } from '@/data/trailRepository'
 import { inThread, type JobLimits } from './pool'
 
 /** About a tenth of a second: longer work would keep others waiting. */
@@ -29,7 +29,7 @@ export function computing(limits: JobLimits = {}): Computing {
   return {
     check: async (document) => {
       if (!isLong(document as CheckDocument)) return AT_ONCE.check(document)
-      const key = fingerprintOf(canonicalJson(document))
+      const key = sha256(canonicalJson(document))
       const known = kept.get(key)
       if (known) return known
       const answer = await inThread('check', document, limits)

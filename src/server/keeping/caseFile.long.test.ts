@@ -13,7 +13,8 @@ import { readRecord, readTrail } from '../case/readTrail'
 import { eq } from 'drizzle-orm'
 import { fileChunks } from '@/data/schema'
 import { importSheet } from '../sample/importSheet'
-import { packFile, readKeptFile } from '../sample/keptFile'
+import { packFile } from '../packed'
+import { readKeptFile } from '../sample/keptFile'
 import { signFinding } from '../finding/signFinding'
 
 const now = new Date('2026-11-05T08:00:00Z')

@@ -7,7 +7,7 @@ import type { Connection } from '@/data/client'
 import { findFinding, listFindings } from '@/data/findingRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
 import { listWholeTrail } from '@/data/trailRepository'
-import { originalOf } from '../sample/keptFile'
+import { originalOf } from '../packed'
 import { sourceOf } from '../check/documentOf'
 import { isIdentifier } from '../identifier'
 

@@ -1,27 +1,11 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
-import { promisify } from 'node:util'
-import { gunzip, gzip } from 'node:zlib'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { readPackedFile } from '@/data/fileRepository'
-import type { Connection } from '@/data/client'
 import { findSample } from '@/data/sampleRepository'
-import { MAX_BYTES } from '@/intake/sheet/sheetProblems'
 import { isIdentifier } from '../identifier'
 import { database } from '../keeping/database'
+import { originalOf } from '../packed'
 import { notFound } from '../problems'
-
-/** Quick enough for a large file; a higher one makes files little smaller. */
-const LEVEL = 3
-
-/** A file as it is kept: compressed, beside the work of others. */
-export const packFile = (bytes: Uint8Array): Promise<Uint8Array> => promisify(gzip)(bytes, { level: LEVEL })
-
-/** The file that a sample was brought in from, byte for byte; undefined where it was not kept. */
-export async function originalOf(db: Connection, sampleId: string): Promise<Uint8Array | undefined> {
-  const packed = await readPackedFile(db, sampleId)
-  return packed && promisify(gunzip)(packed, { maxOutputLength: MAX_BYTES })
-}
 
 /**
  * The file that a sample was brought in from, as it was handed in.
