@@ -9,8 +9,8 @@ import { calendarDay } from '@/intake/reading/date'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
 import { useOfficer } from '@/ui/officer'
-import type { DeviceKey } from '@/ui/signing/deviceKey'
-import { type Seen, signWithKey } from '@/ui/signing/signWithKey'
+import type { DeviceKey } from '@/ui/signing/keyStore'
+import type { Seen } from '@/ui/signing/signWithKey'
 import { useDeviceKey } from '@/ui/signing/useDeviceKey'
 import { TextBox } from '@/ui/TextBox'
 import { keyWords } from '@/words/en/signatureWords'
@@ -163,7 +163,9 @@ async function signed(
   try {
     const asked = key && (await toSign(claimId, signature))
     if (asked?.ok === false) return asked.problem.message
-    const jws = asked && (await signWithKey(key!, asked.value, seen))
+    // What signs is loaded where it is wanted: few pages are signed.
+    const jws =
+      asked && (await (await import('@/ui/signing/signWithKey')).signWithKey(key!, asked.value, seen))
     if (asked && !jws)
       return 'What is stored is not what this page shows. Load the page again, look at the finding and sign it then.'
     const outcome = await sign(claimId, { ...signature, ...(jws ? { jws } : {}) })

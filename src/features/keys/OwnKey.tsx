@@ -5,10 +5,8 @@ import { useId, useState } from 'react'
 import type { RegisteredKey } from '@/desk/keyRegister'
 import { Button, QuietButton } from '@/ui/Button'
 import { useOfficer } from '@/ui/officer'
+import { type DeviceKey, forgetDeviceKey, keepDeviceKey } from '@/ui/signing/keyStore'
 import {
-  type DeviceKey,
-  forgetDeviceKey,
-  keepDeviceKey,
   makeDeviceKey,
   makeKeyFile,
   readKeyFile,

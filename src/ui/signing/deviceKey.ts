@@ -1,6 +1,5 @@
 'use client'
 
-import { clear, createStore, get, set } from 'idb-keyval'
 import {
   calculateJwkThumbprint,
   CompactEncrypt,
@@ -12,23 +11,14 @@ import {
   type JWK,
 } from 'jose'
 import { z } from 'zod'
+import type { DeviceKey } from './keyStore'
 import { type FindingStatement, type KeyStatement, statementBytes } from '@/desk/signature'
-
-/** A key that this browser holds for somebody: its secret half can be used here, and not read. */
-export type DeviceKey = Readonly<{ name: string; key: string; publicKey: JWK; privateKey: CryptoKey }>
 
 const ALGORITHM = 'EdDSA'
 /** Rounds of PBKDF2 that a guess at a passphrase costs (OWASP, 2023, for SHA-256). */
 const ROUNDS = 600_000
 const WRAPPING = 'PBES2-HS256+A128KW'
 export const SHORTEST_PASSPHRASE = 12
-
-const store = () => createStore('true-weight', 'keys')
-const PLACE = 'own'
-
-export const readDeviceKey = (): Promise<DeviceKey | undefined> => get<DeviceKey>(PLACE, store())
-export const keepDeviceKey = (key: DeviceKey): Promise<void> => set(PLACE, key, store())
-export const forgetDeviceKey = (): Promise<void> => clear(store())
 
 /** A new key whose secret half never leaves this browser. */
 export async function makeDeviceKey(name: string): Promise<DeviceKey> {

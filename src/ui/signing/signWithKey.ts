@@ -2,7 +2,8 @@
 
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { FindingStatement } from '@/desk/signature'
-import { type DeviceKey, signStatement } from './deviceKey'
+import { signStatement } from './deviceKey'
+import type { DeviceKey } from './keyStore'
 
 /** What is before the eyes of whoever signs. */
 export type Seen = Readonly<{

@@ -1,7 +1,7 @@
 'use client'
 
 import { useCallback, useEffect, useState } from 'react'
-import { type DeviceKey, readDeviceKey } from './deviceKey'
+import { type DeviceKey, readDeviceKey } from './keyStore'
 
 /** The key that this browser holds; null where it holds none, undefined while that is looked up. */
 export function useDeviceKey(): Readonly<{ own: DeviceKey | null | undefined; reload: () => void }> {
