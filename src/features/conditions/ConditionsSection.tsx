@@ -3,7 +3,13 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
 import type { CheckResult } from '@/claims/result'
-import { conditionLines, CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
+import {
+  conditionLines,
+  CONDITION_NAMES,
+  conditionStateWords,
+  SOURCE_WORDS,
+  STATED,
+} from '@/words/en/conditionWords'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
@@ -57,7 +63,7 @@ export function ConditionsSection({ number }: Readonly<{ number: number }>) {
 function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditions'][number] }>) {
   const { first, second } = useWorkbench()
   const { plain } = useFormats()
-  const { name, of, state, sentence } = condition
+  const { name, of, code, state, sentence } = condition
   const source = of === 'second' ? second : first
   const evidence = useDeferredValue(source?.evidence)
   return (
@@ -66,7 +72,7 @@ function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditio
         {CONDITION_NAMES[name]}
         {of && <Box color="quiet">{SOURCE_WORDS[of]}</Box>}
       </span>
-      <State data-state={state}>{conditionStateWords(condition)}</State>
+      <State data-state={STATED.has(code) ? 'no-sign' : state}>{conditionStateWords(condition)}</State>
       <div>
         <Box color="quiet">{sentence}</Box>
         <Box fontSize="13px" color="quiet" marginTop="2px">

@@ -18,6 +18,9 @@ export type HistogramDrawing = Readonly<{
   unit: string
 }>
 
+/** No scale tells the ends of a narrower range apart. */
+const NARROWEST = 2 ** -1000
+
 /** How many readings fall into each bin, with the claimed value through them where it lies among them. */
 export function histogramDrawing(
   { bins, claimed, unit }: HistogramDrawing,
@@ -27,7 +30,7 @@ export function histogramDrawing(
   const counts = ticksOf({ min: 0, max: most }, 4).filter(Number.isInteger)
   const room = Math.max(...counts.map((count) => widthOf(write(String(count)), LABEL_SIZE))) + 4
   const [first, last] = [bins[0]!.from, bins.at(-1)!.to]
-  const range = first < last ? { min: first, max: last } : { min: first - 0.5, max: first + 0.5 }
+  const range = last - first > NARROWEST ? { min: first, max: last } : { min: first - 0.5, max: first + 0.5 }
   const axis = axisOf(range, MARGIN + room, WIDTH - MARGIN)
   const y = (count: number) => BOTTOM - (count / most) * BARS
   const bar = ({ from, to, count }: Bin): readonly Point[] => [

@@ -24,7 +24,7 @@ export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
 }
 
 /** What is known only from somebody's word is not "met": it is stated. */
-const STATED: ReadonlySet<string> = new Set(['random-stated', 'independent-stated'])
+export const STATED: ReadonlySet<string> = new Set(['random-stated', 'independent-stated'])
 
 export function conditionStateWords({
   code,
