@@ -6,7 +6,7 @@ import { summary } from '@/answers/summary'
 import { answerLines } from './answerLines'
 import { checkCsv } from './checkCsv'
 import { openInput } from './openInput'
-import { verify, type Verdict } from './verify'
+import type { Verdict } from './verify'
 
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
@@ -86,7 +86,10 @@ export async function main(args: readonly string[]): Promise<number> {
     if (help) return print(USAGE)
     if (command === 'schema' && positionals.length === 1)
       return print(JSON.stringify(requestJsonSchema(), null, 2))
-    if (command === 'verify' && positionals.length === 2) return printVerdict(await verify(file, keys))
+    if (command === 'verify' && positionals.length === 2) {
+      const { verify } = await import('./verify')
+      return printVerdict(await verify(file, keys))
+    }
     if (command === 'report' && positionals.length === 2) {
       // Read only where it is wanted: what makes reports takes longer to load than all the rest.
       const { writeReport } = await import('./report')
