@@ -1,4 +1,4 @@
-import { isTested } from '@/claims/result'
+import { isTested } from '@/claims/checkAnswer'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'

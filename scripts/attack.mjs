@@ -8,4 +8,4 @@ ownTemporaryFolder()
 ensureInstalled()
 process.env.TRUE_WEIGHT_ATTACK = 'whole'
 run('npm', ['run', '--silent', 'unit:all', '--', '--runInBand', '--verbose', 'tests/attack'])
-run('npm', ['run', '--silent', 'journey', '--', 'attack'])
+run('npm', ['run', '--silent', 'journey', '--', 'attack', 'load'])

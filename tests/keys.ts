@@ -1,6 +1,7 @@
 import { createHash, generateKeyPairSync, type KeyObject, sign } from 'node:crypto'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { chainedKey, type KeyEntry } from '@/desk/keyRegister'
+import { chained, type Link } from '@/desk/trail/chain'
+import type { KeyEntry } from '@/desk/trail/keyRegister'
 import type { FindingStatement, KeyStatement } from '@/desk/signature'
 
 /** Keys and signatures made by Node's own cryptography, as another library than the application's would make them. */
@@ -46,7 +47,14 @@ const hash = (text: string) => sha256(text).toString('hex')
 /** A register with an entry behind its last. */
 export function registered(
   entries: readonly KeyEntry[],
-  entry: Omit<KeyEntry, 'number' | 'previous' | 'hash' | 'who'>,
+  entry: Omit<KeyEntry, keyof Link | 'who'>,
 ): readonly KeyEntry[] {
-  return [...entries, chainedKey({ ...entry, who: entry.name }, entries.at(-1), hash)]
+  return [
+    ...entries,
+    chained(
+      { ...entry, who: entry.name },
+      { length: entries.length, hash: entries.at(-1)?.hash ?? '' },
+      hash,
+    ),
+  ]
 }

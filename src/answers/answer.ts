@@ -3,7 +3,7 @@ import { check } from '@/answers/check'
 import { type DescribeAnswer, describeReadings } from './describeRequest'
 import { plan, type PlanAnswer } from './plan'
 import { reckon, type ReckonAnswer } from './reckon'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 
 export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer
 

@@ -7,7 +7,7 @@ import type { z } from 'zod'
 import { idOf } from './idOf'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
 import { parseRequest } from '@/claims/terms/parseRequest'
-import type { CheckError } from '@/claims/result'
+import type { CheckError } from '@/claims/checkAnswer'
 
 /** The answer to a request of one kind, under that request's own key. */
 export type Answered<K extends string, V> =

@@ -1,4 +1,4 @@
-import { isTested } from '@/claims/result'
+import { isTested } from '@/claims/checkAnswer'
 import fc from 'fast-check'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { checkOutcome } from '@/claims/check'

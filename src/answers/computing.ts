@@ -1,6 +1,6 @@
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 import { check } from './check'
 
 /** How checks are made where they may be waited for: at once, or in a thread of their own. */

@@ -1,5 +1,5 @@
 import { testedBy } from '@tests/reference/answers'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 import { differencesIn, differencesNow } from './differences'
 
 const answer = testedBy({

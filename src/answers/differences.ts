@@ -1,5 +1,6 @@
 import { parameterOf } from '@/claims/all'
-import { type CheckAnswer, type CheckResult, isTested } from '@/claims/result'
+import { type CheckAnswer, isTested } from '@/claims/checkAnswer'
+import { type CheckResult } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'

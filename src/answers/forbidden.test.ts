@@ -1,4 +1,4 @@
-import { isTested } from '@/claims/result'
+import { isTested } from '@/claims/checkAnswer'
 import { testedBy } from '@tests/reference/answers'
 import { methodsFor } from '@/claims/all'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'

@@ -1,8 +1,8 @@
 import type { z } from 'zod'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckAnswer } from '@/claims/result'
-import { checkAnswerSchema } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
+import { checkAnswerSchema } from '@/claims/checkAnswer'
 
 // What the schema lets through is what the compiler knows, and the other way round.
 type Schema = z.infer<typeof checkAnswerSchema>

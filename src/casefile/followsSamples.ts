@@ -78,6 +78,9 @@ function sampleBreaksOf(content: CaseContent, { id, draft, file }: ContentSample
 export const fileWords = ({ fileName, fileBytes, rowCount, fileSha256 }: SampleFile): string =>
   `${fileName}, ${fileBytes} bytes, ${rowCount} rows, SHA-256 ${fileSha256}`
 
+/** What the entry ends with where the file itself is kept. */
+export const FILE_KEPT = ', the file itself kept'
+
 const ROW = /^Row (\d+)(?:, which had been set aside)?: ([^]*)$/
 
 type Aside = Readonly<{ row: number; reason: string; who: string }>
@@ -159,6 +162,10 @@ export async function cellBreaks({ samples, trail }: CaseContent): Promise<Recor
         message: `What is kept of the file ${file?.fileName} of the sample “${draft.name}” is not the file that was brought in.`,
       })
     const entry = trail.find(({ sampleId, action }) => sampleId === id && action === 'brought-in')
+    if (!bytes && entry?.detail.endsWith(FILE_KEPT))
+      notes.push(
+        `The file ${file?.fileName} of the sample “${draft.name}” was kept when it was brought in, and is not here.`,
+      )
     const stated = entry && valuesIn(entry.after).cells
     if (typeof stated !== 'object' || stated === null) {
       notes.push(

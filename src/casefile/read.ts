@@ -84,6 +84,9 @@ async function contentOf(entries: Entries, manifest: Manifest): Promise<CaseCont
   const claims = pathsIn(entries, 'claims', 'json').map((path) => recordIn(entries, path, 'claim', version))
   const samples: ContentSample[] = []
   for (const path of pathsIn(entries, 'samples', 'json')) samples.push(await sampleOf(entries, path, version))
+  const files = [...entries.keys()].filter((path) => path.startsWith('files/'))
+  const stray = files.find((path) => !entries.has(`samples/${path.slice('files/'.length)}.csv`))
+  if (stray) throw new Wrong(stray, `${stray} is the file of no sample.`)
   const findings = pathsIn(entries, 'findings', 'json').map((path) =>
     recordIn(entries, path, 'finding', version),
   )

@@ -9,7 +9,8 @@ import {
   MAX_JWS,
   type Signature,
 } from '@/desk/signature'
-import { brokenAt, type KeyEntry, keysIn, type RegisteredKey } from '@/desk/keyRegister'
+import { verifyChain } from '@/desk/trail/chain'
+import { type KeyEntry, keysIn, type RegisteredKey } from '@/desk/trail/keyRegister'
 import { parseJson } from '@/desk/parseJson'
 import { type ContentFinding, sha256 } from './content'
 
@@ -55,8 +56,8 @@ export const readKeyStatement = (jws: string): Promise<Signed<KeyStatement> | un
 export async function keysOf(
   entries: readonly KeyEntry[],
 ): Promise<Readonly<{ ok: true; keys: readonly RegisteredKey[] } | { ok: false; number: number }>> {
-  const broken = brokenAt(entries, sha256)
-  if (broken !== undefined) return { ok: false, number: broken }
+  const chain = verifyChain(entries, sha256)
+  if (!chain.holds) return { ok: false, number: chain.number }
   const known = new Set<string>()
   for (const { number, action, name, key, proof } of entries) {
     const said = action === 'entered' ? await readKeyStatement(proof) : undefined

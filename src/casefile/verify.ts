@@ -1,7 +1,7 @@
 import type { Computing } from '@/answers/computing'
 import { differencesNow } from '@/answers/differences'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { readClaimAgainst } from '@/intake/claimDocument'

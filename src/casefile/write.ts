@@ -17,7 +17,7 @@ import {
   type SampleRecord,
   trailEntrySchema,
 } from './content'
-import { checkAnswerSchema } from '@/claims/result'
+import { checkAnswerSchema } from '@/claims/checkAnswer'
 import { writeCsv } from './sheetCsv'
 import { CASE_FILE_VERSION } from './versions'
 import { type ZipEntry, zipped } from './zip'
@@ -87,7 +87,13 @@ async function* contentEntries(content: CaseContent, computing: Computing): Asyn
   yield textEntry('trail.ndjson', content.trail.map((entry) => `${canonicalJson(entry)}\n`).join(''))
   for (const [name, schema] of Object.entries(SCHEMAS))
     yield textEntry(`schemas/${name}.schema.json`, jsonText(schema()))
-  for (const [at, sample] of content.samples.entries()) yield* sampleEntries(placeOf(at), sample)
+  let room = MAX_FILES
+  for (const [at, sample] of content.samples.entries()) {
+    const { fileBytes } = sample.file ?? { fileBytes: 0 }
+    const hasRoom = fileBytes <= room
+    if (hasRoom) room -= fileBytes
+    yield* sampleEntries(placeOf(at), sample, hasRoom)
+  }
   const sourceOf = async (id: string) => content.samples.find((sample) => sample.id === id)
   for (const [at, claim] of content.claims.entries()) {
     const place = placeOf(at)
@@ -116,10 +122,14 @@ const SCHEMAS: Readonly<Record<string, () => object>> = {
 /** Counted from 1, in two digits at least: 01. */
 const placeOf = (at: number): string => String(at + 1).padStart(2, '0')
 
-/** A larger file is left out of the case's: what was read of it is there. */
-const MAX_FILE = 64 * 1024 * 1024
+/** Files are left out where they would make the case's too large to be brought in: what was read of them is there. */
+const MAX_FILES = 256 * 1024 * 1024
 
-async function* sampleEntries(place: string, sample: ContentSample): AsyncGenerator<ZipEntry> {
+async function* sampleEntries(
+  place: string,
+  sample: ContentSample,
+  hasRoom: boolean,
+): AsyncGenerator<ZipEntry> {
   const { sheet, original, ...own } = sample
   const columns = (await sheet?.columns()) ?? []
   const record: SampleRecord = {
@@ -128,7 +138,7 @@ async function* sampleEntries(place: string, sample: ContentSample): AsyncGenera
   }
   yield textEntry(`samples/${place}.json`, jsonText(record))
   if (sheet) yield { path: `samples/${place}.csv`, pieces: writeCsv(columns, sheet.rowCount) }
-  const bytes = sample.file && sample.file.fileBytes <= MAX_FILE ? await original?.() : undefined
+  const bytes = hasRoom ? await original?.() : undefined
   if (bytes) yield { path: `files/${place}`, pieces: [bytes] }
 }
 

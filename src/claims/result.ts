@@ -207,30 +207,6 @@ export const checkResultSchema = z.discriminatedUnion(
   PARAMETERS.map((name) => resultSchemaOf(parameterOf(name))) as unknown as [ResultSchema],
 )
 
-/** What a claim comes to for a lot all of whose units were measured: no sample, and no test. */
-export const censusResultSchema = z.strictObject({
-  id: z.string().optional(),
-  ok: z.literal(true),
-  coreVersion: z.string(),
-  kind: z.literal('census'),
-  lotSize: figure,
-  estimate: z.strictObject({ parameter, value: figure, difference: figure }),
-  finding: z.strictObject({
-    outcome: z.enum(['supported', 'contradicted']),
-    sentence: z.string(),
-    limits: z.string(),
-    basis: z.string().optional(),
-  }),
-})
-
-export const checkErrorSchema = z.strictObject({
-  id: z.string().optional(),
-  ok: z.literal(false),
-  error: z.strictObject({ code: z.string(), path: z.string(), message: z.string() }),
-})
-
-export const checkAnswerSchema = z.union([checkResultSchema, censusResultSchema, checkErrorSchema])
-
 /** Plain data that nobody changes. */
 export type Plain<T> = T extends readonly (infer One)[]
   ? readonly Plain<One>[]
@@ -239,15 +215,6 @@ export type Plain<T> = T extends readonly (infer One)[]
     : T
 
 export type CheckResult = Plain<z.infer<typeof checkResultSchema>>
-export type CheckError = Plain<z.infer<typeof checkErrorSchema>>
-export type CensusResult = Plain<z.infer<typeof censusResultSchema>>
-export type CheckAnswer = CheckResult | CensusResult | CheckError
-
-/** Whether a check came to a test, and not to the figure of a whole lot or to an error. */
-export function isTested(answer: CheckAnswer): answer is CheckResult {
-  return answer.ok && answer.kind !== 'census'
-}
-
 export type TestFigures = CheckResult['test']
 type RangeTest = Extract<TestFigures, { parts: unknown }>
 export type TestPart = RangeTest['parts'][number]

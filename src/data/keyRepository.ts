@@ -1,6 +1,7 @@
 import 'server-only'
 import { asc, sql } from 'drizzle-orm'
-import { chainedKey, type KeyEntry } from '@/desk/keyRegister'
+import { chained, type Link } from '@/desk/trail/chain'
+import type { KeyEntry } from '@/desk/trail/keyRegister'
 import type { Connection } from './connection'
 import { keyEntries } from './schema'
 import { sha256 } from './trailRepository'
@@ -20,9 +21,9 @@ export async function holdRegister(db: Connection): Promise<readonly KeyEntry[]>
 /** Puts an entry behind the last one of a register that is held. */
 export async function addKeyEntry(
   db: Connection,
-  entry: Omit<KeyEntry, 'number' | 'previous' | 'hash'>,
+  entry: Omit<KeyEntry, keyof Link>,
   last: KeyEntry | undefined,
 ): Promise<void> {
-  const chained = chainedKey(entry, last, sha256)
-  await db.insert(keyEntries).values({ ...chained, at: new Date(chained.at) })
+  const linked = chained(entry, { length: last?.number ?? 0, hash: last?.hash ?? '' }, sha256)
+  await db.insert(keyEntries).values({ ...linked, at: new Date(linked.at) })
 }

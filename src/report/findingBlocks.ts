@@ -1,4 +1,5 @@
-import { type CensusResult, type CheckResult, isTested } from '@/claims/result'
+import { type CensusResult, isTested } from '@/claims/checkAnswer'
+import { type CheckResult } from '@/claims/result'
 import { signedIn } from '@/casefile/signedText'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'

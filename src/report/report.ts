@@ -2,25 +2,21 @@ import { AT_ONCE, type Computing } from '@/answers/computing'
 import type { CaseContent } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
 import type { RecordVerdict } from '@/casefile/verdict'
-import { simultaneousInterval } from '@/claims/simultaneousInterval'
-import { testedTogether } from '@/claims/testedTogether'
 import { CORE_VERSION } from '@/claims/terms/version'
-import { intervalWords } from '@/words/en/claimLineWords'
 import { claimTitle } from '@/words/en/claimTitle'
-import { formatCount, formatPercent, formatPValue } from '@/words/figures'
-import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { formatCount } from '@/words/figures'
 import { methodOf } from '@/claims/all'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
 import { CONDITION_SOURCES } from '@/words/en/sources'
-import { SIMULTANEOUS_HEADS, simultaneousWords, togetherWords } from '@/words/en/togetherWords'
 import { instantWords } from '@/words/en/trailWords'
 import { claimParts } from './claimParts'
 import type { Block, Part, Report } from './document/document'
 import { latexIn, type Writer, writerFor } from './language'
-import type { RegisteredKey } from '@/desk/keyRegister'
+import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { type ClaimStudy, studyClaims } from './study'
+import { simultaneousPart, summaryPart } from './summaryParts'
 
 /** By whom checks are made, and the register that signatures are held against; absent where there is none to hand. */
 export type ReportMeans = Readonly<{
@@ -111,86 +107,6 @@ function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
   const title = breaks.length === 0 ? 'What the record does not show' : 'The record does not hold'
   const items = [...breaks.map(({ message }) => message), ...notes]
   return [{ id: 'record', title, level: 2, blocks: [{ is: 'list', items }] }]
-}
-
-/** The findings in one table; of several that were tested, also what they come to together. */
-function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part {
-  const tested = studies.filter(({ checked }) => checked !== undefined)
-  const each = tested.map(({ checked }) => ({
-    ...checked!.result.test,
-    outcome: checked!.result.finding.outcome,
-  }))
-  const adjusted = tested.length > 1 ? testedTogether(each) : []
-  const rows = studies.map((study) => {
-    const { number, claim, checked, census, findings } = study
-    const result = checked?.result
-    const together = adjusted[tested.indexOf(study)]
-    const level = result?.test.significanceLevel ?? 1
-    const outcome = (result ?? census?.result)?.finding.outcome ?? 'open'
-    const signed = findings.filter(({ isCurrent }) => isCurrent).at(-1)
-    return [
-      write(String(number)),
-      write(claimTitle(claim.draft)),
-      OUTCOME_WORDS[outcome],
-      result ? write(formatPercent(level)) : '',
-      result ? write(formatPValue(result.test.pValue, level)) : census ? 'whole lot' : '',
-      ...(adjusted.length > 0
-        ? [
-            together ? write(formatPValue(together.pValue, level)) : '',
-            together ? (together.outcome === outcome ? 'the same' : OUTCOME_WORDS[together.outcome]) : '',
-          ]
-        : []),
-      signed ? `${signed.signedBy}, ${signed.signedOn}` : 'not signed',
-    ]
-  })
-  const isSeveral = adjusted.length > 0
-  const table: Block = {
-    is: 'table',
-    label: 'Findings',
-    heads: [
-      'No.',
-      'Claim',
-      'Finding',
-      'Level',
-      'p-value',
-      ...(isSeveral ? ['Adjusted', 'Together'] : []),
-      'Signed',
-    ],
-    rows,
-    numbers: [true, false, false, true, true, ...(isSeveral ? [true, false] : []), false],
-  }
-  const outcomes = each.map(({ outcome, significanceLevel }, at) => ({
-    outcome,
-    significanceLevel,
-    adjusted: adjusted[at]!,
-  }))
-  const together: readonly Block[] = isSeveral
-    ? [{ is: 'paragraph', text: write(togetherWords(outcomes)), look: 'quiet' }]
-    : []
-  return { id: 'summary', title: 'Summary of findings', level: 2, blocks: [table, ...together] }
-}
-
-/** Of several claims, intervals that hold at once. */
-function simultaneousPart(studies: readonly ClaimStudy[], write: Writer): readonly Part[] {
-  const tested = studies.flatMap(({ claim, formats: { display }, checked }) =>
-    checked?.result.interval ? [{ claim, display, ...checked, interval: checked.result.interval }] : [],
-  )
-  const count = tested.length
-  if (count < 2) return []
-  const rows = tested.map(({ claim, display, document, interval }) => {
-    const wider = simultaneousInterval({ document, level: interval.level, count })
-    const shown = [interval, wider].map((one) => (one ? intervalWords(one, display) : ''))
-    return [claimTitle(claim.draft), ...shown].map(write)
-  })
-  const words = simultaneousWords(tested.map(({ interval }) => interval.level))
-  const blocks: readonly Block[] = [
-    {
-      ...{ is: 'table', label: 'Simultaneous intervals', heads: SIMULTANEOUS_HEADS },
-      ...{ rows, numbers: [false, false, false] },
-    },
-    { is: 'paragraph', text: write(words), look: 'quiet' },
-  ]
-  return [{ id: 'simultaneous-intervals', title: 'Simultaneous intervals', level: 2, blocks }]
 }
 
 function workingPart(

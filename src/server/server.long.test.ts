@@ -25,7 +25,7 @@ import { fingerprintOf, fingerprintOfValue } from './finding/fingerprint'
 import { saveSample } from './sample/saveSample'
 import { signFinding } from './finding/signFinding'
 import { documentOf } from './check/documentOf'
-import { computeWanted } from './check/laterOutcomes'
+import { computeOutcomes } from './check/laterOutcomes'
 import { unpackColumns } from '@/intake/sheet/columnBytes'
 
 const now = new Date('2026-11-03T10:42:00Z')
@@ -38,7 +38,7 @@ const EVERY_CASE: DocketQuestion = {
   page: 0,
   pageSize: 50,
 }
-const outcomes = globalThis as { trueWeightOutcomes?: { isWanted: boolean; isRunning: boolean } }
+const outcomes = globalThis as { trueWeightOutcomes?: object }
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 
 beforeAll(async () => {
@@ -333,11 +333,13 @@ test('an outcome that takes long is stored as being computed, and filled in once
   const bootstrap = { ...draft, method: 'bootstrap' } as const
   valueOf(await saveReadings(sampleId, readings.join(' ')))
   // Another is being computed meanwhile.
-  outcomes.trueWeightOutcomes = { isWanted: false, isRunning: true }
+  const running = { isRunning: true, isAgain: false, wanting: new WeakSet<object>() }
+  outcomes.trueWeightOutcomes = running
   valueOf(await saveClaim(claimId, { draft: bootstrap, revision: 1 }, later))
   expect((await readCase(caseId))?.claims).toMatchObject([{ outcome: null, isComputing: true }])
-  outcomes.trueWeightOutcomes.isRunning = false
-  computeWanted(await kept.trueWeightDatabase!)
+  expect(running.isAgain).toBe(true)
+  running.isRunning = false
+  computeOutcomes(await kept.trueWeightDatabase!)
   const settled = async () => {
     for (;;) {
       const [claim] = (await readCase(caseId))!.claims

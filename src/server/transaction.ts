@@ -1,7 +1,7 @@
 import 'server-only'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import type { Connection, Database } from '@/data/client'
-import { computeWanted } from './check/laterOutcomes'
+import { computeOutcomes, wantsOutcomes } from './check/laterOutcomes'
 
 /**
  * Does several things as one: in the end all of it is there, or nothing.
@@ -12,7 +12,17 @@ export function inTransaction<T>(
   db: Database,
   work: (connection: Connection) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
-  return unlessFull(() => db.inTransaction(work)).finally(() => computeWanted(db))
+  return unlessFull(async () => {
+    let isWanting = false
+    const outcome = await db.inTransaction(async (transaction) => {
+      const done = await work(transaction)
+      isWanting = wantsOutcomes(transaction)
+      return done
+    })
+    // Not before it is committed: they would not be found.
+    if (isWanting) computeOutcomes(db)
+    return outcome
+  })
 }
 
 /** The outcome of a change, or the problem `disk-full`. */

@@ -94,3 +94,7 @@ export async function until(isTrue: () => boolean | Promise<boolean>, limit: num
     await new Promise((resolve) => setTimeout(resolve, 50))
   }
 }
+
+/** Where a file is brought in as a sample of a case. */
+export const samplesAt = (caseId: string, fileName: string): string =>
+  `/api/cases/${caseId}/samples?question=${encodeURIComponent(JSON.stringify({ fileName, by: 'A' }))}`

@@ -1,6 +1,7 @@
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type CheckResult, isTested, type TestPart } from '@/claims/result'
+import { isTested } from '@/claims/checkAnswer'
+import { type CheckResult, type TestPart } from '@/claims/result'
 import type { SampleFiguresOf, SpreadFigures } from '@/claims/terms/sampleFigures'
 import { answer } from '@/answers/answer'
 

@@ -1,5 +1,5 @@
 import { check, integer, pgTable, text } from 'drizzle-orm/pg-core'
-import { KEY_ACTIONS } from '@/desk/keyRegister'
+import { KEY_ACTIONS } from '@/desk/trail/keyRegister'
 import { instant, oneOf, typed } from './parts'
 
 /** The office's register of keys: an entry for each that was entered or withdrawn, chained by hash and never changed. */

@@ -49,8 +49,11 @@ export type ChainHead = Readonly<{ length: number; hash: string }>
 /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
 export type Hash = (text: string) => string
 
+/** What links an entry of any chain: its place from 1, the hash of the one before it, and its own over everything else. */
+export type Link = Readonly<{ number: number; previous: string; hash: string }>
+
 /** The entry that follows the head of a chain. */
-export function chained(entry: Omit<TrailEntry, 'number'>, head: ChainHead, hash: Hash): ChainedEntry {
+export function chained<Entry extends object>(entry: Entry, head: ChainHead, hash: Hash): Entry & Link {
   const linked = { ...entry, number: head.length + 1, previous: head.hash }
   return { ...linked, hash: hash(canonicalJson(linked)) }
 }
@@ -66,7 +69,7 @@ export type ChainVerdict =
  * @param entries - in their order
  * @param head - what the chain is said to end with; absent: only the links are looked at
  */
-export function verifyChain(entries: readonly ChainedEntry[], hash: Hash, head?: ChainHead): ChainVerdict {
+export function verifyChain(entries: readonly Link[], hash: Hash, head?: ChainHead): ChainVerdict {
   let last: ChainHead = { length: 0, hash: '' }
   for (const entry of entries) {
     const { hash: stated, previous, ...own } = entry

@@ -2,7 +2,8 @@
 
 import { chakra, Flex } from '@chakra-ui/react'
 import { memo } from 'react'
-import type { CensusResult, CheckResult } from '@/claims/result'
+import type { CensusResult } from '@/claims/checkAnswer'
+import type { CheckResult } from '@/claims/result'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
 import { changedAfterWords } from '@/words/en/trailWords'
 import { openConditions, unanswered } from '@/words/en/conditionWords'

@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
+import { sha256 } from '@/ui/sha256'
 import { canonicalJson } from '@/desk/canonicalJson'
 
 /** Nobody signs between two keystrokes. */
@@ -13,9 +14,7 @@ export function useFingerprint(value: unknown): string | undefined {
     if (value === undefined) return
     let isOvertaken = false
     const make = async () => {
-      const bytes = new TextEncoder().encode(canonicalJson(value))
-      const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
-      const fingerprint = Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('')
+      const fingerprint = await sha256(canonicalJson(value))
       if (!isOvertaken) setKnown({ of: value, fingerprint })
     }
     const timer = setTimeout(() => void make(), PAUSE_MS)

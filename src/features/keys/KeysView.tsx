@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { RegisteredKey } from '@/desk/keyRegister'
+import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { keyWords } from '@/words/en/signatureWords'
 import { instantWords } from '@/words/en/trailWords'
 import { ActionButton } from '@/ui/ActionButton'

@@ -2,7 +2,7 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useId, useState } from 'react'
-import type { RegisteredKey } from '@/desk/keyRegister'
+import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { Button, QuietButton } from '@/ui/Button'
 import { useOfficer } from '@/ui/officer'
 import { type DeviceKey, forgetDeviceKey, keepDeviceKey } from '@/ui/signing/keyStore'
@@ -157,7 +157,7 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
         <QuietButton
           type="button"
           disabled={isBusy || !file || passphrase === ''}
-          onClick={() => work(() => broughtIn(file!, passphrase))}
+          onClick={() => work(() => broughtIn(file!, passphrase, setOfficer))}
         >
           Bring the key in
         </QuietButton>
@@ -185,10 +185,16 @@ async function madeWithFile(name: string, passphrase: string): Promise<string | 
 
 const LARGEST_FILE = 20_000
 
-async function broughtIn(file: File, passphrase: string): Promise<string | undefined> {
+async function broughtIn(
+  file: File,
+  passphrase: string,
+  setOfficer: (name: string) => void,
+): Promise<string | undefined> {
   const own = file.size > LARGEST_FILE ? undefined : await readKeyFile(await file.text(), passphrase)
   if (!own) return `${file.name} can't be opened: it is no file of a key, or its passphrase is another.`
   await keepDeviceKey(own)
+  // A key signs in its own name.
+  setOfficer(own.name)
   return undefined
 }
 

@@ -1,5 +1,6 @@
 import 'server-only'
-import { type CheckResult, isTested } from '@/claims/result'
+import { isTested } from '@/claims/checkAnswer'
+import { type CheckResult } from '@/claims/result'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import type { CheckDocument } from '@/claims/terms/request'
 import { type TestedClaim, testedTogether } from '@/claims/testedTogether'

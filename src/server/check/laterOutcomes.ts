@@ -2,7 +2,8 @@ import 'server-only'
 import { checkOutcome } from '@/claims/check'
 import type { FindingOutcome } from '@/claims/finding'
 import { findComputing, settleOutcome } from '@/data/claimRepository'
-import type { Database } from '@/data/client'
+import type { Connection, Database } from '@/data/client'
+import type { ClaimDraft } from '@/desk/claimDraft'
 import { isLong } from '../compute/computing'
 import { inThread } from '../compute/pool'
 import { documentOf } from './documentOf'
@@ -10,23 +11,27 @@ import { documentOf } from './documentOf'
 /** Nobody waits for these. */
 const MINUTES = 20
 
+type State = { isRunning: boolean; isAgain: boolean; wanting: WeakSet<object> }
 /** Kept on the global object, because a server may load this file more than once. */
-const kept = globalThis as typeof globalThis & {
-  trueWeightOutcomes?: { isWanted: boolean; isRunning: boolean }
-}
-const state = () => (kept.trueWeightOutcomes ??= { isWanted: false, isRunning: false })
+const kept = globalThis as typeof globalThis & { trueWeightOutcomes?: State }
+const state = (): State =>
+  (kept.trueWeightOutcomes ??= { isRunning: false, isAgain: false, wanting: new WeakSet() })
 
-/** There is an outcome to be computed, once what is being changed is stored. */
-export function wantOutcomes(): void {
-  state().isWanted = true
+/** An outcome that this transaction stores as being computed is to be computed, once it is committed. */
+export function wantOutcomes(transaction: Connection): void {
+  state().wanting.add(transaction)
 }
 
-/** Computes the outcomes that are wanted, one after the other, and returns at once. */
-export function computeWanted(db: Database): void {
+/** Whether a transaction stores outcomes as being computed. */
+export const wantsOutcomes = (transaction: Connection): boolean => state().wanting.has(transaction)
+
+/** Computes every outcome that is stored as being computed, one after the other, and returns at once. */
+export function computeOutcomes(db: Database): void {
   const now = state()
-  if (!now.isWanted || now.isRunning) return
+  now.isAgain = true
+  if (now.isRunning) return
   now.isRunning = true
-  void computeAll(db)
+  void computeAll(db, now)
     .catch((error: unknown) => console.error('An outcome could not be computed:', error))
     .finally(() => {
       now.isRunning = false
@@ -34,25 +39,25 @@ export function computeWanted(db: Database): void {
 }
 
 /** Until none is left; what was changed meanwhile is computed anew. */
-async function computeAll(db: Database): Promise<void> {
-  state().isWanted = false
-  for (let claim = await findComputing(db); claim; claim = await findComputing(db)) {
-    const document = await documentOf(db, claim.draft)
-    const outcome = document && (await computed(document))
-    await settleOutcome(db, claim, outcome ?? null)
+async function computeAll(db: Database, now: State): Promise<void> {
+  while (now.isAgain) {
+    now.isAgain = false
+    for (let claim = await findComputing(db); claim; claim = await findComputing(db))
+      await settleOutcome(db, claim, await outcomeOf(db, claim.draft))
   }
-  if (state().isWanted) await computeAll(db)
 }
 
-/** What can't be computed stays open. */
-async function computed(
-  document: NonNullable<Awaited<ReturnType<typeof documentOf>>>,
-): Promise<FindingOutcome | undefined> {
-  if (!isLong(document)) return checkOutcome(document)
+/** What can't be computed stays open, and keeps no other waiting. */
+async function outcomeOf(db: Database, draft: ClaimDraft): Promise<FindingOutcome | null> {
   try {
-    return await inThread('outcome', document, { minutes: MINUTES })
+    const document = await documentOf(db, draft)
+    if (!document) return null
+    const outcome = isLong(document)
+      ? await inThread('outcome', document, { minutes: MINUTES })
+      : checkOutcome(document)
+    return outcome ?? null
   } catch (error) {
     console.error('An outcome could not be computed:', error)
-    return undefined
+    return null
   }
 }

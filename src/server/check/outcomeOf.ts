@@ -19,6 +19,6 @@ export async function outcomeOf(
   const document = await documentOf(db, draft, known)
   if (!document) return null
   if (!isLong(document)) return checkOutcome(document) ?? null
-  wantOutcomes()
+  wantOutcomes(db)
   return 'computing'
 }

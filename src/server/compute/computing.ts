@@ -1,6 +1,6 @@
 import 'server-only'
 import { AT_ONCE, type Computing } from '@/answers/computing'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 import type { CheckDocument } from '@/claims/terms/request'
 import { looksOf } from '@/claims/work'
 import { canonicalJson } from '@/desk/canonicalJson'

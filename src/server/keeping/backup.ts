@@ -26,6 +26,7 @@ import { BACKUP_VERSION, readBackupManifest, type WrittenManifest } from './back
 import { keysOf } from '@/casefile/signature'
 import { listKeyEntries } from '@/data/keyRepository'
 import { chainOlderEntries, sha256 as hashOf } from '@/data/trailRepository'
+import { computeOutcomes } from '../check/laterOutcomes'
 import { readContent } from './readContent'
 
 const MANIFEST = 'backup.json'
@@ -141,6 +142,7 @@ export async function restore(
     if (/^2[23]/.test(codeOf(error))) return problem(`a table in it is malformed (${causeOf(error)}).`)
     throw error
   }
+  computeOutcomes(db)
   const dropped = await thinOut(folder)
   return success({
     ...{ madeAt, cases: await countCases(db), dropped },

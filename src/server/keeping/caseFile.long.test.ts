@@ -3,6 +3,7 @@ import { unzipSync, zipSync } from 'fflate'
 import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
+import { readCaseFile } from '@/casefile/read'
 import { exportCase, importCase } from './caseFile'
 import { openCase, reorderClaims, saveCase } from '../case/changeCase'
 import { fillWithDemo } from '../demo/fillWithDemo'
@@ -280,6 +281,20 @@ test('the file that a sample was brought in from goes with its case, byte for by
   const { 'files/02': _, ...rest } = entries
   const without = zipSync({ ...rest, 'manifest.json': new TextEncoder().encode(JSON.stringify(manifest)) })
   at(one)
+  const read = await readCaseFile(without)
+  expect(read.ok && read.value.notes).toEqual([
+    'The file log.csv of the sample “log” was kept when it was brought in, and is not here.',
+  ])
+  const files = { ...rest, 'files/01': entries['files/02']! }
+  manifest.files.push({
+    path: 'files/01',
+    bytes: bytes.length,
+    sha256: createHash('sha256').update(bytes).digest('hex'),
+  })
+  const stray = zipSync({ ...files, 'manifest.json': new TextEncoder().encode(JSON.stringify(manifest)) })
+  expect(await readCaseFile(stray)).toMatchObject({
+    problem: { path: 'files/01', message: expect.stringContaining('is the file of no sample') },
+  })
   const grown = await importCase(without, 'case.zip', doer)
   expect(grown.ok || grown.problem.message).toBe(true)
   expect(valueOf(await readKeptFile(kept)).bytes).toEqual(Buffer.from(bytes))

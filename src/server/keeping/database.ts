@@ -1,6 +1,6 @@
 import 'server-only'
 import { type Database, openDatabase } from '@/data/client'
-import { computeWanted, wantOutcomes } from '../check/laterOutcomes'
+import { computeOutcomes } from '../check/laterOutcomes'
 import { fillWithDemo } from '../demo/fillWithDemo'
 
 /** Kept on the global object, because a server may load this file more than once. */
@@ -26,7 +26,6 @@ async function open(): Promise<Database> {
   const db = await openDatabase(server ? { server } : { folder: folder! })
   if (process.env.TRUE_WEIGHT_DEMO === '1') await fillWithDemo(db)
   // What was left when the server was ended.
-  wantOutcomes()
-  computeWanted(db)
+  computeOutcomes(db)
   return db
 }

@@ -12,7 +12,7 @@ import { insertFile } from '@/data/fileRepository'
 import { packFile } from '../packed'
 import { insertColumns } from '@/data/sheetRepository'
 import { hashesOf } from '@/casefile/columnHash'
-import { fileWords } from '@/casefile/followsSamples'
+import { FILE_KEPT, fileWords } from '@/casefile/followsSamples'
 import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
@@ -210,7 +210,7 @@ export async function storeSheet(
   await insertSample(db, { id, caseId, draft, file, now })
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
   if (packed) await insertFile(db, id, packed)
-  const detail = `${fileWords(file)}${part}`
+  const detail = `${fileWords(file)}${part}${packed ? FILE_KEPT : ''}`
   const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashesOf(columns) })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id

@@ -2,6 +2,7 @@
 
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { FindingStatement } from '@/desk/signature'
+import { sha256 } from '../sha256'
 import { signStatement } from './deviceKey'
 import type { DeviceKey } from './keyStore'
 
@@ -38,9 +39,4 @@ export async function signWithKey(
     signedBy === seen.signedBy &&
     signedOn === seen.signedOn
   return isSeen ? signStatement(own, statement) : undefined
-}
-
-async function sha256(text: string): Promise<string> {
-  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text)))
-  return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('')
 }

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import { takesLong } from '@/claims/work'
-import type { CheckAnswer } from '@/claims/result'
+import type { CheckAnswer } from '@/claims/checkAnswer'
 import { sheets } from '@/workers/sheets'
 
 export type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>

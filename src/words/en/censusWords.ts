@@ -1,5 +1,5 @@
 import type { Census } from '@/claims/census'
-import type { CensusResult, CheckError } from '@/claims/result'
+import type { CensusResult, CheckError } from '@/claims/checkAnswer'
 import type { Claim } from '@/claims/terms/claim'
 import { decimalsFor, formatCount, formatNumber } from '../figures'
 import { claimClause, fullGap, fullValue, subjectOf } from './claimWords'

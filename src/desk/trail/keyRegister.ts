@@ -1,12 +1,8 @@
 import { z } from 'zod'
-import { canonicalJson } from './canonicalJson'
-import { keyName, MAX_JWS } from './signature'
-import { storedText } from './typed'
+import { keyName, MAX_JWS } from '../signature'
+import { storedText } from '../typed'
 
 export const KEY_ACTIONS = ['entered', 'withdrawn'] as const
-
-/** SHA-256 of a text in UTF-8, in hexadecimal digits. */
-type Hash = (text: string) => string
 
 /** An entry of the office's register of keys: whose key was entered or withdrawn, when and by whom, chained by hash. */
 export const keyEntrySchema = z.strictObject({
@@ -31,26 +27,6 @@ export const registerSchema = z.strictObject({
 
 /** A key on the register, from when until when it stands for its holder. */
 export type RegisteredKey = Readonly<{ key: string; name: string; from: string; until?: string }>
-
-/** The entry that follows the last one. */
-export function chainedKey(
-  entry: Omit<KeyEntry, 'number' | 'previous' | 'hash'>,
-  last: KeyEntry | undefined,
-  hash: Hash,
-): KeyEntry {
-  const linked = { ...entry, number: (last?.number ?? 0) + 1, previous: last?.hash ?? '' }
-  return { ...linked, hash: hash(canonicalJson(linked)) }
-}
-
-/** The number of the first entry that is not what was written, or not in its place; undefined where the chain holds. */
-export function brokenAt(entries: readonly KeyEntry[], hash: Hash): number | undefined {
-  const at = entries.findIndex(({ hash: stated, ...own }, index) => {
-    const before = entries[index - 1]
-    const isLinked = own.number === index + 1 && own.previous === (before?.hash ?? '')
-    return !isLinked || hash(canonicalJson(own)) !== stated
-  })
-  return at < 0 ? undefined : at + 1
-}
 
 /** The keys that the entries come to, the first first. */
 export function keysIn(entries: readonly KeyEntry[]): readonly RegisteredKey[] {
