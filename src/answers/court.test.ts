@@ -7,6 +7,7 @@ import { levelTable } from '@/words/en/levelTable'
 import { formatsFor } from '@/words/formats'
 import type { CheckDocument } from '@/claims/terms/request'
 import { check } from './check'
+import { summary } from './summary'
 
 // What a hostile reader found said, and what is said now: each with its own figures.
 
@@ -266,4 +267,16 @@ test('what was set aside first is said with what it was before', () => {
   expect(of('normality', [11]).sentence).toMatch(
     /With what was set aside, the risk would be about .* instead of 5/,
   )
+})
+
+test('a bootstrap says by how many resamples', () => {
+  const values = Array.from({ length: 12 }, (_, at) => 15 + Math.sin(at) / 10)
+  const document = {
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: readings(...values),
+    test: { method: 'bootstrap' },
+  } as const
+  expect(summary(check(document))).toContain(', 9,999 resamples, p-value')
+  const fewer = { ...document, test: { method: 'bootstrap', resamples: 1999 } } as const
+  expect(summary(check(fewer))).toContain(', 1,999 resamples, p-value')
 })

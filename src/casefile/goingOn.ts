@@ -30,8 +30,8 @@ async function lostFrom(here: CaseContent, file: CaseContent): Promise<string | 
   const claims = new Set(file.claims.map(({ id }) => id))
   const claim = here.claims.find(({ id }) => !claims.has(id))
   if (claim) return `the claim ${claim.id}`
-  const signed = new Set(file.findings.map(({ id, fingerprint, jws }) => `${id} ${fingerprint} ${jws}`))
-  const finding = here.findings.find(({ id, fingerprint, jws }) => !signed.has(`${id} ${fingerprint} ${jws}`))
+  const signed = new Set(file.findings.map(({ id, fingerprint }) => `${id} ${fingerprint}`))
+  const finding = here.findings.find(({ id, fingerprint }) => !signed.has(`${id} ${fingerprint}`))
   if (finding) return `the signed finding ${finding.number} of claim ${finding.claimId}`
   const samples = new Map(file.samples.map((sample) => [sample.id, sample]))
   for (const sample of here.samples) {

@@ -417,6 +417,16 @@ test('the figure of a whole lot is marked, signed, reported and follows from the
   expect(text).toContain('| Size of the lot | 4 |')
   expect(text).toMatch(/Check document of claim 1 \| [0-9a-f]{64}/)
   expect(text).not.toMatch(/p-value 0|There is no finding|Several claims together/)
+  // With a reading set aside it is a sample again, beside the whole lot.
+  valueOf(
+    await saveReadings(sampleId, '14.1 14.2 14.0 14.1', {
+      setAside: [{ row: 0, reason: 'torn', by: 'A. Officer' }],
+    }),
+  )
+  const aside = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  const report = markdownOf(await reportOf(aside, USUAL_OPTIONS)).replaceAll('\u202f', ' ')
+  expect(report).toContain('With everything that is set aside: All 4 units of the lot were taken')
+  expect(report).toContain('what was signed is this: “All 4 units of the lot were taken')
 })
 
 test('nothing is signed without a name, on no day, or that is not what is stored', async () => {

@@ -70,6 +70,18 @@ test('more different texts than a dictionary holds become free text', async () =
   expect(textsOf(columns[0]!)).toEqual(texts)
 })
 
+test('a cell that begins with a byte order mark keeps it, but for the first of the file', async () => {
+  const texts = (column: Column) => Array.from({ length: column.length }, (_, row) => cellText(column, row))
+  const codes = await read('\ufeffa,b\n\ufeffx,1\ny,2\n\ufeffx,3\n')
+  expect(codes.names).toEqual(['a', 'b'])
+  expect(texts(codes.columns[0]!)).toEqual(['\ufeffx', 'y', '\ufeffx'])
+  const free = await read(
+    `a,b\n${Array.from({ length: 70_000 }, (_, row) => `\ufeff${row} kg,1`).join('\n')}\n`,
+  )
+  expect(free.columns[0]!.kind).toBe('text')
+  expect(texts(free.columns[0]!)[69_999]).toBe('\ufeff69999 kg')
+})
+
 test('columns longer than a chunk keep every cell', async () => {
   const values = Array.from({ length: CHUNK_LENGTH + 5 }, (_, i) => i / 8)
   const { columns } = await read(['x', ...values].join('\n'))

@@ -1,6 +1,8 @@
 import { execFileSync } from 'node:child_process'
 import path from 'node:path'
 import { check } from '@/answers/check'
+import { testedBy } from '@tests/reference/answers'
+import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import type { CheckDocument } from '@/claims/terms/request'
 import { failure, success } from '@/claims/terms/outcome'
 import { computing, isLong } from './computing'
@@ -33,6 +35,12 @@ test('what is done in a thread is what is done at once', async () => {
   const document = documentOf(500, { method: 'bootstrap' })
   expect(await inThread('check', document)).toEqual(check(document))
   expect(await inThread('outcome', document)).toBe('not-contradicted')
+  const few = documentOf(12)
+  const examination = { document: few, result: testedBy(few) }
+  expect(await inThread('examine', examination)).toEqual(
+    crossExamination(examination).map(({ ask }) => ask()),
+  )
+  expect(await computing().examine(examination)).toHaveLength(crossExamination(examination).length)
   const answers = await inThread('answers', [JSON.stringify(document), 'no JSON', '[['])
   expect(answers.map((one) => (one.ok ? 'answered' : one.error.code))).toEqual([
     'answered',

@@ -3,7 +3,9 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { eq } from 'drizzle-orm'
 import { verify } from '@/cli/verify'
+import { AT_ONCE } from '@/answers/computing'
 import { verifyRecord } from '@/casefile/follows'
+import { findingBreaks } from '@/casefile/followsFindings'
 import { signatureOf } from '@/casefile/signature'
 import { keysIn } from '@/desk/trail/keyRegister'
 import type { Outcome } from '@/claims/terms/outcome'
@@ -13,7 +15,7 @@ import type { FindingStatement } from '@/desk/signature'
 import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
-import { newKey, type OwnKey, proofOf, signedBy } from '@tests/keys'
+import { newKey, type OwnKey, proofOf, registered, signedBy } from '@tests/keys'
 import { openCase } from '../case/changeCase'
 import { documentOf } from '../check/documentOf'
 import { readClaim } from '../claim/readClaim'
@@ -61,6 +63,16 @@ async function signable(signedBy = 'A. Officer') {
   const document = await documentOf(await kept.trueWeightDatabase!, whole)
   const inputFingerprint = fingerprintOfValue({ document, remarks: whole.remarks })
   return { caseId, claimId, draft: whole, signature: { signedBy, signedOn: '2026-11-03', inputFingerprint } }
+}
+
+/** The case as a file, and where a register goes that it is held against. */
+async function filesOf(caseId: string) {
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-keys-'))
+  const pieces = []
+  for await (const piece of valueOf(await exportCase(caseId)).bytes) pieces.push(piece)
+  const files = { case: path.join(folder, 'case.zip'), register: path.join(folder, 'keys.json') }
+  writeFileSync(files.case, Buffer.concat(pieces))
+  return files
 }
 
 test('a key is entered under the name that it says of itself, once, and withdrawn for good', async () => {
@@ -143,11 +155,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
   expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
   expect(content.trail.at(-1)!.detail).toMatch(new RegExp(`, key ${own.key}$`))
   const text = markdownOf(await reportOf(content, USUAL_OPTIONS))
-  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-keys-'))
-  const files = { case: path.join(folder, 'case.zip'), register: path.join(folder, 'keys.json') }
-  const pieces = []
-  for await (const piece of valueOf(await exportCase(caseId)).bytes) pieces.push(piece)
-  writeFileSync(files.case, Buffer.concat(pieces))
+  const files = await filesOf(caseId)
   const { entries } = await readRegister()
   const verified = async (given: object | string) => {
     writeFileSync(files.register, typeof given === 'string' ? given : JSON.stringify(given))
@@ -192,7 +200,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
 test('a key signs under its own name only, and no more once it is withdrawn', async () => {
   const own = newKey('A. Officer')
   valueOf(await enter(own))
-  const { claimId, signature } = await signable('C. Officer')
+  const { caseId, claimId, signature } = await signable('C. Officer')
   const { statement } = valueOf(await readToSign(claimId, signature, later))
   expect(codeOf(await signFinding(claimId, { ...signature, jws: signedBy(own, statement) }, later))).toBe(
     'key',
@@ -200,11 +208,49 @@ test('a key signs under its own name only, and no more once it is withdrawn', as
   // By name it can be signed, since that name has no key.
   valueOf(await signFinding(claimId, signature, later))
   expect(await verifyFinding(claimId, '1')).toMatchObject({ signature: { by: 'name', hadKey: false } })
+  // A register that had a key of that name by then does not take it for theirs.
+  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  const named = newKey('C. Officer')
+  const at = '2026-11-03T10:00:00.000Z'
+  const entry = {
+    at,
+    action: 'entered',
+    name: named.name,
+    key: named.key,
+    proof: proofOf(named, at),
+  } as const
+  const files = await filesOf(caseId)
+  writeFileSync(
+    files.register,
+    JSON.stringify({ kind: 'true-weight-register', entries: registered([], entry) }),
+  )
+  expect(await verify(files.case, files.register)).toMatchObject({
+    holds: false,
+    words: expect.stringContaining('though the register had a key of that name by then'),
+  })
+  // A signature over a trail that has its own entry was made after it.
+  const [signed] = content.findings
+  const { length: number, hash } = content.head
+  const late = {
+    kind: 'true-weight-signature',
+    finding: signed!.fingerprint,
+    trail: { length: number, hash },
+    at,
+  } as const
+  const entries = content.trail.map((one) =>
+    one.action === 'signed' ? { ...one, detail: `${one.detail}, key ${own.key}` } : one,
+  )
+  const forged = { ...content, trail: entries, findings: [{ ...signed!, jws: signedBy(own, late) }] }
+  expect((await findingBreaks(forged, AT_ONCE)).map(({ message }) => message)).toEqual([
+    expect.stringContaining(`is over another trail: its entry ${number}`),
+  ])
   const { claimId: second, signature: owns } = await signable()
   const asked = valueOf(await readToSign(second, owns, later))
   valueOf(await withdrawKey({ key: own.key, by: 'B. Officer' }, now))
   const jws = signedBy(own, asked.statement)
   expect(codeOf(await signFinding(second, { ...owns, jws }, later))).toBe('key')
+  // A name whose key was withdrawn signs without one again.
+  expect(codeOf(await signFinding(second, owns, later))).toBe('done')
 })
 
 test('what was changed between the asking and the signing is not signed', async () => {
