@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { canonicalJson } from './canonicalJson'
 import { storedText } from './typed'
 
 const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
@@ -25,10 +24,6 @@ export const keyStatementSchema = z.strictObject({
   at: instant,
 })
 export type KeyStatement = Readonly<z.infer<typeof keyStatementSchema>>
-
-/** The bytes that are signed: the statement's only spelling as JSON. */
-export const statementBytes = (statement: FindingStatement | KeyStatement): Uint8Array =>
-  new TextEncoder().encode(canonicalJson(statement))
 
 /** The longest signature that is looked at: a key and a statement are much shorter. */
 export const MAX_JWS = 8000

@@ -124,19 +124,23 @@ function Shown({
           {name} can’t be taken in so. {view.problem.message}
         </Box>
       )}
-      <chakra.label display="block" marginBlock="6px">
-        <input
-          type="checkbox"
-          checked={choice.isKept !== false}
-          onChange={({ target }) => onChange({ columns: choice.columns, isKept: target.checked })}
-        />{' '}
-        Keep the file itself too, so that it can be had again as it was handed in
-      </chakra.label>
-      <FormatSentence
-        format={format}
-        isWorkbook={workbook !== undefined}
-        onChange={(changed) => onChange({ format: changed })}
-      />
+      {view.ok && (
+        <chakra.label display="block" marginBlock="6px">
+          <input
+            type="checkbox"
+            checked={choice.isKept !== false}
+            onChange={({ target }) => onChange({ columns: choice.columns, isKept: target.checked })}
+          />{' '}
+          Keep the file itself too, so that it can be had again as it was handed in
+        </chakra.label>
+      )}
+      {workbook?.part.rowCount !== 0 && (
+        <FormatSentence
+          format={format}
+          isWorkbook={workbook !== undefined}
+          onChange={(changed) => onChange({ format: changed })}
+        />
+      )}
       {doubts.map(({ about, example }) => (
         <Box key={about} color="warning" role="alert">
           {about === 'thousands'

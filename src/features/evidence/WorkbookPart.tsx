@@ -31,21 +31,25 @@ export function WorkbookPart({
           ,{' '}
         </>
       )}
-      rows{' '}
-      <RowNumber
-        key={`first ${part.firstRow}`}
-        label="First row taken"
-        value={part.firstRow}
-        onChange={(firstRow) => onChange({ ...choice, firstRow })}
-      />{' '}
-      to{' '}
-      <RowNumber
-        key={`last ${part.lastRow}`}
-        label="Last row taken"
-        value={part.lastRow}
-        onChange={(lastRow) => onChange({ ...choice, lastRow })}
-      />{' '}
-      of {formatCount(part.rowCount)}.
+      {part.rowCount > 0 && (
+        <>
+          rows{' '}
+          <RowNumber
+            key={`first ${part.firstRow}`}
+            label="First row taken"
+            value={part.firstRow}
+            onChange={(firstRow) => onChange({ ...choice, firstRow })}
+          />{' '}
+          to{' '}
+          <RowNumber
+            key={`last ${part.lastRow}`}
+            label="Last row taken"
+            value={part.lastRow}
+            onChange={(lastRow) => onChange({ ...choice, lastRow })}
+          />{' '}
+          of {formatCount(part.rowCount)}.
+        </>
+      )}
       {hiddenWithin(shown) > 0 && (
         <Box color={shown.askedRows > 0 ? 'warning' : undefined} role="alert">
           {rowsWords(hiddenWithin(shown))} hidden in the workbook:{' '}

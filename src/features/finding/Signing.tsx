@@ -145,8 +145,8 @@ function HowSigned({ own }: Readonly<{ own: DeviceKey | undefined }>) {
     <Flex gap="12px" color="quiet" fontSize="13px" marginTop="4px">
       <span>
         {own
-          ? `It is signed with the key ${keyWords(own.key)} of this device.`
-          : 'It is signed by name, without a key.'}
+          ? `You sign with the key ${keyWords(own.key)} of this device.`
+          : 'You sign by name, without a key.'}
       </span>
       <TextLink href="/keys" color="accent">
         Keys

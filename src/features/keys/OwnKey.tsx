@@ -167,20 +167,27 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
 }
 
 async function made(name: string): Promise<string | undefined> {
-  const own = await makeDeviceKey(name)
-  await keepDeviceKey(own)
-  return entered(own)
+  return heldAndEntered(await makeDeviceKey(name))
 }
 
 async function madeWithFile(name: string, passphrase: string): Promise<string | undefined> {
   const { own, file } = await makeKeyFile(name, passphrase)
+  const problem = await heldAndEntered(own)
+  if (problem !== undefined) return problem
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([file], { type: 'application/jose' }))
   link.download = `key of ${name}.jwe`
   link.click()
   URL.revokeObjectURL(link.href)
+  return undefined
+}
+
+/** Held before it is entered, so that none is on the register that nobody has; one that is refused is held by nobody. */
+async function heldAndEntered(own: DeviceKey): Promise<string | undefined> {
   await keepDeviceKey(own)
-  return entered(own)
+  const problem = await entered(own)
+  if (problem !== undefined) await forgetDeviceKey()
+  return problem
 }
 
 const LARGEST_FILE = 20_000

@@ -12,7 +12,8 @@ import {
 } from 'jose'
 import { z } from 'zod'
 import type { DeviceKey } from './keyStore'
-import { type FindingStatement, type KeyStatement, statementBytes } from '@/desk/signature'
+import { canonicalJson } from '@/desk/canonicalJson'
+import type { FindingStatement, KeyStatement } from '@/desk/signature'
 
 const ALGORITHM = 'EdDSA'
 /** Rounds of PBKDF2 that a guess at a passphrase costs (OWASP, 2023, for SHA-256). */
@@ -77,9 +78,9 @@ async function named(name: string, publicKey: JWK, privateKey: CryptoKey): Promi
   return { name, key: await calculateJwkThumbprint(own), publicKey: own, privateKey }
 }
 
-/** A statement signed by a key: a compact JWS (RFC 7515) with the public key in its header. */
+/** A statement, in its only spelling as JSON, signed by a key: a compact JWS (RFC 7515) with the public key in its header. */
 export function signStatement(own: DeviceKey, statement: FindingStatement | KeyStatement): Promise<string> {
-  return new CompactSign(statementBytes(statement))
+  return new CompactSign(new TextEncoder().encode(canonicalJson(statement)))
     .setProtectedHeader({ alg: ALGORITHM, kid: own.key, jwk: own.publicKey })
     .sign(own.privateKey)
 }
