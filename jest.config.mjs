@@ -4,15 +4,18 @@ import nextJest from 'next/jest.js'
 
 const createConfig = nextJest({ dir: './' })
 
-/** This package has modules only, which Jest can't load: it is given one of the older kind. */
-const JOSE = fileURLToPath(new URL('build/jest/jose.cjs', import.meta.url))
-buildSync({
-  entryPoints: [fileURLToPath(import.meta.resolve('jose'))],
-  outfile: JOSE,
-  bundle: true,
-  format: 'cjs',
-  platform: 'node',
-})
+/** These packages have modules only, which Jest can't load: it is given them as the older kind. */
+const MODULES = ['jose', 'asn1js', 'pkijs']
+const older = (name) => fileURLToPath(new URL(`build/jest/${name}.cjs`, import.meta.url))
+for (const name of MODULES)
+  buildSync({
+    entryPoints: [fileURLToPath(import.meta.resolve(name))],
+    outfile: older(name),
+    bundle: true,
+    format: 'cjs',
+    platform: 'node',
+    external: MODULES,
+  })
 
 export default createConfig({
   testEnvironment: 'node',
@@ -31,7 +34,7 @@ export default createConfig({
     // These offer what Jest can load only by its path.
     '^(d3-(?:array|scale|shape|path|interpolate|color|format|time|time-format))$':
       '<rootDir>/node_modules/$1/dist/$1.js',
-    '^jose$': JOSE,
+    ...Object.fromEntries(MODULES.map((name) => [`^${name}$`, older(name)])),
     '^convert$': '<rootDir>/node_modules/convert/dist/index.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@tests/(.*)$': '<rootDir>/tests/$1',

@@ -18,6 +18,11 @@ export function installFromDebian(name, packages) {
   })
 }
 
+/** The program that seals are held against in the tests, as another one than the application that knows time stamps. */
+export function ensureOpenssl() {
+  if (!existsSync('/usr/bin/openssl')) installFromDebian('OpenSSL', ['openssl'])
+}
+
 /** The programs that the tests look into PDF files with. */
 export function ensurePoppler() {
   if (!existsSync('/usr/bin/pdffonts')) installFromDebian('Poppler’s tools', ['poppler-utils'])

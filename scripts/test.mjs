@@ -4,7 +4,7 @@ import { once } from 'node:events'
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { ensurePoppler } from './debian.mjs'
+import { ensureOpenssl, ensurePoppler } from './debian.mjs'
 import { ensureBrowser } from './ensureBrowser.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
 import { ensurePostgres, withPostgres } from './postgres.mjs'
@@ -66,7 +66,7 @@ await Promise.all([
   step('Types', () => script('typecheck')),
   step('Lint', () => script('lint')),
   step('Debian’s packages', () =>
-    [ensurePoppler, ensurePostgres, ensureBrowser].forEach((ensure) => ensure()),
+    [ensureOpenssl, ensurePoppler, ensurePostgres, ensureBrowser].forEach((ensure) => ensure()),
   ),
 ])
 await suite('Unit tests', 'unit:all')

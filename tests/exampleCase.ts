@@ -85,6 +85,7 @@ export function exampleCase(examples: readonly Example[], subject = 'Pellet sack
     claims,
     samples,
     findings: [],
+    seals: [],
     trail,
     head: { length: trail.length, hash: trail.at(-1)!.hash },
   }

@@ -128,6 +128,8 @@ export type CaseContent = Readonly<{
   claims: readonly ContentClaim[]
   samples: readonly ContentSample[]
   findings: readonly ContentFinding[]
+  /** Time stamps over its trail (RFC 3161, in DER), the first first. */
+  seals: readonly Uint8Array[]
   trail: readonly Readonly<z.infer<typeof trailEntrySchema>>[]
   /** Where the trail stands. */
   head: Manifest['trail']

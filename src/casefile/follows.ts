@@ -6,6 +6,7 @@ import { replayed } from '@/desk/trail/replay'
 import { verdictWords } from '@/words/en/trailWords'
 import { type CaseContent, sha256 } from './content'
 import { findingBreaks, resultNotes } from './followsFindings'
+import { sealBreaks } from './followsSeals'
 import { asideNotes, cellBreaks, sampleBreaks } from './followsSamples'
 import { differing, entriesOf, unlike } from './unlike'
 import type { Break, RecordVerdict } from './verdict'
@@ -24,6 +25,7 @@ export async function verifyRecord(
   const verdict = verifyChain(content.trail, sha256, content.head)
   if (!verdict.holds) return { breaks: [{ path: 'trail.ndjson', message: verdictWords(verdict) }], notes: [] }
   const cells = await cellBreaks(content)
+  const seals = await sealBreaks(content)
   return {
     breaks: [
       ...(await findingBreaks(content, computing)),
@@ -31,12 +33,14 @@ export async function verifyRecord(
       ...claimBreaks(content),
       ...sampleBreaks(content),
       ...cells.breaks,
+      ...seals.breaks,
     ],
     notes: [
       ...timeNotes(content),
       ...(await resultNotes(content, computing)),
       ...asideNotes(content),
       ...cells.notes,
+      ...seals.notes,
     ],
   }
 }

@@ -12,7 +12,7 @@ import { verifyChecks } from './verify'
 import { caseFileProblem, unzipped } from './zip'
 
 const PATHS =
-  /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json|files\/\d{2,6})$/
+  /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json|files\/\d{2,6}|seals\/\d{2,6}\.tst)$/
 
 /** A case read from its file, and the core that made its results. */
 export type CaseFile = Readonly<{
@@ -93,7 +93,8 @@ async function contentOf(entries: Entries, manifest: Manifest): Promise<CaseCont
   const trail = linesOf(entries, 'trail.ndjson').map((line, at) =>
     fitting('trail-entry', jsonOf(line, 'trail.ndjson'), { version, place: `trail.ndjson, line ${at + 1}` }),
   )
-  const content = { case: own, claims, samples, findings, trail, head }
+  const seals = pathsIn(entries, 'seals', 'tst').map((path) => entries.get(path)!)
+  const content = { case: own, claims, samples, findings, trail, seals, head }
   verifyOwnership(content)
   return content
 }

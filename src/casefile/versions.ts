@@ -9,7 +9,7 @@ import {
 import { V1_SCHEMAS } from './v1/schemas'
 
 /** The version of case files that is written. A change of any record makes a new one, and freezes the one before it. */
-export const CASE_FILE_VERSION = 3
+export const CASE_FILE_VERSION = 4
 
 /** Today's records, by what they are of. */
 export const RECORDS = {
@@ -36,6 +36,8 @@ const OLDER: Readonly<Record<number, Version>> = {
   1: { schemas: V1_SCHEMAS, upgrade: (_, record) => record },
   // Version 3 has the signatures of keys.
   2: { schemas: V2_SCHEMAS, upgrade: (_, record) => record },
+  // Version 4 has seals of the trail, and entries that tell of them.
+  3: { schemas: RECORDS, upgrade: (_, record) => record },
 }
 
 export const KNOWN_VERSIONS: readonly number[] = [...Object.keys(OLDER).map(Number), CASE_FILE_VERSION]

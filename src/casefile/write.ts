@@ -33,6 +33,7 @@ checks/         of each claim that can be tested, the check document: what is cl
 results/        what each check came to
 findings/       the findings that were signed, as they were signed
 trail.ndjson    every change, chained by hash: an entry a line
+seals/          time stamps over the trail (RFC 3161)
 schemas/        JSON Schemas of all of these
 
 In the CSV files a text that begins with = + - @ ' or a tab has an apostrophe before it, so that no
@@ -85,6 +86,8 @@ async function* contentEntries(content: CaseContent, computing: Computing): Asyn
   yield textEntry('README.txt', README)
   yield textEntry('case.json', jsonText(content.case))
   yield textEntry('trail.ndjson', content.trail.map((entry) => `${canonicalJson(entry)}\n`).join(''))
+  for (const [at, token] of content.seals.entries())
+    yield { path: `seals/${placeOf(at)}.tst`, pieces: [token] }
   for (const [name, schema] of Object.entries(SCHEMAS))
     yield textEntry(`schemas/${name}.schema.json`, jsonText(schema()))
   let room = MAX_FILES

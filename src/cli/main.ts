@@ -11,7 +11,7 @@ import type { Verdict } from './verify'
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
        true-weight report CASE.zip [--format pdf|docx|html|md] [--output FILE] [options]
-       true-weight verify FILE [--keys FILE]
+       true-weight verify FILE [--keys FILE] [--authority FILE]
        true-weight schema
 
 check answers requests: check documents, reckonings of a distribution's tails and quantiles,
@@ -36,8 +36,10 @@ report writes the report of a case file, the same that the application gives:
   --numbers "1 234,5"        how numbers are written (else 1,234.5)
 
 verify says whether a case file, or a trail by itself, is as it was written, and who signed its
-findings, with which key, and over what.
-  --keys FILE   the office's register of keys, which says whose they are
+findings, with which key, and over what; and who sealed its trail when.
+  --keys FILE        the office's register of keys, which says whose they are
+  --authority FILE   the certificate (PEM) of the authority whose seals are trusted, or the one
+                     that it was issued under
 
 schema prints the JSON Schema of every kind of request.
 
@@ -68,6 +70,7 @@ const OPTIONS = {
   decimals: text,
   numbers: text,
   keys: text,
+  authority: text,
 } as const
 
 /**
@@ -81,21 +84,22 @@ export async function main(args: readonly string[]): Promise<number> {
   process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => process.exit(code === 'EPIPE' ? 0 : 2))
   try {
     const { positionals, values } = parseArgs({ args: [...args], allowPositionals: true, options: OPTIONS })
-    const { csv, pretty, help, keys, ...options } = values
+    const { csv, pretty, help, keys, authority, ...options } = values
     const [command, file = '-', ...more] = positionals
     if (help) return print(USAGE)
     if (command === 'schema' && positionals.length === 1)
       return print(JSON.stringify(requestJsonSchema(), null, 2))
     if (command === 'verify' && positionals.length === 2) {
       const { verify } = await import('./verify')
-      return printVerdict(await verify(file, keys))
+      return printVerdict(await verify(file, { keys, authority }))
     }
     if (command === 'report' && positionals.length === 2) {
       // Read only where it is wanted: what makes reports takes longer to load than all the rest.
       const { writeReport } = await import('./report')
       return printReport(await writeReport(file, options))
     }
-    if (command !== 'check' || more.length > 0 || keys !== undefined) return refuse(USAGE)
+    if (command !== 'check' || more.length > 0 || keys !== undefined || authority !== undefined)
+      return refuse(USAGE)
     if (csv !== undefined && positionals.length === 1)
       return printAnswer(await checkCsv({ csv, ...options }), pretty)
     if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)

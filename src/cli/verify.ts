@@ -1,14 +1,20 @@
+import type { Certificate } from 'pkijs'
 import { readWhole } from './openInput'
 import { parseJson } from '@/desk/parseJson'
 import { type CaseContent, sha256, trailEntrySchema } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
+import { sealsOf } from '@/casefile/followsSeals'
+import { isFrom, readCertificates } from '@/casefile/stamp'
 import { keysOf, signatureOf } from '@/casefile/signature'
 import type { Signature } from '@/desk/signature'
 import { type RegisteredKey, registerSchema } from '@/desk/trail/keyRegister'
+import { sealWords } from '@/words/en/sealWords'
 import { signedWith } from '@/words/en/signatureWords'
 import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
 import { anewWords, instantWords, verdictWords } from '@/words/en/trailWords'
 
+const NO_AUTHORITY =
+  'Whether the authority of a seal is one that you trust is not looked at: name its certificate, or the one that it was issued under, with --authority FILE.'
 const ZIP_BEGINS = 'PK'
 
 /** What nobody can tell from a file alone. */
@@ -23,22 +29,32 @@ export type Verdict = Readonly<{ holds: boolean; words: string }>
  * Whether a case file, or a trail by itself (an entry a line), is as it was written: the hashes, the chain of the trail, and of
  * a case file also that its results follow from its claims and samples, and who signed its findings.
  *
- * @param keysFile - the register of keys that signatures are held against
+ * @param trusted.keys - the file of the register of keys that signatures are held against
+ * @param trusted.authority - the file of certificates (PEM) that the authorities of seals are held against
  */
-export async function verify(file: string, keysFile?: string): Promise<Verdict> {
+export async function verify(
+  file: string,
+  { keys: keysFile, authority }: Readonly<{ keys?: string | undefined; authority?: string | undefined }> = {},
+): Promise<Verdict> {
   const bytes = Buffer.from(await readWhole(file))
   const register = keysFile === undefined ? undefined : await readRegister(keysFile)
   if (typeof register === 'string') return { holds: false, words: register }
-  if (bytes.subarray(0, 2).toString('latin1') === ZIP_BEGINS) return ofCaseFile(bytes, register)
+  const authorities = authority === undefined ? undefined : await readAuthorities(authority)
+  if (typeof authorities === 'string') return { holds: false, words: authorities }
+  if (bytes.subarray(0, 2).toString('latin1') === ZIP_BEGINS)
+    return ofCaseFile(bytes, { register, authorities })
   const read = entriesOf(bytes.toString('utf8'))
   if (typeof read === 'string') return { holds: false, words: read }
   return ofTrail(read)
 }
 
-async function ofCaseFile(
-  bytes: Uint8Array,
-  register: readonly RegisteredKey[] | undefined,
-): Promise<Verdict> {
+/** What signatures and seals are held against; undefined where nothing was named. */
+type Trusted = Readonly<{
+  register: readonly RegisteredKey[] | undefined
+  authorities: readonly Certificate[] | undefined
+}>
+
+async function ofCaseFile(bytes: Uint8Array, { register, authorities }: Trusted): Promise<Verdict> {
   const read = await readCaseFile(bytes)
   if (!read.ok) return { holds: false, words: read.problem.message }
   const { content, coreVersion, differences, notes } = read.value
@@ -47,14 +63,16 @@ async function ofCaseFile(
   const parts = `${claims.length} claims, ${findings.length} signed findings`
   const anew = anewWords({ coreVersion, differences })
   const signatures = await signaturesIn(content, register)
+  const seals = await sealsIn(content, authorities)
   return {
-    holds: signatures.hold,
+    holds: signatures.hold && seals.hold,
     words: [
       words,
       `Every file has the hash that its manifest states, and everything in it follows from the trail (${parts}).`,
       ...(anew ? [anew] : []),
       ...notes,
       ...signatures.lines,
+      ...seals.lines,
     ].join('\n'),
   }
 }
@@ -83,6 +101,37 @@ async function signaturesIn(
   const isSound = (signature: Signature) =>
     signature.by === 'key' ? signature.standing === 'registered' : !signature.hadKey
   return { hold: !register || read.every(isSound), lines }
+}
+
+/** What each seal shows, and who says so. One of another authority than those that are named does not hold. */
+async function sealsIn(
+  content: CaseContent,
+  authorities: readonly Certificate[] | undefined,
+): Promise<Readonly<{ hold: boolean; lines: readonly string[] }>> {
+  const lines: string[] = []
+  let hold = true
+  const seals = await sealsOf(content)
+  for (const { seal, token } of seals) {
+    const isNamed = authorities && (await isFrom(token, authorities))
+    if (isNamed === false) hold = false
+    const whose =
+      isNamed === undefined
+        ? ''
+        : isNamed
+          ? ' It is of the authority that was named.'
+          : ' It is of another authority than the one that was named.'
+    lines.push(`${sealWords(seal)} SHA-256 of its certificate: ${seal.certificate}.${whose}`)
+  }
+  if (seals.length > 0 && !authorities) lines.push(NO_AUTHORITY)
+  return { hold, lines }
+}
+
+/** The certificates of authorities, or why there are none to be had. */
+async function readAuthorities(file: string): Promise<readonly Certificate[] | string> {
+  const read = readCertificates(Buffer.from(await readWhole(file)).toString('latin1'))
+  return read.length > 0
+    ? read
+    : `${file} holds no certificate that can be read. Name one in PEM form, as the authority hands it out.`
 }
 
 /** The keys of a register, or why there are none to be had. */

@@ -12,6 +12,7 @@ import {
   findings,
   samples,
   sheetColumns,
+  seals,
   trailEntries,
 } from './schema'
 import { holdsText } from './trailRepository'
@@ -149,6 +150,7 @@ export async function insertCase(db: Connection, row: typeof cases.$inferInsert)
 export async function removeCase(db: Connection, id: string): Promise<void> {
   const claimIds = db.select({ id: claims.id }).from(claims).where(eq(claims.caseId, id))
   const sampleIds = db.select({ id: samples.id }).from(samples).where(eq(samples.caseId, id))
+  await db.delete(seals).where(eq(seals.caseId, id))
   await db.delete(trailEntries).where(eq(trailEntries.caseId, id))
   await db.delete(findings).where(inArray(findings.claimId, claimIds))
   await db.delete(claims).where(eq(claims.caseId, id))

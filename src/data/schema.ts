@@ -5,6 +5,7 @@ import { cases, samples } from './tables/samples'
 export * from './tables/claims'
 export * from './tables/keys'
 export * from './tables/samples'
+export * from './tables/seals'
 export * from './tables/trail'
 
 export const casesRelations = relations(cases, ({ many }) => ({

@@ -13,6 +13,7 @@ export const TABLES = [
   'findings',
   'trail_entries',
   'key_entries',
+  'seals',
 ] as const
 export type TableName = (typeof TABLES)[number]
 

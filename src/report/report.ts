@@ -1,6 +1,7 @@
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import type { CaseContent } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
+import { sealsOf } from '@/casefile/followsSeals'
 import type { RecordVerdict } from '@/casefile/verdict'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { claimTitle } from '@/words/en/claimTitle'
@@ -8,11 +9,13 @@ import { formatCount } from '@/words/figures'
 import { methodOf } from '@/claims/all'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
+import { sealWords } from '@/words/en/sealWords'
 import { CONDITION_SOURCES } from '@/words/en/sources'
 import { instantWords } from '@/words/en/trailWords'
 import { claimParts } from './claimParts'
 import type { Block, Part, Report } from './document/document'
 import { latexIn, type Writer, writerFor } from './language'
+import type { Seal } from '@/desk/trail/seal'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { type ClaimStudy, studyClaims } from './study'
@@ -38,6 +41,7 @@ export async function reportOf(
   const isExamined = options.parts.includes('cross-examination')
   const studies = await studyClaims(content, { decimals: options.decimals, isExamined, computing, keys })
   const record = await verifyRecord(whole, computing)
+  const last = (await sealsOf(whole)).at(-1)
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)
   const { reference, subject, updatedAt } = content.case
@@ -57,7 +61,7 @@ export async function reportOf(
       ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
       ...(has('working') ? studies.flatMap((study) => workingPart(study, options, write)) : []),
-      ...(has('sources') ? [sourcesPart(content, studies)] : []),
+      ...(has('sources') ? [sourcesPart(content, studies, last?.seal)] : []),
     ],
   }
 }
@@ -134,7 +138,11 @@ function workingPart(
 }
 
 /** Where the methods come from, and by what the data and the figures are known again. */
-function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStudy[]): Part {
+function sourcesPart(
+  { samples, head }: CaseContent,
+  studies: readonly ClaimStudy[],
+  seal: Seal | undefined,
+): Part {
   const results = studies.flatMap(({ checked }) => (checked ? [checked.result] : []))
   const methods = [...new Set(results.map(({ test }) => test.method))]
   const conditions = [...new Set(results.flatMap((result) => result.conditions.map(({ name }) => name)))]
@@ -145,6 +153,9 @@ function sourcesPart({ samples, head }: CaseContent, studies: readonly ClaimStud
     }),
     ...samples.flatMap(({ file }) => (file ? [[`File ${file.fileName}`, file.fileSha256] as const] : [])),
     ...(head.hash ? [['Last entry of the trail', head.hash] as const] : []),
+    ...(seal
+      ? [['Last seal of the trail', `${sealWords(seal)} Entry ${seal.length}: ${seal.hash}`] as const]
+      : []),
   ]
   const sources = [
     ...methods.map((method) => [METHOD_WORDS[method].name, methodOf(method).source] as const),

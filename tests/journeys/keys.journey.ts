@@ -93,10 +93,21 @@ test('a key is made with its file, signs, is taken to another device, and is wit
   await see(driver, 'with a key', '[aria-label="Signed findings"]')
 
   const caseId = /cases\/([0-9a-f-]{36})/.exec(await driver.getCurrentUrl())![1]!
+  await driver.get(`${journey.server.address}/cases/${caseId}/trail`)
+  await press(driver, 'Have the trail sealed')
+  await see(
+    driver,
+    'a time stamp (RFC 3161) of “Simulated time stamp authority of True Weight” says so',
+    'main',
+  )
+  await see(driver, 'A. Inspector had the trail sealed', 'main')
+  await press(driver, 'Have the trail sealed')
+  await see(driver, 'The trail is sealed as it stands: nothing came since.', 'main')
   const caseFile = await saved(`/api/cases/${caseId}/file`, 'case.zip')
   const register = await saved('/api/keys/register', 'keys.json')
   const said = execFileSync(TRUE_WEIGHT, ['verify', caseFile, '--keys', register], { encoding: 'utf8' })
   expect(said.match(/which the register has under this name/g)).toHaveLength(2)
+  expect(said).toContain('That authority is simulated')
 
   await driver.get(`${journey.server.address}/keys`)
   await press(driver, 'Withdraw ')

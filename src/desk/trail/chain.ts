@@ -15,6 +15,7 @@ export const TRAIL_ACTIONS = [
   'set-aside',
   'brought-back',
   'signed',
+  'sealed',
   'discarded',
   'taken-up',
   'imported',

@@ -12,6 +12,9 @@ import { backUp, restore } from './backup'
 import { importSheet } from '../sample/importSheet'
 import { exportCase } from './caseFile'
 import { openCase } from '../case/changeCase'
+import { readCase } from '../docket/docket'
+import { readSeals, sealTrail } from '../seal/sealTrail'
+import { BACKUP_VERSION } from './backupManifest'
 import { readTrail } from '../case/readTrail'
 
 const now = new Date('2026-11-05T08:00:00Z')
@@ -72,6 +75,28 @@ test('what was there before is backed up first, and can be restored in its turn'
   })
 })
 
+test('a backup of version 3, which has no seals, takes the place of cases that have some', async () => {
+  const own = await openTestDatabase()
+  kept.trueWeightDatabase = Promise.resolve(own)
+  const { caseId } = await openCase({ by: 'A. Officer', now }, { subject: 'Sacks' })
+  expect(await sealTrail(caseId, { by: 'A. Officer', now })).toMatchObject({ ok: true })
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+  const entries = unzipSync(
+    withCopies((copies) =>
+      copies.splice(0, copies.length, ...copies.filter(({ table }) => table !== 'seals')),
+    ),
+  )
+  manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":3'))(entries)
+  const restored = await restore(own, zipSync(entries), { folder, now: later })
+  expect(restored.ok || restored.problem.message).toBe(true)
+  expect(await readCase(caseId)).toBeUndefined()
+  // The seal is in what was there before, with its case.
+  const keptAs = restored.ok ? restored.value.keptAs! : ''
+  expect(await restore(own, readFileSync(keptAs), { folder, now })).toMatchObject({ ok: true })
+  expect(await readSeals(caseId)).toHaveLength(1)
+  await own.close()
+})
+
 test('the register of keys is restored with the rest, and stays where a backup knows nothing of it', async () => {
   const [before, after] = [await openTestDatabase(), await openTestDatabase()]
   const own = newKey('A. Officer')
@@ -84,12 +109,12 @@ test('the register of keys is restored with the rest, and stays where a backup k
   })
   kept.trueWeightDatabase = Promise.resolve(after)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key, name: 'A. Officer' }])
-  const newer = ['key_entries', 'file_chunks']
+  const newer = ['key_entries', 'file_chunks', 'seals']
   const older = withCopies((copies) =>
     copies.splice(0, copies.length, ...copies.filter(({ table }) => !newer.includes(table))),
   )
   const entries = unzipSync(older)
-  manifest((text) => text.replace('"version":3', '"version":2'))(entries)
+  manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":2'))(entries)
   const restored = await restore(after, zipSync(entries), { folder: path.dirname(place), now: later })
   expect(restored.ok || restored.problem.message).toBe(true)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key }])
@@ -187,8 +212,11 @@ test.each<readonly [string, () => Uint8Array, string]>([
   ],
   [
     'a backup of a later version',
-    () => changed(manifest((text) => text.replace('"version": 3', '"version": 4'))),
-    'it is of version 4',
+    () =>
+      changed(
+        manifest((text) => text.replace(`"version": ${BACKUP_VERSION}`, `"version": ${BACKUP_VERSION + 1}`)),
+      ),
+    `it is of version ${BACKUP_VERSION + 1}`,
   ],
   ['an altered table', () => changed((entries) => (entries[firstTable(entries)]![40]! ^= 1)), 'was altered'],
   ['a missing table', () => changed((entries) => delete entries[firstTable(entries)]), 'is missing'],

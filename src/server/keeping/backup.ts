@@ -128,8 +128,8 @@ export async function restore(
   if (hadCases) await backUp(db, keptAs, now)
   try {
     await db.inTransaction(async (connection) => {
-      // What an earlier backup knows nothing of stays, but for what hangs on samples that are gone.
-      const replaced = TABLES.filter((table) => table === 'file_chunks' || tables.includes(table))
+      // The register of keys stays where an earlier backup knows nothing of it: all else hangs on cases that are gone.
+      const replaced = TABLES.filter((table) => table !== 'key_entries' || tables.includes(table))
       await replaceTables(connection, copies, replaced)
       await chainOlderEntries(connection)
       const wrong = await wrongIn(connection)

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
-export const BACKUP_VERSION = 3
+export const BACKUP_VERSION = 4
 
 const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
   z.strictObject({
@@ -32,7 +32,7 @@ export type WrittenManifest = Readonly<z.infer<typeof currentSchema>>
 export type BackupManifest = Pick<WrittenManifest, 'madeAt' | 'copies'> &
   Readonly<{ tables: readonly TableName[] }>
 
-/** Of versions 1 and 2, frozen: the tables of the day, from which nothing was renamed since. Version 3 has the files and the register of keys. */
+/** Of versions 1 and 2, frozen: the tables of the day, from which nothing was renamed since. */
 const V2_TABLES = [
   'cases',
   'samples',
@@ -43,10 +43,24 @@ const V2_TABLES = [
   'trail_entries',
 ] as const
 
+/** Of version 3, frozen: with the files and the register of keys. Version 4 has the seals. */
+const V3_TABLES = [
+  'cases',
+  'samples',
+  'sheet_columns',
+  'column_chunks',
+  'file_chunks',
+  'claims',
+  'findings',
+  'trail_entries',
+  'key_entries',
+] as const
+
 /** Every version that is read, each with its tables. */
 const VERSIONS = [
   { schema: manifestOf(1, V2_TABLES), tables: V2_TABLES },
   { schema: manifestOf(2, V2_TABLES), tables: V2_TABLES },
+  { schema: manifestOf(3, V3_TABLES), tables: V3_TABLES },
   { schema: currentSchema, tables: TABLES },
 ] as const
 

@@ -14,6 +14,7 @@ import { insertFinding } from '@/data/findingRepository'
 import { insertSample } from '@/data/sampleRepository'
 import { insertFile } from '@/data/fileRepository'
 import { packFile } from '../packed'
+import { insertSeals } from '@/data/sealRepository'
 import { insertColumns } from '@/data/sheetRepository'
 import { holdCase, insertTrail } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
@@ -127,6 +128,7 @@ async function store(
   for (const finding of content.findings)
     await insertFinding(db, { ...finding, createdAt: new Date(finding.createdAt) })
   await insertTrail(db, content.trail)
+  await insertSeals(db, caseId, content.seals)
 }
 
 function stored({

@@ -6,6 +6,7 @@ import { createHash } from 'node:crypto'
 import { readCaseFile } from '@/casefile/read'
 import { METHODS, PARAMETERS } from '@/claims/terms/names'
 import { RELATIONS } from '@/claims/terms/relations'
+import { CASE_FILE_VERSION } from '@/casefile/versions'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { type Database, openTestDatabase } from '@/data/client'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
@@ -104,7 +105,7 @@ test('it is brought in, its signed findings come to the same figures, and it goe
   const pieces: Uint8Array[] = []
   for await (const piece of exported.value.bytes) pieces.push(piece)
   const again = await valueOf(Buffer.concat(pieces))
-  expect(again).toMatchObject({ version: 3, coreVersion: CORE_VERSION, differences: [] })
+  expect(again).toMatchObject({ version: CASE_FILE_VERSION, coreVersion: CORE_VERSION, differences: [] })
   expect(again.content.claims).toEqual(content.claims)
   expect(again.content.findings).toEqual(content.findings)
   expect(again.content.trail.slice(0, -1)).toEqual(content.trail)
@@ -153,7 +154,7 @@ test('a key that a record lacks takes its default; one that is not known, or a n
     changed(
       'case.json',
       () => {},
-      (manifest) => (manifest.version = 4),
+      (manifest) => (manifest.version = CASE_FILE_VERSION + 1),
     ),
   ]
   const told = await Promise.all(
@@ -167,7 +168,9 @@ test('a key that a record lacks takes its default; one that is not known, or a n
     expect.stringContaining('draft.parameter'),
     expect.stringContaining('draft.sampleId'),
     expect.stringContaining('"colour"'),
-    expect.stringContaining('it is of version 4, and this True Weight reads 1 to 3'),
+    expect.stringContaining(
+      `it is of version ${CASE_FILE_VERSION + 1}, and this True Weight reads 1 to ${CASE_FILE_VERSION}`,
+    ),
   ])
 })
 

@@ -6,6 +6,7 @@ import { listClaims } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
 import { findFinding, listFindings } from '@/data/findingRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
+import { listSeals } from '@/data/sealRepository'
 import { listWholeTrail } from '@/data/trailRepository'
 import { originalOf } from '../packed'
 import { sourceOf } from '../check/documentOf'
@@ -41,6 +42,7 @@ export async function readContent(db: Connection, caseId: string): Promise<CaseC
     samples,
     findings,
     trail: await listWholeTrail(db, caseId),
+    seals: await listSeals(db, caseId),
     head: { length, hash },
   }
 }

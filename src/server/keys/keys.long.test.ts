@@ -159,7 +159,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
   const { entries } = await readRegister()
   const verified = async (given: object | string) => {
     writeFileSync(files.register, typeof given === 'string' ? given : JSON.stringify(given))
-    return verify(files.case, files.register)
+    return verify(files.case, { keys: files.register })
   }
   const register = { kind: 'true-weight-register', entries }
   expect(await verified(register)).toMatchObject({
@@ -224,7 +224,7 @@ test('a key signs under its own name only, and no more once it is withdrawn', as
     files.register,
     JSON.stringify({ kind: 'true-weight-register', entries: registered([], entry) }),
   )
-  expect(await verify(files.case, files.register)).toMatchObject({
+  expect(await verify(files.case, { keys: files.register })).toMatchObject({
     holds: false,
     words: expect.stringContaining('though the register had a key of that name by then'),
   })

@@ -26,6 +26,7 @@ export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
   'set-aside': 'set a reading aside',
   'brought-back': 'brought a reading back',
   signed: 'signed a finding',
+  sealed: 'had the trail sealed',
   discarded: 'discarded a claim or a sample',
   'taken-up': 'took a discarded claim or sample up again',
   imported: 'brought the case in from a file',

@@ -2,11 +2,13 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { Suspense } from 'react'
 import { RecordNotes } from '@/features/trail/RecordNotes'
+import { Seals } from '@/features/trail/Seals'
 import { subjectsOf } from '@/features/trail/subjects'
 import { readTrailChoice } from '@/features/trail/trailView'
 import { TrailView } from '@/features/trail/TrailView'
 import { readSamplesOf } from '@/server/sample/readSample'
 import { readRecord, readTrail } from '@/server/case/readTrail'
+import { authority, readSeals } from '@/server/seal/sealTrail'
 import { readCase } from '@/server/docket/docket'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
@@ -50,6 +52,7 @@ export default async function TrailPage({ params, searchParams }: Props) {
         record={
           <Suspense>
             <RecordOf caseId={caseId} isAnew={isAnew} />
+            <SealsOf caseId={caseId} />
           </Suspense>
         }
         subjects={subjectsOf([...ownCase.claims, ...ownCase.discarded], await readSamplesOf(caseId))}
@@ -61,4 +64,8 @@ export default async function TrailPage({ params, searchParams }: Props) {
 async function RecordOf({ caseId, isAnew }: Readonly<{ caseId: string; isAnew: boolean }>) {
   const checked = await readRecord(caseId, isAnew)
   return checked && <RecordNotes {...checked.verdict} checkedAt={checked.checkedAt.toISOString()} />
+}
+
+async function SealsOf({ caseId }: Readonly<{ caseId: string }>) {
+  return <Seals caseId={caseId} seals={await readSeals(caseId)} isSimulated={authority() === undefined} />
 }

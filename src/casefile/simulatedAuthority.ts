@@ -1,0 +1,21 @@
+/**
+ * The certificate of the time-stamp authority that is simulated: its key ships with the application, so anybody can make its
+ * time stamps, and they prove nothing to anybody.
+ */
+export const SIMULATED_CERTIFICATE = `-----BEGIN CERTIFICATE-----
+MIIB+DCCAZ2gAwIBAgIUYioMAv3fgkAc3GnJKp0NDwCHVlswCgYIKoZIzj0EAwIw
+TjEUMBIGA1UECgwLVHJ1ZSBXZWlnaHQxNjA0BgNVBAMMLVNpbXVsYXRlZCB0aW1l
+IHN0YW1wIGF1dGhvcml0eSBvZiBUcnVlIFdlaWdodDAgFw0yMDAxMDEwMDAwMDBa
+GA8yMDcwMDEwMTAwMDAwMFowTjEUMBIGA1UECgwLVHJ1ZSBXZWlnaHQxNjA0BgNV
+BAMMLVNpbXVsYXRlZCB0aW1lIHN0YW1wIGF1dGhvcml0eSBvZiBUcnVlIFdlaWdo
+dDBZMBMGByqGSM49AgEGCCqGSM49AwEHA0IABGyqcCGhs+1+zzgMTEU+Sp1sJcCO
+cZRUWxSts+re/dCwdkaRar6C5FVNUYnSabO3Ngrqsm8JLzQY+qJwN+qdmwCjVzBV
+MAwGA1UdEwEB/wQCMAAwDgYDVR0PAQH/BAQDAgeAMBYGA1UdJQEB/wQMMAoGCCsG
+AQUFBwMIMB0GA1UdDgQWBBSmXbZg6KTxIP0iNq5DrsE5xZoh3jAKBggqhkjOPQQD
+AgNJADBGAiEA2XG6KKadf0dHrBLec01nW1nKQiXHMRtGY3yw867UdusCIQDqaz01
+I70TILI8pS4/dhvVDZawgeAujr5lRxdDKEFbbQ==
+-----END CERTIFICATE-----
+`
+
+/** SHA-256 of that certificate. */
+export const SIMULATED_FINGERPRINT = '6a218e4cf16ff4adb5a0f4a29a972455a354e7deb41f6bc98afad8861f9fa77b'
