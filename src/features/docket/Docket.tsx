@@ -9,7 +9,7 @@ import { ButtonLink } from '@/ui/ButtonLink'
 import { TextLink } from '@/ui/TextLink'
 import { CaseFileButton } from './CaseFileButton'
 import { DocketChooser } from './DocketChooser'
-import { addressOf, type DocketChoice, STATE_WORDS } from './docketView'
+import { addressOf, type DocketChoice, moreWords, STATE_WORDS } from './docketView'
 import { Main } from '@/ui/Main'
 
 export type DocketEntry = Readonly<{
@@ -33,6 +33,9 @@ type Page = Readonly<{
   pageSize: number
   choice: DocketChoice
 }>
+
+/** Of a case with many claims the first ones are shown, and the others told by their findings. */
+const CLAIMS_SHOWN = 12
 
 /** Every case, with the finding of each of its claims at a glance. */
 export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolean }>) {
@@ -118,11 +121,16 @@ function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
             <Box color="quiet">{entry.party}</Box>
           </div>
           <ul>
-            {entry.claims.map((claim) => (
+            {entry.claims.slice(0, CLAIMS_SHOWN).map((claim) => (
               <li key={claim.id}>
                 <ClaimMark claim={claim} />
               </li>
             ))}
+            {entry.claims.length > CLAIMS_SHOWN && (
+              <Box as="li" color="quiet" paddingBlock="2px">
+                {moreWords(entry.claims.slice(CLAIMS_SHOWN))}
+              </Box>
+            )}
           </ul>
         </Grid>
       ))}

@@ -1,8 +1,10 @@
+import type { FindingOutcome } from '@/claims/finding'
 import {
   addressOf,
   DIRECTION_WORDS,
   type DocketChoice,
   FINDING_WORDS,
+  moreWords,
   ORDER_WORDS,
   readChoice,
   STATE_WORDS,
@@ -42,4 +44,11 @@ test.each([
 
 test('a search without end is cut, and the character that no database keeps is left out', () => {
   expect(readChoice({ text: `a\0b${'x'.repeat(500)}` }).text).toBe(`ab${'x'.repeat(198)}`)
+})
+
+test('claims that are not shown are told by their findings', () => {
+  const claim = (outcome: FindingOutcome | null, isComputing = false) => ({ outcome, isComputing })
+  const many = [claim('supported'), claim('contradicted'), claim('supported'), claim(null), claim(null, true)]
+  expect(moreWords(many)).toBe('And 5 more claims: 2 supported, 1 contradicted, 1 open, 1 being computed')
+  expect(moreWords([claim('not-contradicted')])).toBe('And one more claim: 1 not contradicted')
 })

@@ -1,6 +1,7 @@
 import type { CaseState } from '@/desk/caseWords'
 import { type FindingOutcome, OUTCOMES } from '@/claims/finding'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { formatCount } from '@/words/figures'
 
 export const STATE_WORDS: Readonly<Record<'current' | CaseState | 'any', string>> = {
   current: 'not archived',
@@ -77,4 +78,19 @@ export function addressOf(choice: DocketChoice): string {
   )
   const query = new URLSearchParams(unusual.map(([name, value]) => [name, String(value)])).toString()
   return query === '' ? '/' : `/?${query}`
+}
+
+/** Claims that are not shown, by their findings: "And 30 more claims: 2 contradicted, 28 not contradicted". */
+export function moreWords(
+  claims: readonly Readonly<{ outcome: FindingOutcome | null; isComputing: boolean }>[],
+): string {
+  const counts = new Map<string, number>()
+  for (const { outcome, isComputing } of claims) {
+    const word = isComputing ? 'being computed' : OUTCOME_WORDS[outcome ?? 'open'].toLowerCase()
+    counts.set(word, (counts.get(word) ?? 0) + 1)
+  }
+  const told = [...counts].map(([word, count]) => `${formatCount(count)} ${word}`).join(', ')
+  return claims.length === 1
+    ? `And one more claim: ${told}`
+    : `And ${formatCount(claims.length)} more claims: ${told}`
 }
