@@ -7,6 +7,8 @@ test('a copy begins with the signature and ends with −1, as PostgreSQL’s man
   const bytes = joined(writeBinaryCopy([[Uint8Array.of(7)]]))
   expect(new TextDecoder('latin1').decode(bytes.subarray(0, 11))).toBe('PGCOPY\n\u00ff\r\n\0')
   expect(Array.from(bytes.subarray(11))).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 0, 0, 0, 1, 7, 255, 255])
+  const none = joined(writeBinaryCopy([[null]]))
+  expect(Array.from(none.subarray(19))).toEqual([0, 1, 255, 255, 255, 255, 255, 255])
 })
 
 test('what is written is read back, empty fields and no rows too', () => {

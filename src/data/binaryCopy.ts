@@ -5,14 +5,15 @@ const HEADER = Uint8Array.from([
 const FIELD_COUNT_BYTES = 2
 const LENGTH_BYTES = 4
 const END = -1
+const NULL = -1
 
-/** Rows of fields as a binary copy takes them; each field in its type's own binary form. */
-export function writeBinaryCopy(rows: readonly (readonly Uint8Array[])[]): readonly Uint8Array[] {
+/** Rows of fields as a binary copy takes them; each field in its type's own binary form, or null. */
+export function writeBinaryCopy(rows: readonly (readonly (Uint8Array | null)[])[]): readonly Uint8Array[] {
   return [
     HEADER,
     ...rows.flatMap((fields) => [
       int16(fields.length),
-      ...fields.flatMap((field) => [int32(field.length), field]),
+      ...fields.flatMap((field) => (field === null ? [int32(NULL)] : [int32(field.length), field])),
     ]),
     int16(END),
   ]
@@ -39,13 +40,14 @@ export function readBinaryCopy(bytes: Uint8Array): readonly (readonly Uint8Array
 }
 
 function int16(value: number): Uint8Array {
-  const bytes = new Uint8Array(FIELD_COUNT_BYTES)
-  new DataView(bytes.buffer).setInt16(0, value)
+  const bytes = Buffer.allocUnsafe(FIELD_COUNT_BYTES)
+  bytes.writeInt16BE(value)
   return bytes
 }
 
-function int32(value: number): Uint8Array {
-  const bytes = new Uint8Array(LENGTH_BYTES)
-  new DataView(bytes.buffer).setInt32(0, value)
+/** A whole number in four bytes, as PostgreSQL's `integer` and every length is written. */
+export function int32(value: number): Uint8Array {
+  const bytes = Buffer.allocUnsafe(LENGTH_BYTES)
+  bytes.writeInt32BE(value)
   return bytes
 }

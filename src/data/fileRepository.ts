@@ -1,7 +1,7 @@
 import 'server-only'
 import type { Connection } from './connection'
-import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
-import { int32, uuidBytes } from './sheetRepository'
+import { int32, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+import { uuidBytes } from './sheetRepository'
 
 const PIECE = 1024 * 1024
 

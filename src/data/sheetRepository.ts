@@ -2,7 +2,7 @@ import 'server-only'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
 import type { Connection } from './connection'
-import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+import { int32, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import { sheetColumns } from './schema'
 
 /** A column's head and where it stands in the sheet, counted from 0. */
@@ -64,12 +64,4 @@ export async function readColumn(db: Connection, sampleId: string, head: PlacedH
   return { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
 }
 
-export function int32(value: number): Uint8Array {
-  const bytes = new Uint8Array(4)
-  new DataView(bytes.buffer).setInt32(0, value)
-  return bytes
-}
-
-export function uuidBytes(id: string): Uint8Array {
-  return Uint8Array.from(id.replaceAll('-', '').match(/../g)!, (pair) => Number.parseInt(pair, 16))
-}
+export const uuidBytes = (id: string): Uint8Array => Buffer.from(id.replaceAll('-', ''), 'hex')

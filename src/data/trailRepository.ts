@@ -6,12 +6,13 @@ import { chained, type ChainedEntry, type ChainHead, type TrailAction } from '@/
 import { wellFormed } from '@/desk/typed'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Connection } from './connection'
+import { int32, writeBinaryCopy } from './binaryCopy'
 import { cases, trailEntries } from './schema'
+import { uuidBytes } from './sheetRepository'
 
 /** SHA-256 of a text in UTF-8, in hexadecimal digits. */
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
 
-const ENTRIES_AT_ONCE = 5000
 const WHEN = sql`to_char(${trailEntries.at} at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS')`
 
 /** What is written down of a change. */
@@ -106,23 +107,37 @@ async function moveHead(db: Connection, { caseId, number, hash }: ChainedEntry):
   await db.update(cases).set({ trailLength: number, trailHash: hash }).where(eq(cases.id, caseId))
 }
 
-/** Stores entries as they are: many at once, as rows of one JSON, since thousands of parameters would take seconds. */
+/** Stores entries as they are. */
 export async function insertTrail(db: Connection, entries: readonly ChainedEntry[]): Promise<void> {
-  for (let from = 0; from < entries.length; from += ENTRIES_AT_ONCE) {
-    const rows = JSON.stringify(
-      entries.slice(from, from + ENTRIES_AT_ONCE).map(({ caseId, sampleId, claimId, ...own }) => ({
-        ...own,
-        case_id: caseId,
-        sample_id: sampleId,
-        claim_id: claimId,
-      })),
-    )
-    await db.execute(
-      sql`insert into ${trailEntries} select (jsonb_populate_record(null::trail_entries, row)).* from jsonb_array_elements(${rows}::jsonb) as row`,
-    )
-  }
   const last = entries.at(-1)
-  if (last) await moveHead(db, last)
+  if (!last) return
+  const rows = Buffer.concat(writeBinaryCopy(entries.map(fieldsOf)))
+  await db.copyIn(`"trail_entries" (${TRAIL_COLUMNS})`, [rows])
+  await moveHead(db, last)
+}
+
+const TRAIL_COLUMNS =
+  '"id", "case_id", "sample_id", "claim_id", "number", "at", "who", "action", "detail", "before", "after", "previous", "hash"'
+
+/** In the binary form of each column's type. */
+function fieldsOf(entry: ChainedEntry): readonly (Uint8Array | null)[] {
+  const { id, caseId, sampleId, claimId, number, at, who, action, detail, before, after, previous, hash } =
+    entry
+  return [
+    ...[id, caseId, sampleId, claimId].map((one) => (one === null ? null : uuidBytes(one))),
+    int32(number),
+    instantBytes(new Date(at)),
+    ...[who, action, detail, before, after, previous, hash].map((text) => Buffer.from(text)),
+  ]
+}
+
+const EPOCH_MS = Date.UTC(2000, 0, 1)
+
+/** Microseconds since the year 2000, as PostgreSQL keeps an instant. */
+function instantBytes(at: Date): Uint8Array {
+  const bytes = Buffer.allocUnsafe(8)
+  bytes.writeBigInt64BE(BigInt(at.getTime() - EPOCH_MS) * 1000n)
+  return bytes
 }
 
 /** Puts entries that were written before there was a chain into it, in the order in which they were written. */

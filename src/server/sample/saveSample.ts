@@ -105,7 +105,9 @@ function changedAsides(before: readonly SetAside[], after: readonly SetAside[]) 
   const leaving = new Map<string, SetAside[]>()
   for (const one of before) {
     if (kept!.has(wholeOf(one))) continue
-    leaving.set(wordsOf(one), [...(leaving.get(wordsOf(one)) ?? []), one])
+    const alike = leaving.get(wordsOf(one))
+    if (alike) alike.push(one)
+    else leaving.set(wordsOf(one), [one])
   }
   const moved: (readonly [number, number])[] = []
   const added = after.filter((one) => {
