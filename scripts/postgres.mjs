@@ -28,7 +28,7 @@ export async function withPostgres(work) {
   if (initialised.status !== 0) throw new Error(`initdb ended with ${initialised.status}`)
   const server = spawn(
     path.join(programs, 'postgres'),
-    ['-D', data, '-k', folder, '-c', 'listen_addresses=', '-c', 'fsync=off', '-c', 'log_min_messages=fatal'],
+    ['-D', data, '-k', folder, '-c', 'listen_addresses=', '-c', 'fsync=off', '-c', 'log_min_messages=panic'],
     { ...owner, stdio: ['ignore', 'ignore', 2] },
   )
   const ended = new Promise((resolve) => server.once('exit', resolve))

@@ -41,7 +41,7 @@ async function script(...args) {
 /** The tests of whatever touches the database, once more on a PostgreSQL server. */
 const onPostgres = () =>
   withPostgres((server) =>
-    suite('Unit tests on PostgreSQL', 'unit:all', ['src/data', 'src/server'], {
+    suite('Unit tests on PostgreSQL', 'unit:all', ['src/data', 'src/server', 'tests/attack/cutConnections'], {
       TRUE_WEIGHT_TEST_SERVER: server,
     }),
   )

@@ -15,7 +15,6 @@ export type Line = Readonly<{
   read?: number
 }>
 
-const PROGRAM = path.join(process.cwd(), 'dist/attack-writer.mjs')
 const FAULTY = path.join(process.cwd(), 'tests/attack/faultyDisk.mjs')
 
 /** How often something is tried: in `npm run attack`, and in `npm test`, which has other things to do. */
@@ -28,13 +27,23 @@ export function randomFrom(seed: number): () => number {
   return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32
 }
 
-/** Makes the program that writes without end. */
-export function makeWriter(): void {
+/**
+ * Makes a program of one of the files beside this.
+ *
+ * @returns where it is
+ */
+export function makeProgram(name: string): string {
+  const program = path.join(process.cwd(), `dist/attack-${name}.mjs`)
   const bundle = `import { bundle } from './scripts/bundle.mjs'
-    await bundle('tests/attack/writer.ts', ${JSON.stringify(PROGRAM)}, {
+    await bundle('tests/attack/${name}.ts', ${JSON.stringify(program)}, {
       conditions: ['react-server'], external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'] })`
   execFileSync(process.execPath, ['--input-type=module', '-e', bundle])
+  return program
 }
+
+/** Makes the program that writes without end. */
+export const makeWriter = (): string => makeProgram('writer')
+const PROGRAM = path.join(process.cwd(), 'dist/attack-writer.mjs')
 
 /** Lets the writer work on a folder until it ends, and tells what it said. */
 export async function writerOn(
