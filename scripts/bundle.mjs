@@ -2,8 +2,8 @@
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
-/** Finds its own files beside itself. */
-const UNBUNDLED = ['piscina']
+/** One finds its own files beside itself; the other is of the older kind of module, and asks for what Node has. */
+const UNBUNDLED = ['piscina', 'yauzl']
 
 /**
  * @param outfile - undefined where `more` says where it goes

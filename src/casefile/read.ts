@@ -1,15 +1,14 @@
-import { createHash } from 'node:crypto'
 import type { z } from 'zod'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Column } from '@/intake/sheet/columns'
 import { type CaseContent, type ContentSample, type Manifest, manifestSchema } from './content'
-import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, Wrong } from './entries'
+import { type Entries, jsonIn, jsonOf, linesOf, pathsIn, textOf, Wrong } from './entries'
 import { readCsv } from './sheetCsv'
 import { CASE_FILE_VERSION, KNOWN_VERSIONS, readRecord, type RecordKind } from './versions'
 import { verifyRecord } from './follows'
 import { verifyChecks } from './verify'
-import { caseFileProblem, unzipped } from './zip'
+import { type Archive, caseFileProblem, opened } from './zip'
 
 const PATHS =
   /^(manifest\.json|README\.txt|case\.json|trail\.ndjson|schemas\/[a-z-]+\.schema\.json|(claims|checks|results|samples)\/\d{2,6}\.(json|csv)|findings\/\d{2,6}-\d{2,6}\.json|files\/\d{2,6}|seals\/\d{2,6}\.tst)$/
@@ -36,15 +35,16 @@ export async function readCaseFile(
   bytes: Uint8Array,
   computing: Computing = AT_ONCE,
 ): Promise<Outcome<CaseFile>> {
-  const entries = unzipped(bytes, (path) => PATHS.test(path))
-  if (!entries.ok) return entries
+  const archive = await opened(bytes, (path) => PATHS.test(path))
+  if (!archive.ok) return archive
   try {
-    const manifest = manifestOf(entries.value)
-    const content = await contentOf(entries.value, manifest)
+    const manifest = await manifestOf(archive.value)
+    const entries = await unpackedBy(manifest, archive.value)
+    const content = await contentOf(entries, manifest)
     const { breaks, notes } = await verifyRecord(content, computing)
     const [broken] = breaks
     if (broken) throw new Wrong(broken.path, broken.message)
-    const differences = await verifyChecks(entries.value, content, manifest, computing)
+    const differences = await verifyChecks(entries, content, manifest, computing)
     const { version, coreVersion } = manifest
     return success({ content, version, coreVersion, differences, notes })
   } catch (error) {
@@ -53,28 +53,49 @@ export async function readCaseFile(
   }
 }
 
-function manifestOf(entries: Entries): Manifest {
-  const read = manifestSchema.safeParse(jsonIn(entries, 'manifest.json'))
-  if (!read.success) throw unfit('manifest.json', read.error.issues[0]!)
+/** More than the names of as many entries as there may be come to. */
+const MAX_MANIFEST = 64 * 1024 * 1024
+
+/** What the file says is in it, held against what stands in it before anything else is unpacked. */
+async function manifestOf({ sizes, unpack }: Archive): Promise<Manifest> {
+  const path = 'manifest.json'
+  if ((sizes.get(path) ?? 0) > MAX_MANIFEST) throw new Wrong(path, `${path} is too large for one.`)
+  const read = manifestSchema.safeParse(jsonOf(textOf((await unpack(path)).bytes), path))
+  if (!read.success) throw unfit(path, read.error.issues[0]!)
   const manifest = read.data
   if (!KNOWN_VERSIONS.includes(manifest.version))
     throw new Wrong(
-      'manifest.json',
+      path,
       `it is of version ${manifest.version}, and this True Weight reads ${KNOWN_VERSIONS[0]} to ${CASE_FILE_VERSION}. Use the one that wrote it, or a later one.`,
     )
-  const listed = new Set(manifest.files.map(({ path }) => path))
-  for (const path of entries.keys()) {
-    if (path !== 'manifest.json' && !listed.has(path))
-      throw new Wrong(path, `its manifest does not name ${path}.`)
+  const listed = new Set(manifest.files.map((file) => file.path))
+  if (listed.size !== manifest.files.length) throw new Wrong(path, `${path} names a file twice.`)
+  const lacking = ['case.json', 'trail.ndjson'].find((one) => !sizes.has(one))
+  if (lacking) throw new Wrong(lacking, `${lacking} is missing.`)
+  for (const one of sizes.keys()) {
+    if (one !== path && !listed.has(one)) throw new Wrong(one, `its manifest does not name ${one}.`)
   }
-  for (const { path, bytes, sha256: stated } of manifest.files) {
-    const entry = entries.get(path)
-    if (!entry) throw new Wrong(path, `${path} is missing.`)
-    const actual = createHash('sha256').update(entry).digest('hex')
-    if (actual !== stated || entry.length !== bytes)
-      throw new Wrong(path, `${path} was altered: its SHA-256 is ${actual}, and its manifest says ${stated}.`)
+  for (const { path: one, bytes } of manifest.files) {
+    if (!sizes.has(one)) throw new Wrong(one, `${one} is missing.`)
+    if (sizes.get(one) !== bytes)
+      throw new Wrong(
+        one,
+        `${one} was altered: it has ${sizes.get(one)} bytes, and its manifest says ${bytes}.`,
+      )
   }
   return manifest
+}
+
+/** Every file, each as its manifest says, or the first that is not. */
+async function unpackedBy({ files }: Manifest, { unpack }: Archive): Promise<Entries> {
+  const entries = new Map<string, Uint8Array>()
+  for (const { path, sha256: stated } of files) {
+    const { bytes, sha256: actual } = await unpack(path)
+    if (actual !== stated)
+      throw new Wrong(path, `${path} was altered: its SHA-256 is ${actual}, and its manifest says ${stated}.`)
+    entries.set(path, bytes)
+  }
+  return entries
 }
 
 async function contentOf(entries: Entries, manifest: Manifest): Promise<CaseContent> {

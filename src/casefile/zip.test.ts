@@ -1,5 +1,7 @@
+import { createHash } from 'node:crypto'
 import { strToU8, zipSync } from 'fflate'
-import { MAX_UNPACKED, unzipped, type ZipEntry, zipped } from './zip'
+import { Wrong } from './entries'
+import { MAX_UNPACKED, opened, type ZipEntry, zipped } from './zip'
 
 async function packed(...entries: readonly ZipEntry[]): Promise<Uint8Array> {
   const given = (async function* () {
@@ -14,22 +16,35 @@ const entry = (path: string, ...texts: readonly string[]): ZipEntry => ({
   pieces: texts.map((text) => strToU8(text)),
 })
 const all = () => true
-const messageOf = (
+/** What is said of a file that is unpacked whole. */
+async function messageOf(
   bytes: Uint8Array,
   isAllowed: (path: string) => boolean = all,
-  limits?: Parameters<typeof unzipped>[2],
-) => {
-  const read = unzipped(bytes, isAllowed, limits)
-  return read.ok ? 'taken' : read.problem.message
+  limits?: Parameters<typeof opened>[2],
+): Promise<string> {
+  const archive = await opened(bytes, isAllowed, limits)
+  if (!archive.ok) return archive.problem.message
+  try {
+    for (const path of archive.value.sizes.keys()) await archive.value.unpack(path)
+    return 'taken'
+  } catch (error) {
+    return error instanceof Wrong ? error.message : `thrown: ${String(error)}`
+  }
 }
 
 test('what is packed in pieces comes back whole', async () => {
-  const read = unzipped(await packed(entry('a/b.txt', 'one ', 'two'), entry('empty.txt')), all)
-  if (!read.ok) throw new Error(read.problem.message)
-  expect([...read.value].map(([path, bytes]) => [path, Buffer.from(bytes).toString()])).toEqual([
-    ['a/b.txt', 'one two'],
-    ['empty.txt', ''],
+  const archive = await opened(await packed(entry('a/b.txt', 'one ', 'two'), entry('empty.txt')), all)
+  if (!archive.ok) throw new Error(archive.problem.message)
+  const { sizes, unpack } = archive.value
+  expect([...sizes]).toEqual([
+    ['a/b.txt', 7],
+    ['empty.txt', 0],
   ])
+  const { bytes, sha256 } = await unpack('a/b.txt')
+  expect(Buffer.from(bytes).toString()).toBe('one two')
+  expect(sha256).toBe(createHash('sha256').update('one two').digest('hex'))
+  expect((await unpack('empty.txt')).bytes).toHaveLength(0)
+  await expect(unpack('other.txt')).rejects.toThrow('other.txt is missing.')
 })
 
 test('the same entries give the same bytes, whenever they are packed', async () => {
@@ -37,37 +52,48 @@ test('the same entries give the same bytes, whenever they are packed', async () 
   expect(Buffer.compare(one, other)).toBe(0)
 })
 
-test('a path that has no place is refused, and named', () => {
+test('a path that has no place is refused, and named', async () => {
   const bytes = zipSync({ '../../home/.profile': strToU8('x') })
-  expect(messageOf(bytes, (path) => !path.includes('..'))).toContain('“../../home/.profile” has no place')
+  expect(await messageOf(bytes, (path) => !path.includes('..'))).toContain(
+    '“../../home/.profile” has no place',
+  )
 })
 
 test('an entry that stands in it twice is refused', async () => {
-  expect(messageOf(await packed(entry('a', 'x'), entry('a', 'y')))).toContain('“a” stands in it twice')
+  expect(await messageOf(await packed(entry('a', 'x'), entry('a', 'y')))).toContain('“a” stands in it twice')
 })
 
 test('what would fill the memory is refused before it is unpacked', async () => {
   const bytes = zipSync({ a: new Uint8Array(3_000_000), b: new Uint8Array(3_000_000) })
   expect(bytes.length).toBeLessThan(20_000)
-  expect(messageOf(bytes, all, { max: 5_000_000 })).toContain('unpacked it has more than')
-  expect(messageOf(bytes, all, { max: MAX_UNPACKED })).toBe('taken')
+  expect(await messageOf(bytes, all, { max: 5_000_000 })).toContain('unpacked it has more than')
+  expect(await messageOf(bytes, all, { max: MAX_UNPACKED })).toBe('taken')
 })
 
 test('what is packed better than measurements can be is refused where it is large', async () => {
   const zeros = zipSync({ a: new Uint8Array(140_000_000) })
-  expect(messageOf(zeros)).toMatch(/unpacked it has \d{3,4} times its size/)
-  expect(messageOf(zeros, all, { isOwn: true })).toBe('taken')
-  expect(messageOf(zipSync({ a: new Uint8Array(100_000_000) }))).toBe('taken')
+  expect(await messageOf(zeros)).toMatch(/unpacked it has \d{3,4} times its size/)
+  expect(await messageOf(zeros, all, { isOwn: true })).toBe('taken')
+  expect(await messageOf(zipSync({ a: new Uint8Array(100_000_000) }))).toBe('taken')
 })
 
 test('an entry that was damaged is named', async () => {
   const words = Array.from({ length: 5000 }, (_, at) => at.toString(36)).join(' ')
   const bytes = await packed(entry('first.txt', words), entry('second.txt', words))
   bytes.fill(255, bytes.length * 0.75, bytes.length * 0.75 + 200)
-  expect(messageOf(bytes)).toMatch(/second\.txt is damaged \(/)
+  expect(await messageOf(bytes)).toMatch(/second\.txt is damaged \(/)
 })
 
 test('bytes that were damaged are refused', async () => {
   const bytes = await packed(entry('a', 'x'.repeat(10_000)))
-  expect(messageOf(bytes.subarray(0, bytes.length - 10))).toMatch(/no ZIP file, or is damaged/)
+  expect(await messageOf(bytes.subarray(0, bytes.length - 10))).toMatch(/no ZIP file, or is damaged/)
+})
+
+test('an entry with more bytes than it states, or fewer, is refused', async () => {
+  for (const stated of [3, 4000]) {
+    const bytes = zipSync({ a: strToU8('x'.repeat(2000)) })
+    const directory = Buffer.from(bytes).indexOf(Buffer.from([0x50, 0x4b, 1, 2]))
+    new DataView(bytes.buffer).setUint32(directory + 24, stated, true)
+    expect(await messageOf(bytes)).toMatch(/^a is damaged \(.*bytes/)
+  }
 })

@@ -1,6 +1,9 @@
+import { createHash } from 'node:crypto'
 import { setImmediate } from 'node:timers/promises'
-import { unzipSync, Zip, ZipDeflate } from 'fflate'
+import { Zip, ZipDeflate } from 'fflate'
+import { type Entry, fromBufferPromise, type ZipFile } from 'yauzl'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { Wrong } from './entries'
 
 /** Quick enough for a million rows; a higher one makes files little smaller. */
 const COMPRESSION = 3
@@ -44,73 +47,81 @@ const problem = (path: string, message: string): Outcome<never> =>
     message: `This is no case file that can be taken: ${message} Nothing was changed.`,
   })
 
+/** A ZIP file that was looked into: what stands in it, unpacked where it is asked for. */
+export type Archive = Readonly<{
+  /** The bytes of each path, unpacked, as the file states them. */
+  sizes: ReadonlyMap<string, number>
+  /**
+   * The bytes of a path, and their SHA-256 in hexadecimal digits; others go on meanwhile.
+   *
+   * @throws Wrong where it is missing or damaged, or has other bytes than stated
+   */
+  unpack: (path: string) => Promise<Readonly<{ bytes: Uint8Array; sha256: string }>>
+}>
+
 /**
- * Unpacks a ZIP file into memory.
+ * Looks into a ZIP file, and unpacks nothing yet.
  *
  * @param isAllowed - whether a path may stand in it at all
  * @param limits.max - bytes, unpacked
  * @param limits.isOwn - from the office's own folder, whatever its ratio
  */
-export function unzipped(
+export async function opened(
   bytes: Uint8Array,
   isAllowed: (path: string) => boolean,
   limits: Readonly<{ max?: number; isOwn?: boolean }> = {},
-): Outcome<ReadonlyMap<string, Uint8Array>> {
-  const names: string[] = []
+): Promise<Outcome<Archive>> {
   try {
-    const refused = whyNotUnpacked(bytes, isAllowed, limits)
-    if (refused) return refused
-    const entries = unzipSync(bytes, {
-      filter: ({ name }) => {
-        names.push(name)
-        return true
-      },
-    })
-    return success(new Map(Object.entries(entries)))
+    const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+    // Names are held against those that may stand in it as they are, and not mended before.
+    const zip = await fromBufferPromise(buffer, { lazyEntries: true, autoClose: false, decodeStrings: false })
+    const entries = new Map<string, Entry>()
+    for await (const entry of zip.eachEntry()) {
+      const path = entry.fileNameRaw.toString('utf8')
+      if (!isAllowed(path)) return problem(path, `“${path.slice(0, 200)}” has no place in one.`)
+      if (entries.has(path)) return problem(path, `“${path}” stands in it twice.`)
+      if (entries.size === MAX_ENTRIES) return problem('', `it has more than ${MAX_ENTRIES} entries.`)
+      entries.set(path, entry)
+    }
+    const sizes = new Map([...entries].map(([path, { uncompressedSize }]) => [path, uncompressedSize]))
+    const refused = whyNotUnpacked(sizes, bytes.length, limits)
+    return refused ?? success({ sizes, unpack: (path) => unpacked(zip, entries.get(path), path) })
   } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error)
-    // The one that was being unpacked.
-    const last = names.at(-1)
-    return last === undefined || canBeUnpacked(bytes, last)
-      ? problem('', `it is no ZIP file, or is damaged (${reason}).`)
-      : problem(last, `${last} is damaged (${reason}).`)
+    return problem('', `it is no ZIP file, or is damaged (${messageOf(error)}).`)
   }
 }
 
-/** What can be told from the sizes and names that a file states, before anything is unpacked. */
+/** What can be told from the sizes that a file states, before anything is unpacked. */
 function whyNotUnpacked(
-  bytes: Uint8Array,
-  isAllowed: (path: string) => boolean,
+  sizes: ReadonlyMap<string, number>,
+  packed: number,
   { max = MAX_UNPACKED, isOwn = false }: Readonly<{ max?: number; isOwn?: boolean }>,
 ): Outcome<never> | undefined {
-  const names = new Set<string>()
-  let unpacked = 0
-  let refused: Outcome<never> | undefined
-  unzipSync(bytes, {
-    filter: ({ name, originalSize }) => {
-      unpacked += originalSize
-      if (!isAllowed(name)) refused ??= problem(name, `“${name.slice(0, 200)}” has no place in one.`)
-      if (names.has(name)) refused ??= problem(name, `“${name}” stands in it twice.`)
-      names.add(name)
-      return false
-    },
-  })
-  if (refused) return refused
-  if (names.size > MAX_ENTRIES) return problem('', `it has more than ${MAX_ENTRIES} entries.`)
-  if (unpacked > max) return problem('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
-  const ratio = unpacked / bytes.length
-  return !isOwn && unpacked > SMALL && ratio > MAX_RATIO
+  const total = [...sizes.values()].reduce((sum, size) => sum + size, 0)
+  if (total > max) return problem('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
+  const ratio = total / packed
+  return !isOwn && total > SMALL && ratio > MAX_RATIO
     ? problem('', `unpacked it has ${Math.round(ratio)} times its size, which no measurements have.`)
     : undefined
 }
 
-function canBeUnpacked(bytes: Uint8Array, path: string): boolean {
+async function unpacked(zip: ZipFile, entry: Entry | undefined, path: string) {
+  if (!entry) throw new Wrong(path, `${path} is missing.`)
   try {
-    unzipSync(bytes, { filter: ({ name }) => name === path })
-    return true
-  } catch {
-    return false
+    const bytes = new Uint8Array(entry.uncompressedSize)
+    const hash = createHash('sha256')
+    let at = 0
+    for await (const piece of await zip.openReadStreamPromise(entry)) {
+      bytes.set(piece as Uint8Array, at)
+      hash.update(piece as Uint8Array)
+      at += (piece as Uint8Array).length
+    }
+    return { bytes, sha256: hash.digest('hex') }
+  } catch (error) {
+    throw new Wrong(path, `${path} is damaged (${messageOf(error)}).`)
   }
 }
+
+const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
 
 export { problem as caseFileProblem }

@@ -5,7 +5,8 @@ import { type FileHandle, link, open, readdir, rm } from 'node:fs/promises'
 import path from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { unzipped, type ZipEntry, zipped } from '@/casefile/zip'
+import { Wrong } from '@/casefile/entries'
+import { opened, type ZipEntry, zipped } from '@/casefile/zip'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { countCases, listCaseIds } from '@/data/caseRepository'
 import type { Connection, Database } from '@/data/client'
@@ -213,22 +214,29 @@ async function copiesIn(
   Outcome<Readonly<{ madeAt: string; copies: readonly TableCopy[]; tables: readonly TableName[] }>>
 > {
   const isAllowed = (entry: string) => entry === MANIFEST || /^tables\/\d{4,}-[a-z_]+\.pgcopy$/.test(entry)
-  const entries = unzipped(bytes, isAllowed, { max: MAX_UNPACKED, isOwn: true })
-  if (!entries.ok) return problem(entries.problem.message)
-  const manifest = readBackupManifest(entries.value.get(MANIFEST))
-  if (typeof manifest === 'string') return problem(manifest)
-  const missing = manifest.tables.find(
-    (table) => !BY_SAMPLE.includes(table) && !manifest.copies.some((copy) => copy.table === table),
-  )
-  if (missing) return problem(`it has no copy of the table ${missing}.`)
+  const archive = await opened(bytes, isAllowed, { max: MAX_UNPACKED, isOwn: true })
+  if (!archive.ok) return problem(archive.problem.message)
+  const { sizes, unpack } = archive.value
   const copies: TableCopy[] = []
-  for (const { path: entry, table, columns, sha256: stated } of manifest.copies) {
-    const copy = entries.value.get(entry)
-    if (!copy || sha256(copy) !== stated) return problem(`${entry} is missing or was altered.`)
-    const known = await columnsOf(db, table)
-    const unknown = columns.find((name) => !known.includes(name))
-    if (unknown) return problem(`it has “${unknown}” in ${table}, which a later version of True Weight made.`)
-    copies.push({ table, columns, bytes: copy })
+  try {
+    const manifest = readBackupManifest(sizes.has(MANIFEST) ? (await unpack(MANIFEST)).bytes : undefined)
+    if (typeof manifest === 'string') return problem(manifest)
+    const missing = manifest.tables.find(
+      (table) => !BY_SAMPLE.includes(table) && !manifest.copies.some((copy) => copy.table === table),
+    )
+    if (missing) return problem(`it has no copy of the table ${missing}.`)
+    for (const { path: entry, table, columns, sha256: stated } of manifest.copies) {
+      const copy = await unpack(entry)
+      if (copy.sha256 !== stated) return problem(`${entry} is missing or was altered.`)
+      const known = await columnsOf(db, table)
+      const unknown = columns.find((name) => !known.includes(name))
+      if (unknown)
+        return problem(`it has “${unknown}” in ${table}, which a later version of True Weight made.`)
+      copies.push({ table, columns, bytes: copy.bytes })
+    }
+    return success({ madeAt: manifest.madeAt, copies, tables: manifest.tables })
+  } catch (error) {
+    if (error instanceof Wrong) return problem(error.message)
+    throw error
   }
-  return success({ madeAt: manifest.madeAt, copies, tables: manifest.tables })
 }

@@ -197,6 +197,17 @@ test.each<readonly [string, () => Uint8Array, string]>([
     '“../../etc/passwd” has no place',
   ],
   [
+    'a manifest that names a file twice',
+    () => changed(edit('manifest.json', /"files": \[\s*(\{[^}]*\})/, '"files": [$1, $1')),
+    'manifest.json names a file twice',
+  ],
+  [
+    'a file with other bytes than the manifest says',
+    () => changed((entries) => (entries['README.txt'] = bytesOf('short'))),
+    'README.txt was altered: it has 5 bytes, and its manifest says',
+  ],
+  ['no trail', () => changed((entries) => delete entries['trail.ndjson']), 'trail.ndjson is missing'],
+  [
     'a path from the root',
     () => changed((entries) => (entries['/samples/01.csv'] = bytesOf('x'))),
     'has no place',
