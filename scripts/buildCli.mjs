@@ -18,7 +18,7 @@ const FLOORS = [
   'statistics',
 ]
 /** Packages that find their own files beside themselves, or are only needed now and then. */
-const UNBUNDLED = ['pdfkit', 'fontkit', 'docx', '@resvg/resvg-wasm', 'katex']
+export const UNBUNDLED = ['pdfkit', 'fontkit', 'docx', '@resvg/resvg-wasm', 'katex']
 export const BUNDLE = path.join(ROOT, 'dist/true-weight.mjs')
 /** What the server does in threads of their own. */
 export const WORKER = path.join(ROOT, 'dist/computing.mjs')
@@ -33,7 +33,7 @@ export async function buildCli() {
     splitting: true,
     write: false,
   })
-  const worker = await bundle('src/server/compute/jobs.ts', WORKER, { write: false })
+  const worker = await bundle('src/server/compute/jobs.ts', WORKER, { write: false, external: UNBUNDLED })
   mkdirSync(path.dirname(BUNDLE), { recursive: true })
   // Several commands may start at once: each file is put in place whole by a rename, that which names the others last.
   const files = [...worker.outputFiles, ...outputFiles]

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { setImmediate } from 'node:timers/promises'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import type { Column } from '@/intake/sheet/columns'
@@ -11,6 +12,12 @@ export function columnHash(column: Column): string {
   return hash.digest('hex')
 }
 
-/** The hash of each column, by its name: what the trail keeps of a file that is brought in. */
-export const hashesOf = (columns: readonly Column[]): Readonly<Record<string, string>> =>
-  Object.fromEntries(columns.map((column) => [column.name, columnHash(column)]))
+/** The hash of each column, by its name: what the trail keeps of a file that is brought in. Others go on between columns. */
+export async function hashesOf(columns: readonly Column[]): Promise<Readonly<Record<string, string>>> {
+  const hashes: (readonly [string, string])[] = []
+  for (const column of columns) {
+    hashes.push([column.name, columnHash(column)])
+    await setImmediate()
+  }
+  return Object.fromEntries(hashes)
+}

@@ -173,7 +173,7 @@ export async function cellBreaks({ samples, trail }: CaseContent): Promise<Recor
       )
       continue
     }
-    const wrong = differing(stated, hashesOf(await sheet.columns()))
+    const wrong = differing(stated, await hashesOf(await sheet.columns()))
     if (wrong.length > 0)
       breaks.push({
         path: `samples: ${id}`,

@@ -147,7 +147,7 @@ async function sourceOf(
   choice: WorkbookChoice | undefined,
 ): Promise<Outcome<Opened>> {
   if (!isWorkbook(beginning)) return success({ head: beginning, source: () => piecesOf(file) })
-  const workbook = await readWorkbook(new Uint8Array(await file.arrayBuffer()), choice)
+  const workbook = readWorkbook(new Uint8Array(await file.arrayBuffer()), choice)
   if (!workbook.ok) return workbook
   const { csv, ...shown } = workbook.value
   const bytes = csv.ok ? csv.value : new Uint8Array(0)

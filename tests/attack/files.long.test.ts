@@ -61,7 +61,7 @@ function isSame(column: Column, row: number, other: string): boolean {
 async function readFile(whole: Uint8Array) {
   let bytes = asUtf8(whole)
   if (isWorkbook(whole)) {
-    const workbook = await readWorkbook(whole, { hiddenRows: 'taken' })
+    const workbook = readWorkbook(whole, { hiddenRows: 'taken' })
     if (!workbook.ok) return workbook
     if (!workbook.value.csv.ok) return workbook.value.csv
     bytes = workbook.value.csv.value

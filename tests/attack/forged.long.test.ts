@@ -91,7 +91,7 @@ async function honest(): Promise<CaseContent> {
     before: '',
     after: '',
   }
-  const brought = changeBetween(EMPTY_SAMPLE, { ...fileDraft, cells: hashesOf([MASS]) })!
+  const brought = changeBetween(EMPTY_SAMPLE, { ...fileDraft, cells: await hashesOf([MASS]) })!
   return {
     ...one,
     samples,
@@ -442,7 +442,7 @@ const plainOf = async (content: CaseContent) =>
     samples: await Promise.all(
       content.samples.map(async ({ sheet, ...own }) => ({
         ...own,
-        hashes: sheet ? hashesOf(await sheet.columns()) : null,
+        hashes: sheet ? await hashesOf(await sheet.columns()) : null,
       })),
     ),
   })

@@ -16,15 +16,8 @@ export function harmlessCell(text: string): string {
   return csvCell(/^'*[=+\-@\t\r]/.test(text) && !isNumber ? `'${text}` : text)
 }
 
-/**
- * Rows as the text of a CSV file, each as long as the longest.
- *
- * @param pause - awaited between pieces of the work
- */
-export async function csvBytes(
-  rows: readonly (readonly string[])[],
-  pause: () => Promise<void>,
-): Promise<Uint8Array> {
+/** Rows as the text of a CSV file, each as long as the longest. */
+export function csvBytes(rows: readonly (readonly string[])[]): Uint8Array {
   const encoder = new TextEncoder()
   const width = rows.reduce((widest, row) => Math.max(widest, row.length), 0)
   const parts: Uint8Array[] = []
@@ -39,7 +32,6 @@ export async function csvBytes(
     const part = encoder.encode(lines.join(''))
     parts.push(part)
     length += part.length
-    await pause()
   }
   const bytes = new Uint8Array(length)
   let at = 0

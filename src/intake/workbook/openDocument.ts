@@ -1,7 +1,7 @@
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { workbookProblems } from './workbookProblems'
 import { MAX_COLUMNS, NoteTaker, RowKeeper, type WorkbookRows } from './workbookRows'
-import { countOf, type Pause, readXml, type XmlTaker } from './xml'
+import { countOf, readXml, type XmlTaker } from './xml'
 import type { Zip } from './zip'
 
 /** More than anybody puts into a cell in a row. */
@@ -12,11 +12,7 @@ const COLUMNS_REPEATED = 'table:number-columns-repeated'
 type Cell = { text: string; type: string; value: string; repeated: number; paragraphs: number }
 
 /** Reads one sheet of an ODS workbook. A cell that stands for several is written out only where it holds something. */
-export async function readOpenDocument(
-  zip: Zip,
-  wanted: string | undefined,
-  pause: Pause,
-): Promise<Outcome<WorkbookRows>> {
+export function readOpenDocument(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
   const sheets: string[] = []
   const keeper = new RowKeeper()
   let chosen: string | undefined
@@ -82,7 +78,7 @@ export async function readOpenDocument(
       } else if (name === 'table:table-row') keeper.add(row, rowRepeated)
     },
   }
-  await readXml(zip.text('content.xml'), taker, pause)
+  readXml(zip.text('content.xml'), taker)
   if (chosen === undefined) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
   return success({
     sheets,

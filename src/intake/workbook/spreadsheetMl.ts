@@ -2,7 +2,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { dateText } from '../reading/date'
 import { workbookProblems } from './workbookProblems'
 import { MAX_COLUMNS, NoteTaker, RowKeeper, type WorkbookRows } from './workbookRows'
-import { countOf, localName, type Pause, readXml } from './xml'
+import { countOf, localName, readXml } from './xml'
 import type { Zip } from './zip'
 
 /** Days from 1899-12-30, the day 0 of most workbooks, to 1970-01-01; and from 1904-01-01, that of some. */
@@ -12,101 +12,81 @@ const DAYS_1904 = 24_107
 const DATE_FORMATS = new Set([14, 15, 16, 17, 18, 19, 20, 21, 22, 45, 46, 47])
 
 /** Reads one sheet of an XLSX workbook. */
-export async function readSpreadsheetMl(
-  zip: Zip,
-  wanted: string | undefined,
-  pause: Pause,
-): Promise<Outcome<WorkbookRows>> {
-  const book = await readBook(zip, pause)
+export function readSpreadsheetMl(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
+  const book = readBook(zip)
   const sheets = book.sheets.map(({ name }) => name)
   const chosen = wanted === undefined ? book.sheets[0] : book.sheets.find(({ name }) => name === wanted)
   if (!chosen) return failure(workbookProblems.noSuchSheet(wanted ?? '', sheets))
   const context: Context = {
     sheet: chosen.name,
-    texts: zip.has('xl/sharedStrings.xml') ? await sharedTexts(zip.text('xl/sharedStrings.xml'), pause) : [],
-    isDate: zip.has('xl/styles.xml') ? await dateStyles(zip.text('xl/styles.xml'), pause) : () => false,
+    texts: zip.has('xl/sharedStrings.xml') ? sharedTexts(zip.text('xl/sharedStrings.xml')) : [],
+    isDate: zip.has('xl/styles.xml') ? dateStyles(zip.text('xl/styles.xml')) : () => false,
     firstDay: book.firstDay,
     notes: new NoteTaker(),
   }
-  const rows = await readSheet(zip.text(chosen.part), context, pause)
+  const rows = readSheet(zip.text(chosen.part), context)
   return success({ sheets, sheet: chosen.name, rows, notes: context.notes.notes })
 }
 
-async function readBook(zip: Zip, pause: Pause) {
+function readBook(zip: Zip) {
   const targets = new Map<string, string>()
-  await readXml(
-    zip.text('xl/_rels/workbook.xml.rels'),
-    {
-      open: (_, { Id, Target }) => {
-        if (Id !== undefined && Target !== undefined) targets.set(Id, Target.replace(/^\/?(xl\/)?/, 'xl/'))
-      },
+  readXml(zip.text('xl/_rels/workbook.xml.rels'), {
+    open: (_, { Id, Target }) => {
+      if (Id !== undefined && Target !== undefined) targets.set(Id, Target.replace(/^\/?(xl\/)?/, 'xl/'))
     },
-    pause,
-  )
+  })
   const sheets: { name: string; part: string }[] = []
   let firstDay = DAYS_1900
-  await readXml(
-    zip.text('xl/workbook.xml'),
-    {
-      open: (tag, attributes) => {
-        const name = localName(tag)
-        if (name === 'workbookPr' && /^(1|true)$/.test(attributes.date1904 ?? '')) firstDay = DAYS_1904
-        if (name === 'sheet')
-          sheets.push({ name: attributes.name ?? '', part: targets.get(attributes['r:id'] ?? '') ?? '' })
-      },
+  readXml(zip.text('xl/workbook.xml'), {
+    open: (tag, attributes) => {
+      const name = localName(tag)
+      if (name === 'workbookPr' && /^(1|true)$/.test(attributes.date1904 ?? '')) firstDay = DAYS_1904
+      if (name === 'sheet')
+        sheets.push({ name: attributes.name ?? '', part: targets.get(attributes['r:id'] ?? '') ?? '' })
     },
-    pause,
-  )
+  })
   return { sheets, firstDay }
 }
 
 /** Texts that cells refer to by their number; how a word is pronounced is no part of it. */
-async function sharedTexts(xml: Iterable<string>, pause: Pause): Promise<readonly string[]> {
+function sharedTexts(xml: Iterable<string>): readonly string[] {
   const texts: string[] = []
   let [isText, isPhonetic] = [false, false]
-  await readXml(
-    xml,
-    {
-      open: (tag) => {
-        const name = localName(tag)
-        if (name === 'si') texts.push('')
-        if (name === 'rPh') isPhonetic = true
-        isText = name === 't' && !isPhonetic
-      },
-      close: (tag) => {
-        if (localName(tag) === 'rPh') isPhonetic = false
-        isText = false
-      },
-      text: (text) => {
-        if (isText) texts[texts.length - 1] += text
-      },
+  readXml(xml, {
+    open: (tag) => {
+      const name = localName(tag)
+      if (name === 'si') texts.push('')
+      if (name === 'rPh') isPhonetic = true
+      isText = name === 't' && !isPhonetic
     },
-    pause,
-  )
+    close: (tag) => {
+      if (localName(tag) === 'rPh') isPhonetic = false
+      isText = false
+    },
+    text: (text) => {
+      if (isText) texts[texts.length - 1] += text
+    },
+  })
   return texts
 }
 
 /** Which cell styles show dates. */
-async function dateStyles(xml: Iterable<string>, pause: Pause): Promise<(style: number) => boolean> {
+function dateStyles(xml: Iterable<string>): (style: number) => boolean {
   const custom = new Set<number>()
   const styles: number[] = []
   let isCellStyle = false
-  await readXml(
-    xml,
-    {
-      open: (tag, attributes) => {
-        const name = localName(tag)
-        if (name === 'numFmt' && isDateFormat(attributes.formatCode ?? ''))
-          custom.add(Number(attributes.numFmtId))
-        if (name === 'cellXfs') isCellStyle = true
-        if (name === 'xf' && isCellStyle) styles.push(Number(attributes.numFmtId ?? 0))
-      },
-      close: (tag) => {
-        if (localName(tag) === 'cellXfs') isCellStyle = false
-      },
+  readXml(xml, {
+    open: (tag, attributes) => {
+      const name = localName(tag)
+      if (name === 'numFmt' && isDateFormat(attributes.formatCode ?? ''))
+        custom.add(Number(attributes.numFmtId))
+      if (name === 'cellXfs') isCellStyle = true
+      if (name === 'xf' && isCellStyle) styles.push(Number(attributes.numFmtId ?? 0))
     },
-    pause,
-  )
+    close: (tag) => {
+      if (localName(tag) === 'cellXfs') isCellStyle = false
+    },
+  })
   return (style) => {
     const format = styles[style] ?? 0
     return DATE_FORMATS.has(format) || custom.has(format)
@@ -134,59 +114,51 @@ type Context = Readonly<{
 
 type Cell = Readonly<{ at: string; type: string; style: number }>
 
-async function readSheet(
-  xml: Iterable<string>,
-  context: Context,
-  pause: Pause,
-): Promise<WorkbookRows['rows']> {
+function readSheet(xml: Iterable<string>, context: Context): WorkbookRows['rows'] {
   const keeper = new RowKeeper()
   let row: string[] = []
   let cell: Cell = { at: '', type: 'n', style: 0 }
   let [value, column, part] = ['', 0, '']
   let [formula, isPhonetic]: [string | undefined, boolean] = [undefined, false]
-  await readXml(
-    xml,
-    {
-      open: (tag, attributes) => {
-        const name = localName(tag)
-        if (name === 'row') {
-          const number =
-            attributes.r === undefined ? keeper.height + 1 : countOf(attributes.r, 'a row’s number')
-          if (number <= keeper.height) keeper.fail(workbookProblems.twice(`row ${number}`))
-          keeper.skipTo(number)
-          ;[row, column] = [[], 0]
-          if (isOn(attributes.hidden)) context.notes.hiddenRow(number)
-        } else if (name === 'c') {
-          column = attributes.r === undefined ? column : columnOf(attributes.r)
-          cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
-          ;[value, formula] = ['', undefined]
-        } else if (name === 'rPh') isPhonetic = true
-        else noteOf(name, attributes, context.notes)
-        if (name === 'f') formula = ''
-        part = name
-      },
-      text: (text) => {
-        if (part === 'f') formula += text
-        else if (part === 'v' || (part === 't' && !isPhonetic)) value += text
-      },
-      close: (tag) => {
-        const name = localName(tag)
-        part = ''
-        if (name === 'rPh') isPhonetic = false
-        if (name === 'row') keeper.add(row)
-        if (name !== 'c') return
-        if (formula !== undefined) context.notes.formula(cell.at, formula)
-        if (formula !== undefined && value === '' && cell.type !== 'str')
-          keeper.fail(workbookProblems.formulaWithoutValue(cell.at, context.sheet, formula))
-        if (cell.type === 'e') keeper.fail(workbookProblems.errorCell(cell.at, context.sheet, value))
-        if (row[column] !== undefined) keeper.fail(workbookProblems.twice(`cell ${cell.at}`))
-        if (column >= MAX_COLUMNS) keeper.fail(workbookProblems.tooManyColumns(MAX_COLUMNS))
-        else row[column] = cellText(value, cell, context)
-        column += 1
-      },
+  readXml(xml, {
+    open: (tag, attributes) => {
+      const name = localName(tag)
+      if (name === 'row') {
+        const number =
+          attributes.r === undefined ? keeper.height + 1 : countOf(attributes.r, 'a row’s number')
+        if (number <= keeper.height) keeper.fail(workbookProblems.twice(`row ${number}`))
+        keeper.skipTo(number)
+        ;[row, column] = [[], 0]
+        if (isOn(attributes.hidden)) context.notes.hiddenRow(number)
+      } else if (name === 'c') {
+        column = attributes.r === undefined ? column : columnOf(attributes.r)
+        cell = { at: attributes.r ?? '', type: attributes.t ?? 'n', style: Number(attributes.s ?? 0) }
+        ;[value, formula] = ['', undefined]
+      } else if (name === 'rPh') isPhonetic = true
+      else noteOf(name, attributes, context.notes)
+      if (name === 'f') formula = ''
+      part = name
     },
-    pause,
-  )
+    text: (text) => {
+      if (part === 'f') formula += text
+      else if (part === 'v' || (part === 't' && !isPhonetic)) value += text
+    },
+    close: (tag) => {
+      const name = localName(tag)
+      part = ''
+      if (name === 'rPh') isPhonetic = false
+      if (name === 'row') keeper.add(row)
+      if (name !== 'c') return
+      if (formula !== undefined) context.notes.formula(cell.at, formula)
+      if (formula !== undefined && value === '' && cell.type !== 'str')
+        keeper.fail(workbookProblems.formulaWithoutValue(cell.at, context.sheet, formula))
+      if (cell.type === 'e') keeper.fail(workbookProblems.errorCell(cell.at, context.sheet, value))
+      if (row[column] !== undefined) keeper.fail(workbookProblems.twice(`cell ${cell.at}`))
+      if (column >= MAX_COLUMNS) keeper.fail(workbookProblems.tooManyColumns(MAX_COLUMNS))
+      else row[column] = cellText(value, cell, context)
+      column += 1
+    },
+  })
   return keeper.rows
 }
 

@@ -4,7 +4,6 @@ import { readOpenDocument } from './openDocument'
 import { readSpreadsheetMl } from './spreadsheetMl'
 import { workbookProblems } from './workbookProblems'
 import type { WorkbookNotes, WorkbookRows } from './workbookRows'
-import { type Pause, Stopped } from './xml'
 import { openZip, type Zip } from './zip'
 
 /** Which part of a workbook is to be taken; what is absent is guessed, but for hidden rows. */
@@ -45,17 +44,12 @@ export function isWorkbook(beginning: Uint8Array): boolean {
  * Numbers are taken as they are stored, dates as ISO 8601 writes them, of formulas the values that they had when the workbook
  * was saved; how many there are is told.
  *
- * @param pause - awaited between pieces of the work
  * @returns the sheet, or why the file is no workbook that can be read
  */
-export async function readWorkbook(
-  bytes: Uint8Array,
-  choice: WorkbookChoice = {},
-  pause: Pause = () => Promise.resolve(),
-): Promise<Outcome<WorkbookSheet>> {
+export function readWorkbook(bytes: Uint8Array, choice: WorkbookChoice = {}): Outcome<WorkbookSheet> {
   const zip = openZip(bytes)
   if (!zip.ok) return zip
-  const read = await readRows(zip.value, choice.sheet, pause)
+  const read = readRows(zip.value, choice.sheet)
   if (!read.ok) return read
   const { sheets, sheet, rows, notes } = read.value
   const all = rows.ok ? rows.value : []
@@ -68,7 +62,7 @@ export async function readWorkbook(
     ? rows
     : taken.length === 0
       ? failure(workbookProblems.emptySheet(sheet))
-      : success(await csvBytes(taken, pause))
+      : success(csvBytes(taken))
   const askedRows = choice.hiddenRows === undefined ? hidden.size : 0
   return success({ sheets, sheet, part, notes, askedRows, csv })
 }
@@ -92,12 +86,11 @@ function partOf(rows: readonly (readonly string[])[], { firstRow, lastRow }: Wor
   return { firstRow: Math.max(1, first), lastRow: Math.min(Math.max(last, first), rowCount), rowCount }
 }
 
-async function readRows(zip: Zip, wanted: string | undefined, pause: Pause): Promise<Outcome<WorkbookRows>> {
+function readRows(zip: Zip, wanted: string | undefined): Outcome<WorkbookRows> {
   try {
-    if (zip.has('xl/workbook.xml')) return await readSpreadsheetMl(zip, wanted, pause)
-    if (zip.has('content.xml')) return await readOpenDocument(zip, wanted, pause)
+    if (zip.has('xl/workbook.xml')) return readSpreadsheetMl(zip, wanted)
+    if (zip.has('content.xml')) return readOpenDocument(zip, wanted)
   } catch (error) {
-    if (error instanceof Stopped) throw error.reason
     return failure(workbookProblems.damaged(error instanceof Error ? error.message : String(error)))
   }
   return failure(workbookProblems.notWorkbook())

@@ -6,16 +6,8 @@ export type XmlTaker = Readonly<{
   text?: (text: string) => void
 }>
 
-/** Lets others go on between two pieces of work. */
-export type Pause = () => Promise<void>
-
-/** What broke the work off in a pause: no fault of the file. */
-export class Stopped {
-  constructor(readonly reason: unknown) {}
-}
-
 /** Reads XML from its beginning to its end; throws where it is not well-formed. Entities of its own are not expanded. */
-export async function readXml(pieces: Iterable<string>, taker: XmlTaker, pause: Pause): Promise<void> {
+export function readXml(pieces: Iterable<string>, taker: XmlTaker): void {
   const parser = new SaxesParser()
   parser.on('error', (error) => {
     throw error
@@ -24,12 +16,7 @@ export async function readXml(pieces: Iterable<string>, taker: XmlTaker, pause: 
   parser.on('closetag', ({ name }) => taker.close?.(name))
   parser.on('text', (text) => taker.text?.(text))
   parser.on('cdata', (text) => taker.text?.(text))
-  for (const piece of pieces) {
-    parser.write(piece)
-    await pause().catch((reason: unknown) => {
-      throw new Stopped(reason)
-    })
-  }
+  for (const piece of pieces) parser.write(piece)
   parser.close()
 }
 

@@ -1,13 +1,22 @@
 import { answer, type Answer } from '@/answers/answer'
 import { AT_ONCE } from '@/answers/computing'
 import { checkOutcome } from '@/claims/check'
+import type { ReportFormat } from '@/desk/reportOptions'
 import { parseJson } from '@/desk/parseJson'
+import { readWorkbook, type WorkbookChoice } from '@/intake/workbook/workbook'
+import type { Report } from '@/report/document/document'
 
 /** What the server has done in a thread of its own, so that others are answered meanwhile. */
 export const JOBS = {
   check: AT_ONCE.check,
   examine: AT_ONCE.examine,
   outcome: checkOutcome,
+  /** The part of a workbook that is chosen. */
+  workbook: ({ bytes, choice }: Readonly<{ bytes: Uint8Array; choice: WorkbookChoice | undefined }>) =>
+    readWorkbook(bytes, choice),
+  /** A report as a file. What makes one takes long to load, and is loaded where it is wanted. */
+  report: async ({ report, ...how }: Readonly<{ report: Report; format: ReportFormat; root: string }>) =>
+    (await import('@/report/files')).reportFile(report, how),
   /** Requests of the command line's format, each as text. */
   answers: (texts: readonly string[]): readonly Answer[] => texts.map(answerTo),
 } as const

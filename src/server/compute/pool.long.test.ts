@@ -1,6 +1,10 @@
 import { execFileSync } from 'node:child_process'
 import path from 'node:path'
 import { check } from '@/answers/check'
+import { FORMATS, USUAL_OPTIONS } from '@/desk/reportOptions'
+import { reportFile } from '@/report/files'
+import { reportOf } from '@/report/report'
+import { exampleCase, SACKS } from '@tests/exampleCase'
 import { testedBy } from '@tests/reference/answers'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -22,7 +26,8 @@ const LONG = documentOf(50_000, { method: 'bootstrap' })
 
 beforeAll(() => {
   const bundle = `import { bundle } from './scripts/bundle.mjs'
-    await bundle('src/server/compute/jobs.ts', ${JSON.stringify(WORKER)})`
+    import { UNBUNDLED } from './scripts/buildCli.mjs'
+    await bundle('src/server/compute/jobs.ts', ${JSON.stringify(WORKER)}, { external: UNBUNDLED })`
   execFileSync(process.execPath, ['--input-type=module', '-e', bundle], { cwd: ROOT })
   process.env.TRUE_WEIGHT_WORKER = WORKER
 })
@@ -47,6 +52,19 @@ test('what is done in a thread is what is done at once', async () => {
     'not-json',
     'not-json',
   ])
+})
+
+test('a report and a workbook are the same from a thread', async () => {
+  const report = await reportOf(exampleCase([SACKS]), USUAL_OPTIONS)
+  for (const format of FORMATS) {
+    const how = { format, root: ROOT }
+    const [made, own] = [await inThread('report', { report, ...how }), await reportFile(report, how)]
+    expect(Buffer.compare(Buffer.from(made), Buffer.from(own))).toBe(0)
+  }
+  expect(await inThread('workbook', { bytes: Uint8Array.of(80, 75, 3, 4), choice: {} })).toMatchObject({
+    ok: false,
+    problem: { path: 'file' },
+  })
 })
 
 test('a job ends when nobody waits for it, and the next one is done', async () => {

@@ -8,14 +8,14 @@ import {
   reportOptionsSchema,
 } from '@/desk/reportOptions'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { lackingInPdf, MEDIA_TYPES, reportFile } from '@/report/files'
+import { lackingInPdf, MEDIA_TYPES } from '@/report/files'
 import { reportCss } from '@/report/document/fonts'
 import { partHtml } from '@/report/html'
 import { partMarkdown } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { computing } from '../compute/computing'
-import { unlessGivenUp } from '../compute/pool'
+import { inThread, unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
 import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
@@ -68,7 +68,7 @@ export async function makeReport(
       computing: computing({ signal }),
       keys: await registeredKeys(db),
     })
-    const bytes = await reportFile(report, { format, root: process.cwd() })
+    const bytes = await inThread('report', { report, format, root: process.cwd() }, { signal })
     const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
     return success({ name, type: MEDIA_TYPES[format], bytes })
   })

@@ -20,8 +20,9 @@ import { type Column, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
-import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
+import { isWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 import { workbookProblems } from '@/intake/workbook/workbookProblems'
+import { inThread, unlessGivenUp } from '../compute/pool'
 import { newIdentifier } from '../identifier'
 import { notFound } from '../problems'
 import { record } from '../record'
@@ -134,10 +135,9 @@ async function readWhole(
   const { signal, onProgress, missingWords, columns: wanted } = question
   let [bytes, part] = [asUtf8(whole), '']
   if (isWorkbook(whole)) {
-    const workbook = await readWorkbook(whole, question.workbook, async () => {
-      await setImmediate()
-      signal?.throwIfAborted()
-    })
+    const workbook = await unlessGivenUp(() =>
+      inThread('workbook', { bytes: whole, choice: question.workbook }, { signal }),
+    )
     if (!workbook.ok) return workbook
     const { csv, askedRows, sheet } = workbook.value
     if (!csv.ok) return csv
@@ -211,7 +211,7 @@ export async function storeSheet(
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
   if (packed) await insertFile(db, id, packed)
   const detail = `${fileWords(file)}${part}${packed ? FILE_KEPT : ''}`
-  const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashesOf(columns) })
+  const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: await hashesOf(columns) })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
 }
