@@ -35,6 +35,10 @@ const EVIDENCE: { readonly [Name in Claim['parameter']]: readonly Evidence[] } =
     { kind: 'count', n: 60, successes: 40, lotSize: 400, drawn: 'not-random' },
   ],
   'variance-ratio': [{ kind: 'two-readings', first: some, second: others, ...stated }],
+  rate: [
+    { kind: 'events', events: 31, exposure: 12.4, ...stated },
+    { kind: 'event-counts', values: [0, 1, 0, 9, 0, 0, 2], exposureEach: 2, independence: 'not-independent' },
+  ],
 }
 /** Far below the sample, near it, and far above. */
 const VALUES: { readonly [Name in Claim['parameter']]: readonly number[] } = {
@@ -44,6 +48,7 @@ const VALUES: { readonly [Name in Claim['parameter']]: readonly number[] } = {
   variance: [0.0001, 0.005, 0.3],
   proportion: [0.2, 0.93, 0.995],
   'variance-ratio': [0.1, 0.9, 9],
+  rate: [0.2, 2, 9],
 }
 
 function* documents(): Generator<CheckDocument> {

@@ -25,6 +25,7 @@ const distribution = z.discriminatedUnion('name', [
     marked: whole,
     n: z.int().positive(),
   }),
+  z.strictObject({ name: z.literal('poisson'), mean: z.number().positive().max(MAX_UNITS) }),
   z.strictObject({ name: z.literal('signed-rank'), n: z.int().positive().max(MAX_RANKS) }),
 ])
 

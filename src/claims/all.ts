@@ -11,6 +11,9 @@ import { type Method, METHODS, type Parameter } from './terms/names'
 import { f } from './ratio/f'
 import { brownForsythe, levene } from './ratio/levene'
 import { varianceRatio } from './ratio/varianceRatio'
+import { exactPoisson } from './rate/exactPoisson'
+import { rate } from './rate/rate'
+import { scorePoisson } from './rate/scorePoisson'
 import { exactBinomial } from './share/exactBinomial'
 import { hypergeometric } from './share/hypergeometric'
 import { proportion } from './share/proportion'
@@ -28,6 +31,7 @@ export const PARAMETER_DEFINITIONS = {
   proportion,
   'variance-ratio': varianceRatio,
   median,
+  rate,
 } as const satisfies { [Name in Parameter]: ParameterDefinition<Name> }
 
 /** Each method with all that there is to say of it. */
@@ -45,6 +49,8 @@ export const METHOD_DEFINITIONS = {
   'signed-rank': signedRank,
   sign,
   quantile,
+  'exact-poisson': exactPoisson,
+  'score-poisson': scorePoisson,
   bootstrap,
 } as const satisfies { [Name in Method]: MethodDefinition<Name> }
 

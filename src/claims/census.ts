@@ -31,7 +31,8 @@ export function censusFound(request: CheckRequest, census: Census): CensusFound 
 export function censusOf(claim: Claim, sample: Sample): Census | undefined {
   const { lotSize } = sample
   const { sample: kind, ofWholeLot } = parameterOf(claim.parameter) as ParameterDefinition
-  if (lotSize === undefined || sample.kind !== kind || sample.kind === 'two') return undefined
+  if (lotSize === undefined || sample.kind !== kind || sample.kind === 'two' || sample.kind === 'events')
+    return undefined
   const n = sample.kind === 'counted' ? sample.counted.sampleSize : sample.measured.sampleSize
   const figure = n < lotSize ? undefined : ofWholeLot?.(sample)
   if (figure === undefined) return undefined

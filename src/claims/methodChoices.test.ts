@@ -19,8 +19,17 @@ const TWO: readonly Evidence[] = [
   { kind: 'two-summaries', first: { n: 9, variance: 2 }, second: { n: 12, variance: 3 } },
 ]
 
+const EVENTS: readonly Evidence[] = [
+  { kind: 'events', events: 31, exposure: 12.4 },
+  { kind: 'event-counts', values: [3, 1, 4, 2, 2], exposureEach: 2 },
+]
+
 const evidenceFor = (parameter: CheckDocument['claim']['parameter']) =>
-  parameter === 'proportion' ? COUNTED : parameter === 'variance-ratio' ? TWO : MEASURED
+  (
+    ({ proportion: COUNTED, 'variance-ratio': TWO, rate: EVENTS }) as Partial<
+      Record<typeof parameter, readonly Evidence[]>
+    >
+  )[parameter] ?? MEASURED
 
 /** A value that each parameter may have. */
 const valueFor = (parameter: CheckDocument['claim']['parameter']) =>

@@ -4,6 +4,7 @@ import type { Method } from './terms/names'
 import type { MethodNeed } from './terms/definition'
 import type { Hypotheses } from './terms/hypotheses'
 import type { CheckDocument } from './terms/request'
+import { lotSizeOf } from './terms/sample'
 
 type Side = Hypotheses['alternativeSide']
 
@@ -32,7 +33,7 @@ function isMet(need: MethodNeed, { claim, evidence, test }: CheckDocument, side:
     case 'two-sided':
       return side === 'two-sided'
     case 'lot-size':
-      return evidence.lotSize !== undefined
+      return lotSizeOf(evidence) !== undefined
     default:
       return need satisfies never
   }

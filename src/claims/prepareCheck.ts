@@ -34,6 +34,8 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
   if (!request.ok) return request
   const { claim, test: options, evidence } = request.value
   const { parameter } = claim
+  if (claim.exposureUnit !== undefined && parameterOf(parameter).sample !== 'events')
+    return failure(problems.exposureUnitForOther(parameter))
   const hypotheses = deriveHypotheses(claim, options.alternative)
   if (!hypotheses.ok) return hypotheses
   const outside = valueOutside(parameter, hypotheses.value)

@@ -1,10 +1,9 @@
-import { type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import type { Procedure } from '@/statistics/inference/procedure'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
 import { countEqual } from './median/differences'
 import { type Hypotheses, valuesOf } from './terms/hypotheses'
-import type { MethodDefinition, MethodQuestion } from './terms/definition'
+import type { MethodDefinition, MethodQuestion, ParameterDefinition } from './terms/definition'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import type { TestOptions } from './terms/request'
@@ -19,18 +18,13 @@ export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProble
   const fitting = methodsFor(parameter)
   if (options.method !== 'auto' && !fitting.includes(options.method))
     return failure(problems.methodForOther(options.method, parameter, fitting))
-  if (options.interval !== 'auto' && definition.intervals.length === 0)
-    return failure(problems.intervalForOther(options.interval, parameter))
+  if (options.interval !== 'auto' && !definition.intervals.includes(options.interval))
+    return failure(problems.intervalForOther(options.interval, parameter, definition.intervals))
   if (sample.kind !== definition.sample) return failure(problems.evidenceForOther(parameter))
   const method = methodOf(methodUsed(question))
   const made = method.make(question)
   if (!made.ok) return made
-  const procedure = withChosenInterval(made.value, {
-    method,
-    sample,
-    options,
-    usual: definition.intervals[0],
-  })
+  const procedure = withChosenInterval(made.value, { definition, method, sample, options })
   return success({ method, procedure })
 }
 
@@ -55,19 +49,19 @@ export function methodUsed(
 const equalTo = (sample: Sample | undefined, value: number): number =>
   sample?.kind === 'measured' ? countEqual(sample.measured.values ?? [], value) : 0
 
-/** A share's interval is chosen apart from its test, but where the method has its own and none is stated. */
+/** The interval of a share or a rate is chosen apart from its test, but where the method has its own and none is stated. */
 function withChosenInterval(
   procedure: Procedure,
   input: Readonly<{
+    definition: ParameterDefinition
     method: MethodDefinition
     sample: Sample
     options: TestOptions
-    usual: ShareInterval | undefined
   }>,
 ): Procedure {
-  const { method, sample, options, usual } = input
+  const { definition, method, sample, options } = input
   const isOwn = method.interval === 'own-or-chosen' && options.interval === 'auto'
-  if (usual === undefined || isOwn || sample.kind !== 'counted') return procedure
-  const chosen = options.interval === 'auto' ? usual : options.interval
-  return { ...procedure, interval: shareInterval(sample.counted, chosen) }
+  const chosen = options.interval === 'auto' ? definition.intervals[0] : options.interval
+  if (isOwn || chosen === undefined || !definition.intervalOf) return procedure
+  return { ...procedure, interval: definition.intervalOf(sample, chosen) }
 }

@@ -25,6 +25,7 @@ const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('f'), df1: figure, df2: figure }),
   z.strictObject({ name: z.literal('binomial'), n: figure, p: figure }),
   z.strictObject({ name: z.literal('hypergeometric'), lotSize: figure, marked: figure, n: figure }),
+  z.strictObject({ name: z.literal('poisson'), mean: figure }),
   z.strictObject({ name: z.literal('signed-rank'), n: figure, ranks: z.array(figure).readonly().optional() }),
 ])
 

@@ -1,5 +1,5 @@
 import { moments, spread } from '@/statistics/describe/moments'
-import { type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
+import { lotSizeOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import type { Evidence } from './terms/request'
@@ -8,7 +8,8 @@ import type { Evidence } from './terms/request'
 export function sampleOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
   const sample = figuresOf(evidence)
   if (!sample.ok) return sample
-  const { lotSize, drawn, independence } = evidence
+  const { drawn, independence } = evidence
+  const lotSize = lotSizeOf(evidence)
   const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
   return success({ ...sample.value, lotSize, drawn, independence })
@@ -35,6 +36,12 @@ function figuresOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
         fromSummary(evidence.first, 'evidence.first'),
         fromSummary(evidence.second, 'evidence.second'),
       )
+    case 'events': {
+      const { events, exposure } = evidence
+      return success({ kind: 'events', events: { events, exposure, setAside: 0 } })
+    }
+    case 'event-counts':
+      return fromStretches(evidence)
     default:
       return evidence satisfies never
   }
@@ -53,17 +60,43 @@ function both(
   return success({ kind: 'two', two: { first: first.value, second: second.value } })
 }
 
+/** The counts of stretches added up, and their exposures. */
+function fromStretches({
+  values,
+  exposureEach,
+  setAside = [],
+}: Extract<Evidence, { kind: 'event-counts' }>): Outcome<Sample, ClaimProblem> {
+  const excluded = indexesOf(setAside, values.length)
+  if (!excluded.ok) return excluded
+  const stretches = values.filter((_, index) => !excluded.value.has(index))
+  if (stretches.length === 0) return failure(problems.tooFewReadings(0, 1, 'evidence.values'))
+  const events = stretches.reduce((sum, count) => sum + count, 0)
+  const exposure = stretches.length * exposureEach
+  return success({
+    kind: 'events',
+    events: { events, exposure, stretches, setAside: excluded.value.size },
+  })
+}
+
+/** The readings that are set aside, by their places, each once and among those that there are. */
+function indexesOf(setAside: readonly number[], count: number): Outcome<ReadonlySet<number>, ClaimProblem> {
+  const excluded = new Set<number>()
+  for (const [position, index] of setAside.entries()) {
+    if (index >= count) return failure(problems.indexOutside(index, count, position))
+    if (excluded.has(index)) return failure(problems.indexTwice(index, position))
+    excluded.add(index)
+  }
+  return success(excluded)
+}
+
 function fromReadings(
   all: readonly number[],
   setAside: readonly number[],
   path: string,
 ): Outcome<MeasuredSample, ClaimProblem> {
-  const excluded = new Set<number>()
-  for (const [position, index] of setAside.entries()) {
-    if (index >= all.length) return failure(problems.indexOutside(index, all.length, position))
-    if (excluded.has(index)) return failure(problems.indexTwice(index, position))
-    excluded.add(index)
-  }
+  const indexes = indexesOf(setAside, all.length)
+  if (!indexes.ok) return indexes
+  const excluded = indexes.value
   const places =
     excluded.size === 0 ? undefined : all.flatMap((_, index) => (excluded.has(index) ? [] : [index]))
   const values = places ? places.map((index) => all[index]!) : all

@@ -58,6 +58,7 @@ const CLAIM_LINE = {
   toleranceBelow: claims.toleranceBelow,
   toleranceAbove: claims.toleranceAbove,
   unit: claims.unit,
+  exposureUnit: claims.exposureUnit,
   outcome: claims.outcome,
   isComputing: claims.isComputing,
   isDiscarded: claims.isDiscarded,

@@ -5,6 +5,7 @@ import { METHODS, PARAMETERS } from '@/claims/terms/names'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { TWO_SIDED_RULES } from '@/claims/terms/twoSidedRules'
+import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 
 /** Longer than any label or unit, shorter than a nuisance. */
@@ -25,6 +26,8 @@ export const claimDraftSchema = z.strictObject({
   toleranceBelow: words,
   toleranceAbove: words,
   unit: words,
+  /** What a rate is per: "1,000 deliveries". */
+  exposureUnit: words,
   /** Absent: the burden that the relation's words carry. */
   burden: z.enum(BURDENS).nullable(),
   significanceLevel: words,
@@ -35,8 +38,8 @@ export const claimDraftSchema = z.strictObject({
   /** Empty: taken from the sample. */
   knownStandardDeviation: words,
   method: z.enum(['auto', ...METHODS]),
-  /** Of a share. */
-  interval: z.enum(['auto', ...SHARE_INTERVALS]),
+  /** Of a share or a rate. */
+  interval: z.enum(['auto', ...SHARE_INTERVALS, ...RATE_INTERVALS]),
   intervalSides: z.enum(['auto', ...INTERVAL_SIDES]),
   continuityCorrection: z.boolean(),
   twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]),
@@ -76,6 +79,7 @@ export type ClaimWords = Pick<
   | 'toleranceBelow'
   | 'toleranceAbove'
   | 'unit'
+  | 'exposureUnit'
 >
 
 /** All of a claim but the sample that it is held against. */
@@ -91,6 +95,7 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   toleranceBelow: '',
   toleranceAbove: '',
   unit: '',
+  exposureUnit: '',
   burden: null,
   significanceLevel: '0.05',
   secondLevel: '',

@@ -14,8 +14,8 @@ export const MAX_COLUMNS = 400
 const MAX_SET_ASIDE = 100_000
 const MAX_READ_RULES = 40
 
-/** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, or a count. */
-export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count'] as const
+/** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, a count, or events over an exposure. */
+export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count', 'events'] as const
 export type SampleKind = (typeof SAMPLE_KINDS)[number]
 
 export const COLUMN_KINDS = ['number', 'category', 'text', 'date'] as const
@@ -67,6 +67,10 @@ export const sampleDraftSchema = z.strictObject({
   spreadIs: z.enum(SPREADS),
   /** "18 of 40", or "45 % of 40". */
   count: words,
+  /** How many events there were. */
+  events: words,
+  /** Over what they were counted, in units of what the rate is per; of counts in rows, that of each row. */
+  exposure: words,
   drawnHow: words,
   drawnAtRandom: z.enum(RANDOMNESS),
   /** Whether the units were taken, and the readings made, without one bearing on another. */
@@ -100,6 +104,8 @@ export const EMPTY_SAMPLE: SampleDraft = {
   spread: '',
   spreadIs: 'standard-deviation',
   count: '',
+  events: '',
+  exposure: '',
   drawnHow: '',
   drawnAtRandom: 'unknown',
   takenIndependently: 'unknown',

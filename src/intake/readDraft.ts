@@ -14,6 +14,7 @@ import {
   stated,
   wholeFrom,
 } from './reading/fieldReader'
+import { readExposureUnit } from './reading/exposure'
 import type { EvidenceReading } from './readEvidence'
 
 export type DraftReading = Readonly<{
@@ -75,22 +76,31 @@ function claimOf(draft: ClaimDraft, value: number, tolerance: Tolerance | undefi
   const { parameter, relation, quantity, wording } = draft
   const burden = draft.burden ?? undefined
   const unit = hasUnit(parameter) ? draft.unit : undefined
-  return { parameter, relation, value, ...stated({ tolerance, burden, unit, quantity, wording }) }
+  const exposureUnit = isPerExposure(parameter) ? draft.exposureUnit.trim() : undefined
+  return {
+    parameter,
+    relation,
+    value,
+    ...stated({ tolerance, burden, unit, exposureUnit, quantity, wording }),
+  }
 }
 
-/** Whether the parameter's values carry a unit that has to be typed: a share and a ratio have none. */
+/** Whether the parameter's values carry a unit that has to be typed: a share, a ratio and a rate have none. */
 export function hasUnit(parameter: Parameter): boolean {
-  return parameterOf(parameter).unitOf('u') !== undefined
+  return parameterOf(parameter).unitOf('u') !== undefined && !isPerExposure(parameter)
 }
+
+/** Whether its values are per something that has to be typed. */
+export const isPerExposure = (parameter: Parameter): boolean => parameterOf(parameter).sample === 'events'
 
 /** The choices of a test that are not the usual ones. */
 function optionsOf(draft: ClaimDraft): Partial<NonNullable<CheckDocument['test']>> {
   const { method, interval, intervalSides, continuityCorrection, twoSidedRule, midP } = draft
-  const hasIntervals = parameterOf(draft.parameter).intervals.length > 0
+  const { intervals } = parameterOf(draft.parameter)
   const followed = methodsFor(draft.parameter).flatMap((one) => methodOf(one).options)
   return {
     ...(method === 'auto' ? {} : { method }),
-    ...(interval === 'auto' || !hasIntervals ? {} : { interval }),
+    ...(interval === 'auto' || !intervals.includes(interval) ? {} : { interval }),
     ...(intervalSides === 'auto' ? {} : { intervalSides }),
     ...(continuityCorrection ? { continuityCorrection } : {}),
     ...(twoSidedRule === 'auto' || !followed.includes('twoSidedRule') ? {} : { twoSidedRule }),
@@ -124,6 +134,11 @@ function missingFrom(fields: FieldReader<keyof ClaimDraft>, draft: ClaimDraft): 
     need('toleranceBelow', 'State the tolerance below the claimed value.')
     need('toleranceAbove', 'State the tolerance above the claimed value.')
   }
+  if (isPerExposure(draft.parameter) && !readExposureUnit(draft.exposureUnit, draft.decimalMark))
+    missing.push({
+      field: 'exposureUnit',
+      message: 'State what the rate is per, such as 1,000 deliveries, 100 m or hour.',
+    })
   need('significanceLevel', 'State the significance level.')
   return missing
 }

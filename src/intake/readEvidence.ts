@@ -10,6 +10,7 @@ import { formatCount } from '@/words/figures'
 import { convertedBy, entriesOf } from './entriesOf'
 import { readCount } from './reading/count'
 import type { UnreadEntry } from './reading/readings'
+import { fromEvents, fromStretches } from './readEvents'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
 import type { TakenCount } from './sheet/takeCount'
 import { columnFor, type Taken } from './takenFrom'
@@ -40,7 +41,10 @@ type Question = Readonly<{
   /** What is taken of the sample's sheet; absent while it is being read, and for a sample without one. */
   taken: Outcome<Taken> | undefined
   /** The claim that it is taken for. */
-  draft: Pick<ClaimDraft, 'parameter' | 'unit' | 'column' | 'counted' | 'knownStandardDeviation'>
+  draft: Pick<
+    ClaimDraft,
+    'parameter' | 'unit' | 'exposureUnit' | 'column' | 'counted' | 'knownStandardDeviation' | 'decimalMark'
+  >
 }>
 
 const MIN_READINGS = 2
@@ -50,20 +54,24 @@ const NOTHING = { values: [], rows: [], setAside: [], unread: [] } as const
 export function readEvidence(question: Question): EvidenceReading {
   const { sample, draft } = question
   const { fields, lotSize } = readLotSize(sample)
-  const isCounted = parameterOf(draft.parameter).sample === 'counted'
-  const converted = isCounted ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
+  const hasNoUnit = ['counted', 'events'].includes(parameterOf(draft.parameter).sample)
+  const converted = hasNoUnit ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
   if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
   const conversion = converted.ok ? converted.value : undefined
-  const made =
+  const made: Made =
     sample.kind === 'typed' || sample.kind === 'file'
-      ? fromSheet(question, conversion)
+      ? fromSheet(question, conversion, fields)
       : sample.kind === 'summary'
         ? fromSummary(fields, draft, conversion)
-        : fromCount(sample, draft.parameter)
+        : sample.kind === 'count'
+          ? fromCount(sample, draft.parameter)
+          : fromEvents(fields, draft)
   const { evidence, withSetAside } = made
   const drawn = sample.drawnAtRandom === 'unknown' ? undefined : sample.drawnAtRandom
   const independence = sample.takenIndependently === 'unknown' ? undefined : sample.takenIndependently
-  const origin = stated({ lotSize, drawn, independence })
+  // An exposure is of no lot.
+  const isOfLot = parameterOf(draft.parameter).sample !== 'events'
+  const origin = stated({ ...(isOfLot ? { lotSize } : {}), drawn, independence })
   const problems = [...fields.problems, ...(made.problems ?? [])]
   return {
     ...NOTHING,
@@ -98,7 +106,11 @@ function unitOf({ sample, draft }: Question): string {
 
 type Made = Partial<EvidenceReading>
 
-function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | undefined): Made {
+function fromSheet(
+  { sample, taken, draft }: Question,
+  conversion: Conversion | undefined,
+  fields: FieldReader<keyof SampleDraft>,
+): Made {
   if (parameterOf(draft.parameter).sample === 'counted' && draft.counted.length === 0)
     return {
       missing: [{ field: 'counted', message: 'Say which of the rows count, such as hours at most 48.' }],
@@ -122,6 +134,8 @@ function fromSheet({ sample, taken, draft }: Question, conversion: Conversion | 
     ? { measured: { values: taken.value.values, unit: unitOf({ sample, taken, draft }) } }
     : {}
   const reading = { values, rows, setAside, ...measured }
+  if (parameterOf(draft.parameter).sample === 'events')
+    return { ...reading, ...fromStretches(fields, draft, { ...reading, entries }) }
   const tested = values.length - setAside.length
   if (tested < MIN_READINGS) {
     const seen = tested === 0 ? 'there are none yet' : 'there is one so far'

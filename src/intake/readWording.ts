@@ -5,6 +5,7 @@ import type { ClaimDraft } from '@/desk/claimDraft'
 import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
 import { stated } from './reading/fieldReader'
+import { readExposureUnit } from './reading/exposure'
 import { readNumber } from './reading/number'
 import {
   clauseAround,
@@ -19,7 +20,17 @@ import {
 /** What a wording seems to claim: a first guess, of nothing that its words do not carry. */
 export type Guess = Readonly<{
   words: Partial<
-    Pick<ClaimDraft, 'parameter' | 'relation' | 'claimedValue' | 'toleranceBelow' | 'toleranceAbove' | 'unit'>
+    Pick<
+      ClaimDraft,
+      | 'parameter'
+      | 'quantity'
+      | 'relation'
+      | 'claimedValue'
+      | 'toleranceBelow'
+      | 'toleranceAbove'
+      | 'unit'
+      | 'exposureUnit'
+    >
   >
   /** The words that it was guessed from. */
   seen: readonly string[]
@@ -39,6 +50,8 @@ const NO_UNITS = new Set(
   ).split(' '),
 )
 const OF = `(?<!within )(${NUMBER}) (?:out of|in every|of every|of|in) (?:every )?(${NUMBER})(?! ?%)`
+/** Events per so many of something; "per hour" may be a unit of anything. */
+const PER = `(${NUMBER}) ([A-Za-z][A-Za-z-]*) (?:per|for every|in each) (${NUMBER}) ?([A-Za-z][A-Za-z-]*)`
 const PERCENT_OF = `(${NUMBER}) ?(?:%|per ?cent) of\\b(?! [\\d+-])`
 const PLUS_MINUS = `(${NUMBER}) ?(${UNIT})?,? ?(?:±|\\+/-|\\+-|plus or minus) ?(${NUMBER}) ?(${UNIT})?`
 const WITHIN_OF = `within (${NUMBER}) ?(${UNIT})? of (${NUMBER}) ?(${UNIT})?`
@@ -69,7 +82,8 @@ export function readWording(wording: string, mark: DecimalMark, assumed?: Parame
       NEGATION.test(text)
       ? undefined
       : { words: { relation: 'equal-to', claimedValue: '1' } as const, seen: parameter.seen }
-    : (shareIn(text, number, relation) ??
+    : (rateIn(text, number, mark) ??
+      shareIn(text, number, relation) ??
       toleranceIn(text, number, relation) ??
       valueIn(text, number, relation))
   const said = {
@@ -120,7 +134,18 @@ function readIn(found: string | undefined, mark: DecimalMark): number | undefine
 type Value = Readonly<{ words: Guess['words']; seen: string }>
 
 /** A share in words is one of what is counted. */
+const RATE = PARAMETERS.find((name) => parameterOf(name).sample === 'events')!
 const COUNTED_PARAMETER = PARAMETERS.find((name) => parameterOf(name).sample === 'counted')!
+
+/** A rate of events, per an amount of what they come over. */
+function rateIn(text: string, number: ReadNumber, mark: DecimalMark): Value | undefined {
+  const [found, ...others] = [...text.matchAll(new RegExp(PER, 'g'))]
+  if (!found || others.length > 0 || number(found[1]) === undefined) return undefined
+  const exposureUnit = `${found[3]!} ${found[4]!}`
+  if (NO_UNITS.has(found[2]!.toLowerCase()) || !readExposureUnit(exposureUnit, mark)) return undefined
+  const words = { parameter: RATE, quantity: found[2]!, claimedValue: found[1]!, exposureUnit }
+  return { words, seen: found[0] }
+}
 
 /** A share; without its value where it is not sure which one is claimed. */
 function shareIn(text: string, number: ReadNumber, { isBlurred }: RelationSeen): Value | undefined {

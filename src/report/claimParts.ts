@@ -83,7 +83,7 @@ function conditionBlocks({ formats }: ClaimStudy, { result }: Checked, write: Wr
 function testBlocks(study: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
   const { formats, claim, decimals } = study
   const { test, hypotheses } = result
-  const chosen = { unit: claim.draft.unit, chosen: decimals }
+  const chosen = { unit: claim.draft.unit, exposureUnit: claim.draft.exposureUnit, chosen: decimals }
   const lines = [...sampleLines(result, formats, chosen), ...testLines(result, formats)]
   const ways = test.ways.map((way) => {
     const words = wayWords(way, hypotheses, { ...formats, statistic: methodOf(test.method).symbol })

@@ -80,6 +80,7 @@ function figureWords(
 ): string {
   if (kind === 'smallest-gap') return shownGap(value, display)
   if (kind === 'sample-size') return `it takes ${formatCount(value)} units`
+  if (kind === 'exposure') return `it takes an exposure of ${formatCount(value)}`
   const { words, shown } = turnsAt(value, claimed, inUnit)
   return `${words} ${shown}`
 }

@@ -21,6 +21,7 @@ const KIND_WORDS = {
   file: 'readings, from a file',
   summary: 'summary figures only',
   count: 'a count only',
+  events: 'events over an exposure',
 } as const
 const MAX_LISTED = 200
 

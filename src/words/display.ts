@@ -1,6 +1,6 @@
-import type { Claim } from '@/claims/terms/claim'
 import { parameterOf } from '@/claims/all'
 import { formatFull, formatNumber, withoutMadeUpDigits, withUnit } from './figures'
+import { type OfUnit, unitOf } from './unitOf'
 import { decimalsOf, type EstimateFigures } from './estimateDecimals'
 
 /** How the values of a claim's parameter are shown: shares in percent, everything else in its unit. */
@@ -11,19 +11,17 @@ export type Display = Readonly<{
   decimals: number
 }>
 
-type Subject = Pick<Claim, 'parameter' | 'unit'>
-
 /**
  * @param figures - of the check, from which decimals worth reading follow
  * @param chosen - the decimals chosen for the claim
  */
-export function displayOf(claim: Subject, figures: EstimateFigures | number, chosen?: number): Display {
-  const { scale, unitOf } = parameterOf(claim.parameter)
+export function displayOf(claim: OfUnit, figures: EstimateFigures | number, chosen?: number): Display {
+  const { scale } = parameterOf(claim.parameter)
   const own = typeof figures === 'number' ? figures : decimalsOf(figures)
   const isPercent = scale === 100
   const enough = Math.max(0, own - (isPercent ? 2 : 0))
   const decimals = chosen ?? (typeof figures === 'number' ? enough : tellingApart(figures, scale, enough))
-  return { scale, unit: isPercent ? '%' : claim.unit ? unitOf(claim.unit) : undefined, decimals }
+  return { scale, unit: isPercent ? '%' : unitOf(claim), decimals }
 }
 
 /** One decimal more where the estimate or an end of its interval would look like the claimed value and is not it. */

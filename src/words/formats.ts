@@ -1,7 +1,7 @@
-import type { Claim } from '@/claims/terms/claim'
 import { type Display, displayOf, shownInFull, shownValue } from './display'
 import type { EstimateFigures } from './estimateDecimals'
 import { formatNumber } from './figures'
+import type { OfUnit } from './unitOf'
 
 /** How the figures of one claim are shown: the decimals chosen once for it, else those that fit the standard error. */
 export type Formats = Readonly<{
@@ -22,7 +22,7 @@ const USUAL_DECIMALS = 3
  * @param chosen - the decimals chosen for the claim
  */
 export function formatsFor(
-  claim: Pick<Claim, 'parameter' | 'unit'>,
+  claim: OfUnit,
   figures: EstimateFigures | undefined,
   chosen: number | undefined,
 ): Formats {

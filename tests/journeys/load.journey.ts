@@ -30,7 +30,8 @@ test('readers and writers are served together, and nothing that was written is l
   const until = performance.now() + ms
   const [reading, writing, wrong]: [number[], number[], unknown[]] = [[], [], []]
   const reader = async () => {
-    while (performance.now() < until) {
+    // However busy the machine is, each does something.
+    for (let count = 0; count === 0 || performance.now() < until; count += 1) {
       const start = performance.now()
       const answer = await fetch(`${server.address}${pages[Math.floor(random() * pages.length)]}`)
       await answer.text()
@@ -44,7 +45,7 @@ test('readers and writers are served together, and nothing that was written is l
     // Two writers of one case write different claims.
     const claim = claims[Math.floor(which / cases.length) % claims.length]
     let { revision } = claim
-    for (let count = 0; performance.now() < until; count += 1) {
+    for (let count = 0; count === 0 || performance.now() < until; count += 1) {
       const start = performance.now()
       const draft = { ...claim.draft, remarks: `${which} wrote ${count}` }
       const body = JSON.stringify({ draft, revision, by: `writer ${which}` })

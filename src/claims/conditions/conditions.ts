@@ -4,6 +4,7 @@ import type { MethodDefinition } from '../terms/definition'
 import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
 import { countEqual } from '../median/differences'
+import { eventConditions } from './events'
 import { normality, symmetry } from './populationShape'
 import { FAR, levelWithCorrelation, stateOf, type Tested } from './trueLevel'
 
@@ -37,6 +38,8 @@ export function conditionsFor(
       ]
     case 'counted':
       return [...shared, expectedCounts(sample.counted.sampleSize, method, claimedValues)]
+    case 'events':
+      return [...shared, ...eventConditions(sample.events, method, claimedValues)]
     case 'two':
       return [
         ...shared,
@@ -109,7 +112,8 @@ function randomSample({ drawn }: Sample): Condition {
 
 /** Only whoever took the units can say. */
 function independence(sample: Sample): Condition {
-  const n = unitsTaken(sample)
+  const isTotal = sample.kind === 'events' && !sample.events.stretches
+  const n = isTotal ? {} : { n: unitsTaken(sample) }
   switch (sample.independence) {
     case 'independent':
       return conditions.independentStated(n)

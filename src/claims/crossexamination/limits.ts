@@ -95,7 +95,8 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
     if (!planned.ok) return { ...shared, note: { remark: 'problem', problem: planned.problem } }
     const { n, method: used } = planned.value
     const note = used === test.method ? {} : { note: { remark: 'planned-by', method: used } as const }
-    return { ...shared, figure: { kind: 'sample-size', value: n }, ...note }
+    const kind = parameterOf(document.claim.parameter).plan?.isFractional ? 'exposure' : 'sample-size'
+    return { ...shared, figure: { kind, value: n }, ...note }
   }
   return { key: shared.key, ask }
 }
@@ -104,13 +105,16 @@ export function sampleSizeQuestion({ document, result }: Examination): Question 
 export function smallestGapQuestion(examined: Examination): Question {
   const shared = { key: 'smallest gap', asked: { ask: 'smallest-gap', power: PLANNED_POWER } } as const
   const ask = (): Examined => {
-    const request = planRequest(examined, { find: 'difference', n: examined.result.sample.n })
+    const request = planRequest(examined, { find: 'difference', n: sizeOf(examined.result) })
     const planned = request.ok ? planFigures(request.value.plan) : request
     if (!planned.ok) return { ...shared, note: { remark: 'problem', problem: planned.problem } }
     return { ...shared, figure: { kind: 'smallest-gap', value: planned.value.difference } }
   }
   return { key: shared.key, ask }
 }
+
+/** What a sample of this size is planned by: units, or an exposure. */
+const sizeOf = ({ sample }: ExaminedResult): number => ('exposure' in sample ? sample.exposure : sample.n)
 
 /** A plan of the same test, with the spread that the sample has; what is not planned is planned by the usual test. */
 function planRequest(

@@ -16,7 +16,7 @@ export type List = Readonly<{
 
 /** The lists of readings that evidence has: one, two, or none. */
 export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
-  if (evidence.kind === 'readings') {
+  if (evidence.kind === 'readings' || evidence.kind === 'event-counts') {
     const { setAside: _, ...rest } = evidence
     return [
       {
@@ -42,6 +42,6 @@ export function listsOf(evidence: CheckDocument['evidence']): readonly List[] {
 /** The evidence with every reading that is set aside put back; undefined where none is. */
 export function withEverything(evidence: CheckDocument['evidence']): Evidence | undefined {
   if (listsOf(evidence).every(({ setAside }) => setAside.length === 0)) return undefined
-  if (evidence.kind === 'readings') return { ...evidence, setAside: [] }
+  if (evidence.kind === 'readings' || evidence.kind === 'event-counts') return { ...evidence, setAside: [] }
   return evidence.kind === 'two-readings' ? { ...evidence, firstSetAside: [], secondSetAside: [] } : undefined
 }

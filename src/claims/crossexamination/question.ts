@@ -35,7 +35,7 @@ export type Examined = Probability &
     /** What else there is to say: where it turns, or why it could not be asked. */
     note?: Remark
     /** A figure asked for in place of a test. */
-    figure?: Readonly<{ kind: 'claimed-value' | 'sample-size' | 'smallest-gap'; value: number }>
+    figure?: Readonly<{ kind: 'claimed-value' | 'sample-size' | 'exposure' | 'smallest-gap'; value: number }>
   }>
 
 /** A question that can be asked of a finding; asking may take a while. */

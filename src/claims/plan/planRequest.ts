@@ -20,7 +20,7 @@ export const planRequestSchema = z.strictObject({
       .strictObject({ value: z.number().optional(), standardDeviation: z.number().positive().optional() })
       .prefault({}),
     find: z.enum(FINDABLE),
-    n: z.int().positive().max(MAX_PLANNED_UNITS).optional(),
+    n: z.number().positive().max(MAX_PLANNED_UNITS).optional(),
     power: z.number().gt(0).lt(1).optional(),
   }),
 })
@@ -38,6 +38,8 @@ export function planFigures(request: PlanRequest): Planning<PlanFigures> {
   if (!hypotheses.ok) return hypotheses
   const method = methodFor(request)
   if (!method.ok) return method
+  if (request.n !== undefined && !planning(request).isFractional && !Number.isInteger(request.n))
+    return failure(problems.planNotWhole(request.n))
   const plan = planOf(request, hypotheses.value, method.value)
   if (!plan.ok) return plan
   return find(request, plan.value)

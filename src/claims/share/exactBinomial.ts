@@ -1,33 +1,20 @@
-import { z } from 'zod'
 import { binomial, logMass } from '@/statistics/distributions/binomial'
 import { type Tail, type Tails, tailsFromLog } from '@/statistics/distributions/tails'
-import type { Alternative } from '@/statistics/inference/alternative'
-import { type CountRule, countTest, tailRule } from '@/statistics/inference/countTest'
+import { countTest } from '@/statistics/inference/countTest'
+import { type CountLaw, exactRule, type ExactRules } from '@/statistics/inference/exactCount'
 import { type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import { type CountSample, shareInterval } from '@/statistics/inference/shareInterval'
-import { fromLog, isWithin, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
+import { isWithin } from '@/statistics/inference/tailProbability'
 import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
-import { logSum } from '@/statistics/numeric/logSum'
-import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
 import { exactSizes, MAX_EXACT_UNITS, powerOfExact } from '@/statistics/power/sharePower'
 import type { MethodDefinition } from '../terms/definition'
 import { success } from '../terms/outcome'
-import { TWO_SIDED_RULES } from '../terms/twoSidedRules'
+import { EXACT_FIGURES } from '../terms/twoSidedRules'
 import { warnings } from '../terms/warnings'
 import { countSteps } from '../working/countSteps'
 import { planOfShares } from './planning'
 import { shareOfUnits } from './shareOfUnits'
-
-const figures = z.strictObject({
-  twoSidedRule: z.enum(TWO_SIDED_RULES),
-  /** How much of the observed outcome's probability is counted: half of it by the mid-p rule. */
-  observed: z.enum(['whole', 'half']),
-})
-type ExactRules = Readonly<z.infer<typeof figures>>
-
-/** Outcomes count as no likelier than the observed one up to this share more: what rounding may add. */
-const LOG_SLACK = Math.log1p(1e-7)
 
 /**
  * The exact test of a share: the count x against binomial(n, p₀).
@@ -54,7 +41,7 @@ export const exactBinomial: MethodDefinition<'exact-binomial', ExactRules, 'coun
   symbol: 'x',
   formula: 'x of n against binomial(n, p₀)',
   source: 'Clopper & Pearson (1934), Biometrika 26, 404-413',
-  figures,
+  figures: EXACT_FIGURES,
   make({ sample: { counted }, hypotheses: { alternativeSide }, options: { midP, twoSidedRule } }) {
     const rules: ExactRules = {
       twoSidedRule: twoSidedRule === 'auto' ? 'doubled' : twoSidedRule,
@@ -124,7 +111,7 @@ function testAt(
   const { value: p, alternative } = question
   return countTest({
     count: successes,
-    rule: ruleFor({ n, p, alternative, rules }),
+    rule: exactRule(lawOf(n, p), { alternative, rules }),
     question,
     distribution: { name: 'binomial', n, p },
     estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
@@ -132,46 +119,13 @@ function testAt(
   })
 }
 
-function ruleFor(
-  input: Readonly<{ n: number; p: number; alternative: Alternative; rules: ExactRules }>,
-): CountRule {
-  const { n, p, alternative, rules } = input
-  if (alternative === 'two-sided' && rules.twoSidedRule === 'minimum-likelihood') {
-    return likelihoodRule(n, p, rules.observed)
-  }
-  const tails = tailsOf(n, p)
-  const shared = { alternative, min: 0, max: n }
-  if (rules.observed === 'whole') {
-    return tailRule({
-      ...shared,
-      atMost: (count) => lowerTail(tails(count)),
-      atLeast: (count) => upperTail(tails(count - 1)),
-    })
-  }
-  const logHalf = (count: number) => massOf(n, p)(count) - Math.LN2
-  return tailRule({
-    ...shared,
-    atMost: (count) => fromLog(logSum(tails(count - 1).logLower, logHalf(count))),
-    atLeast: (count) => fromLog(logSum(tails(count).logUpper, logHalf(count))),
-  })
-}
-
-function likelihoodRule(n: number, p: number, observed: ExactRules['observed']): CountRule {
-  const tails = tailsOf(n, p)
-  const mass = massOf(n, p)
-  const mode = Math.min(n, Math.floor((n + 1) * p))
-  const pValueOf = (count: number) => {
-    const max = mass(count) + LOG_SLACK
-    const isAsRare = (other: number) => mass(other) <= max
-    if (isAsRare(mode)) return fromLog(observed === 'half' ? Math.log1p(-Math.exp(mass(count)) / 2) : 0)
-    const below = lastWhole(isAsRare, -1, mode)
-    const above = firstWhole(isAsRare, mode, n + 1)
-    const logWhole = logSum(tails(below).logLower, tails(above - 1).logUpper)
-    const share = observed === 'half' ? Math.log1p(-0.5 * Math.exp(mass(count) - logWhole)) : 0
-    return fromLog(Math.min(0, logWhole + share))
-  }
-  return { min: 0, max: n, centre: mode, pValueOf }
-}
+const lawOf = (n: number, p: number): CountLaw => ({
+  min: 0,
+  max: n,
+  mode: Math.min(n, Math.floor((n + 1) * p)),
+  tails: tailsOf(n, p),
+  logMass: massOf(n, p),
+})
 
 /** A share of 0 or 1 leaves one outcome, which the distribution's own formulas do not hold for. */
 function tailsOf(n: number, p: number): (count: number) => Tails {

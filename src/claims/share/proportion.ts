@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { mapEnds } from '@/statistics/inference/interval'
-import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
+import { SHARE_INTERVALS, type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import { SMALL_SHARE } from '../terms/sample'
 import type { ParameterDefinition } from '../terms/definition'
 import { reportedEnds } from '../effects/ratioEffect'
@@ -22,6 +22,7 @@ export const proportion: ParameterDefinition<'proportion', 'counted', typeof eff
   evidence: ['count'],
   takesKnownSpread: false,
   intervals: SHARE_INTERVALS,
+  intervalOf: ({ counted }, name) => shareInterval(counted, name as ShareInterval),
   // The score test's true level lies above its own for most sizes (docs/METHODS.md).
   usualMethod: ({ sampleSize, lotSize }) =>
     sampleSize !== undefined && lotSize !== undefined && sampleSize >= SMALL_SHARE * lotSize

@@ -11,6 +11,8 @@ export type Claim = Readonly<{
   tolerance?: Tolerance | undefined
   burden?: Burden | undefined
   unit?: string | undefined
+  /** What a rate is per one of: "1,000 deliveries". */
+  exposureUnit?: string | undefined
   /** What is measured, in a few words: "net mass". */
   quantity?: string | undefined
   /** The claim as it was found, verbatim. */

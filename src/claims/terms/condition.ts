@@ -11,6 +11,7 @@ export const CONDITIONS = [
   'equal-readings',
   'outliers',
   'expected-counts',
+  'dispersion',
 ] as const
 export type ConditionName = (typeof CONDITIONS)[number]
 
@@ -27,6 +28,8 @@ function found<Code extends string, Figures extends Readonly<Record<string, numb
   return { code, name, state, figures }
 }
 
+/** How many units were taken; not known of events of which only the total is. */
+type Units = Readonly<{ n?: number }>
 type Lot = Readonly<{ n: number; lotSize: number; share: number }>
 /** `bound`: what chance alone goes beyond in one of ten samples; `effectiveN` where the correlation is positive. */
 type Order = Readonly<{
@@ -58,6 +61,9 @@ export type ShapeFigures = Readonly<{
   stated: number
   setAside?: number
 }>
+/** `dispersion` on `df` of chi-square, with the probability of at least as much. */
+type Dispersion = Readonly<{ stretches: number; dispersion: number; df: number; p: number }>
+type Events = Readonly<{ expected: number; needed: number }>
 type Expected = Readonly<{ least: number; needed: number }>
 
 /** Every finding about a condition. */
@@ -65,9 +71,9 @@ export const conditions = {
   randomUnknown: () => found('random-unknown', 'random-sample', 'unknown', {}),
   randomStated: () => found('random-stated', 'random-sample', 'met', {}),
   notRandom: () => found('not-random', 'random-sample', 'not-met', {}),
-  notIndependent: (n: number) => found('not-independent', 'independence', 'not-met', { n }),
-  independentStated: (n: number) => found('independent-stated', 'independence', 'met', { n }),
-  independenceUnknown: (n: number) => found('independence-unknown', 'independence', 'unknown', { n }),
+  notIndependent: (units: Units) => found('not-independent', 'independence', 'not-met', units),
+  independentStated: (units: Units) => found('independent-stated', 'independence', 'met', units),
+  independenceUnknown: (units: Units) => found('independence-unknown', 'independence', 'unknown', units),
   smallShare: (lot: Lot) => found('small-share', 'share-of-lot', 'met', lot),
   largeShare: (lot: Lot) => found('large-share', 'share-of-lot', 'doubtful', lot),
   orderUsual: (order: Order, state: 'met' | 'no-sign') => found('order-usual', 'order', state, order),
@@ -91,6 +97,12 @@ export const conditions = {
   countsFew: (figures: Expected) => found('counts-few', 'expected-counts', 'not-met', figures),
   /** Of an exact test, which needs no more. */
   countsFewButExact: (figures: Expected) => found('counts-few-but-exact', 'expected-counts', 'met', figures),
+  eventsEnough: (figures: Events) => found('events-enough', 'expected-counts', 'met', figures),
+  eventsFew: (figures: Events) => found('events-few', 'expected-counts', 'not-met', figures),
+  eventsFewButExact: (figures: Events) => found('events-few-but-exact', 'expected-counts', 'met', figures),
+  dispersionUnknown: () => found('dispersion-unknown', 'dispersion', 'unknown', {}),
+  dispersionUsual: (figures: Dispersion) => found('dispersion-usual', 'dispersion', 'no-sign', figures),
+  overdispersed: (figures: Dispersion) => found('overdispersed', 'dispersion', 'not-met', figures),
 } as const
 
 export type FoundCondition = ReturnType<(typeof conditions)[keyof typeof conditions]>

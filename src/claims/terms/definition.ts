@@ -2,6 +2,8 @@ import type { z } from 'zod'
 import type { NamedDistribution } from '@/statistics/distributions/named'
 import type { Reference } from '@/statistics/distributions/reference'
 import type { Procedure } from '@/statistics/inference/procedure'
+import type { Interval } from '@/statistics/inference/interval'
+import type { RateInterval } from '@/statistics/inference/rateInterval'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
 import type { Method, Parameter } from './names'
 import type { PopulationNeed } from './condition'
@@ -123,6 +125,9 @@ export type UsualQuestion = Readonly<{
   hasEqual?: boolean | undefined
 }>
 
+/** An interval that is chosen apart from the test. */
+export type IntervalName = ShareInterval | RateInterval
+
 /** Between which values a parameter lies. */
 export type Domain = Readonly<{
   min: number
@@ -164,7 +169,9 @@ export type ParameterDefinition<
   /** A standard deviation may be stated as known. */
   takesKnownSpread: boolean
   /** The intervals that may be chosen, the usual one first. */
-  intervals: readonly ShareInterval[]
+  intervals: readonly IntervalName[]
+  /** The interval of one of these names; absent where there is none to choose. */
+  intervalOf?(sample: SampleOf<Kind>, name: IntervalName): Interval
   /** The method where none is stated. */
   usualMethod: (question: UsualQuestion) => Method
   /** Figures of the sample that are shown for it alone. */
@@ -191,4 +198,6 @@ export type PlanOfParameter = Readonly<{
   plansTolerance: boolean
   /** Values of the parameter on the scale that its methods are planned on. */
   toPlanned: (value: number) => number
+  /** What is planned is an exposure, which need not be whole. */
+  isFractional?: true
 }>

@@ -6,6 +6,7 @@ export const PARAMETERS = [
   'proportion',
   'variance-ratio',
   'median',
+  'rate',
 ] as const
 export type Parameter = (typeof PARAMETERS)[number]
 
@@ -24,6 +25,8 @@ export const METHODS = [
   'signed-rank',
   'sign',
   'quantile',
+  'exact-poisson',
+  'score-poisson',
   'bootstrap',
 ] as const
 export type Method = (typeof METHODS)[number]

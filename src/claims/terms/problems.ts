@@ -31,14 +31,18 @@ export const problems = {
     problem('evidenceForOther', 'evidence-does-not-fit', 'evidence.kind', { parameter }),
   methodForOther: (method: Method, parameter: Parameter, fitting: readonly Method[]) =>
     problem('methodForOther', 'method-does-not-fit', 'test.method', { method, parameter, fitting }),
-  intervalForOther: (interval: string, parameter: Parameter) =>
-    problem('intervalForOther', 'interval-does-not-fit', 'test.interval', { interval, parameter }),
+  intervalForOther: (interval: string, parameter: Parameter, fitting: readonly string[]) =>
+    problem('intervalForOther', 'interval-does-not-fit', 'test.interval', { interval, parameter, fitting }),
+  exposureUnitForOther: (parameter: Parameter) =>
+    problem('exposureUnitForOther', 'exposure-unit-does-not-fit', 'claim.exposureUnit', { parameter }),
   valueOutside: (parameter: Parameter, seen: number, path: string, code = 'out-of-range') =>
     problem('valueOutside', code, path, { parameter, seen }),
   shareWithoutSpread: (seen: number) =>
     problem('shareWithoutSpread', 'share-without-spread', 'claim.value', { seen }),
   moreSuccesses: (successes: number, n: number) =>
     problem('moreSuccesses', 'out-of-range', 'evidence.successes', { successes, n }),
+  expectedOutside: (expected: number) =>
+    problem('expectedOutside', 'expected-outside', 'evidence.exposure', { expected }),
   lotSizeNeeded: () => problem('lotSizeNeeded', 'lot-size-needed', 'evidence.lotSize', {}),
   twoSidedOnly: (method: Method) => problem('twoSidedOnly', 'two-sided-only', 'test.method', { method }),
   allEqualToClaim: (value: number) =>
@@ -73,6 +77,7 @@ export const problems = {
     problem('planNeeds', 'missing', `plan.${field}`, { field, find }),
   planTooSmall: (seen: number, min: number) =>
     problem('planTooSmall', 'out-of-range', 'plan.n', { seen, min }),
+  planNotWhole: (seen: number) => problem('planNotWhole', 'out-of-range', 'plan.n', { seen }),
   planMethod: (seen: string, allowed: readonly string[]) =>
     problem('planMethod', 'method-does-not-fit', 'plan.test.method', { seen, allowed }),
   planParameter: (parameter: Parameter) =>

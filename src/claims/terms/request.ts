@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 import { entriesSchema } from './entries'
 import { METHODS, PARAMETERS } from './names'
@@ -37,6 +38,8 @@ export const claimSchema = z.strictObject({
   tolerance: z.strictObject({ below: z.number().nonnegative(), above: z.number().nonnegative() }).optional(),
   burden: z.enum(BURDENS).optional(),
   unit: z.string().optional(),
+  /** What a rate is per one of: "1,000 deliveries"; the exposure of the evidence counts so many of these. */
+  exposureUnit: z.string().optional(),
   quantity: z.string().optional(),
   wording: z.string().optional(),
 })
@@ -84,6 +87,24 @@ const twoSummaries = z.strictObject({
   ...origin,
 })
 
+/** A lot is of units, and an exposure has none. */
+const { lotSize: _, ...originOfEvents } = origin
+const events = z.strictObject({
+  kind: z.literal('events'),
+  events: z.int().nonnegative().max(MAX_UNITS),
+  exposure: positive,
+  ...originOfEvents,
+})
+
+/** A count for each of several stretches of one exposure. */
+const eventCounts = z.strictObject({
+  kind: z.literal('event-counts'),
+  values: z.array(z.int().nonnegative().max(MAX_UNITS)),
+  exposureEach: positive,
+  setAside,
+  ...originOfEvents,
+})
+
 export const testSchema = z.strictObject({
   method: z.enum(['auto', ...METHODS]).default('auto'),
   alternative: z.enum(['auto', ...ALTERNATIVES]).default('auto'),
@@ -92,7 +113,7 @@ export const testSchema = z.strictObject({
   secondSignificanceLevel: level.optional(),
   confidenceLevel: level.optional(),
   knownStandardDeviation: positive.optional(),
-  interval: z.enum(['auto', ...SHARE_INTERVALS]).default('auto'),
+  interval: z.enum(['auto', ...SHARE_INTERVALS, ...RATE_INTERVALS]).default('auto'),
   intervalSides: z.enum(['auto', ...INTERVAL_SIDES]).default('auto'),
   continuityCorrection: z.boolean().default(false),
   twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
@@ -105,7 +126,15 @@ export const testSchema = z.strictObject({
 export const checkRequestSchema = z.strictObject({
   id: z.string().optional(),
   claim: claimSchema,
-  evidence: z.discriminatedUnion('kind', [readings, summary, count, twoReadings, twoSummaries]),
+  evidence: z.discriminatedUnion('kind', [
+    readings,
+    summary,
+    count,
+    twoReadings,
+    twoSummaries,
+    events,
+    eventCounts,
+  ]),
   test: testSchema.prefault({}),
 })
 

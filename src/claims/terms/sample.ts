@@ -1,4 +1,5 @@
 import type { CountSample } from '@/statistics/inference/shareInterval'
+import type { EventSample } from '@/statistics/inference/rateInterval'
 import type { Moments } from '@/statistics/describe/moments'
 
 /** The figures of one sample of measurements, from readings or from a summary. */
@@ -17,6 +18,14 @@ export type MeasuredSample = Omit<Moments, 'mean'> &
     setAside: number
     /** Where the figures stand in the check document, for problems that point at them. */
     path: string
+  }>
+
+/** Events counted over an exposure: in all of it, or stretch by stretch. */
+export type CountedEvents = EventSample &
+  Readonly<{
+    /** The counts of stretches of one exposure each, those set aside not among them; absent for a total. */
+    stretches?: readonly number[]
+    setAside: number
   }>
 
 /** A sample whose mean is known. */
@@ -38,6 +47,7 @@ type Kinds = Readonly<{
   measured: Readonly<{ kind: 'measured'; measured: MeasuredSample }>
   counted: Readonly<{ kind: 'counted'; counted: CountSample }>
   two: Readonly<{ kind: 'two'; two: TwoSamples }>
+  events: Readonly<{ kind: 'events'; events: CountedEvents }>
 }>
 export type SampleKind = keyof Kinds
 /** Whatever was measured or counted, of one kind. */
@@ -46,6 +56,10 @@ export type Sample = SampleOf<SampleKind>
 
 /** Up to this share of its lot a sample counts as drawn from one without end: common practice, no source. */
 export const SMALL_SHARE = 0.1
+
+/** The size of the lot that evidence is from; an exposure has none. */
+export const lotSizeOf = (evidence: object): number | undefined =>
+  'lotSize' in evidence ? (evidence.lotSize as number | undefined) : undefined
 
 /** How many units were taken from the lot, those set aside included. */
 export function unitsTaken(sample: Sample): number {
@@ -56,6 +70,9 @@ export function unitsTaken(sample: Sample): number {
       return sample.counted.sampleSize
     case 'two':
       return unitsIn(sample.two.first) + unitsIn(sample.two.second)
+    // Of a total it is not known in how many pieces its exposure was taken: one.
+    case 'events':
+      return (sample.events.stretches?.length ?? 1) + sample.events.setAside
     default:
       return sample satisfies never
   }

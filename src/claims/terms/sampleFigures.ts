@@ -32,6 +32,14 @@ export const SAMPLE_FIGURES = {
     share: figure,
     standardError: optional,
   }),
+  events: z.strictObject({
+    /** Stretches of one exposure each; 1 for a total. */
+    n: figure,
+    setAside: figure,
+    events: figure,
+    exposure: figure,
+    standardError: optional,
+  }),
   two: z.strictObject({ n: figure, setAside: figure, first: spreadSchema, second: spreadSchema }),
 } as const satisfies Readonly<Record<SampleKind, z.ZodType>>
 
@@ -59,6 +67,10 @@ export function sampleFigures(
       const [first, second] = [spreadFigures(sample.two.first), spreadFigures(sample.two.second)]
       const setAside = sample.two.first.setAside + sample.two.second.setAside
       return { n: first.n + second.n, setAside, first, second }
+    }
+    case 'events': {
+      const { events, exposure, stretches, setAside } = sample.events
+      return { n: stretches?.length ?? 1, setAside, events, exposure, ...error }
     }
     default:
       return sample satisfies never

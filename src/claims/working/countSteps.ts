@@ -8,6 +8,7 @@ export function countSteps(
 ): readonly Step[] {
   const counted = step(name, symbol('x'), given(statistic))
   if (distribution?.name === 'binomial') return [counted, binomialStep(distribution)]
+  if (distribution?.name === 'poisson') return [counted, poissonStep(distribution)]
   return distribution?.name === 'hypergeometric' ? [counted, lotStep(distribution)] : [counted]
 }
 
@@ -18,6 +19,16 @@ function binomialStep({ n, p }: Readonly<{ n: number; p: number }>): Step {
     symbol('P(k)'),
     symbol('C(n, k) · p^k · (1 − p)^(n − k)', '\\binom{n}{k} p^{k} (1-p)^{n-k}'),
     symbol(`C(${n}, k) · ${p}^k · ${q}^(${n} − k)`, `\\binom{${n}}{k} ${p}^{k} \\cdot ${q}^{${n}-k}`),
+  )
+}
+
+function poissonStep({ mean }: Readonly<{ mean: number }>): Step {
+  const expected = Number(mean.toPrecision(14))
+  return step(
+    'event-probability',
+    symbol('P(k)'),
+    symbol('μ₀^k · e^(−μ₀) / k!', '\\frac{\\mu_0^k e^{-\\mu_0}}{k!}'),
+    symbol(`${expected}^k · e^(−${expected}) / k!`, `\\frac{${expected}^k e^{-${expected}}}{k!}`),
   )
 }
 

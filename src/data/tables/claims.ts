@@ -39,6 +39,7 @@ export const claims = pgTable(
     toleranceBelow: text('tolerance_below').notNull(),
     toleranceAbove: text('tolerance_above').notNull(),
     unit: text('unit').notNull(),
+    exposureUnit: typed('exposure_unit'),
     burden: named<'burden'>('burden'),
     significanceLevel: text('significance_level').notNull(),
     secondLevel: typed('second_level'),

@@ -76,6 +76,8 @@ export const samples = pgTable(
     spread: typed('spread'),
     spreadIs: text('spread_is', { enum: SPREADS }).notNull().default('standard-deviation'),
     count: typed('count'),
+    events: typed('events'),
+    exposure: typed('exposure'),
     drawnHow: typed('drawn_how'),
     drawnAtRandom: text('drawn_at_random', { enum: RANDOMNESS }).notNull().default('unknown'),
     takenIndependently: text('taken_independently', { enum: INDEPENDENCE }).notNull().default('unknown'),

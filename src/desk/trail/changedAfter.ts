@@ -12,6 +12,7 @@ const DECIDING = [
   'burden',
   'significanceLevel',
   'method',
+  'exposureUnit',
   'twoSidedRule',
   'midP',
   'continuityCorrection',
@@ -22,7 +23,7 @@ const DECIDING = [
 ] as const
 
 /** The fields of a sample that hold what was measured. */
-const MEASURED = ['readings', 'sampleSize', 'mean', 'spread', 'count'] as const
+const MEASURED = ['readings', 'sampleSize', 'mean', 'spread', 'count', 'events', 'exposure'] as const
 
 type ChangedField = Readonly<{
   field: (typeof DECIDING)[number]

@@ -26,6 +26,7 @@ const KIND_WORDS: Readonly<Record<SampleKind, string>> = {
   file: 'a file',
   summary: 'summary figures',
   count: 'a count',
+  events: 'events over an exposure',
 }
 
 /**

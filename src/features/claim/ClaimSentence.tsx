@@ -5,10 +5,10 @@ import { type Burden, defaultBurden, needsTolerance } from '@/claims/terms/relat
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
 import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'
-import { unitOf } from '@/words/en/claimWords'
+import { unitOf } from '@/words/unitOf'
 import { formatFull, withoutMadeUpDigits } from '@/words/figures'
 import { parameterOf } from '@/claims/all'
-import { hasUnit } from '@/intake/readDraft'
+import { hasUnit, isPerExposure } from '@/intake/readDraft'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
@@ -27,6 +27,7 @@ const FIELDS = [
   'quantity',
   'claimedValue',
   'unit',
+  'exposureUnit',
   'toleranceBelow',
   'toleranceAbove',
   'wording',
@@ -86,10 +87,11 @@ export function ClaimSentence() {
 /** A share is shown both ways; a variance has the unit squared, of which the unit itself is typed. */
 function ClaimedValue() {
   const { draft, reading } = useWorkbench()
-  const { parameter, unit, claimedValue } = draft
+  const { parameter, unit, exposureUnit, claimedValue } = draft
   const value = useField('claimedValue')
-  const valueUnit = unitOf({ parameter, unit })
+  const valueUnit = unitOf({ parameter, unit, exposureUnit })
   const typedUnit = useField('unit')
+  const typedExposure = useField('exposureUnit')
   const { scale } = parameterOf(parameter)
   const share = scale === 100 ? reading.claim?.value : undefined
   const isPercent = claimedValue.trim().endsWith('%')
@@ -105,6 +107,12 @@ function ClaimedValue() {
         <>
           {' '}
           <InlineText label="Unit" placeholder="unit" {...typedUnit} />
+        </>
+      )}
+      {isPerExposure(parameter) && (
+        <>
+          {' per '}
+          <InlineText label="What the rate is per" placeholder="1,000 deliveries" {...typedExposure} />
         </>
       )}
       .

@@ -66,10 +66,21 @@ export function WordingGuess() {
 }
 
 function inWords(words: Guess['words']): string {
-  const { parameter, relation, claimedValue = '', toleranceBelow, toleranceAbove, unit = '' } = words
-  const value = [claimedValue, unit].filter(Boolean).join('\u202f')
+  const {
+    parameter,
+    relation,
+    claimedValue = '',
+    toleranceBelow,
+    toleranceAbove,
+    unit = '',
+    exposureUnit,
+    quantity,
+  } = words
+  const per = exposureUnit ? `per ${exposureUnit}` : ''
+  const value = [claimedValue, unit, per].filter(Boolean).join('\u202f')
   return [
     parameter && PARAMETER_NOUNS[parameter],
+    quantity && `of ${quantity}`,
     relationWords(relation, toleranceBelow, toleranceAbove),
     value,
   ]

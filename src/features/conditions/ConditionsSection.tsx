@@ -12,6 +12,7 @@ import {
 } from '@/words/en/conditionWords'
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
+import { parameterOf } from '@/claims/all'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -42,11 +43,13 @@ const State = chakra('span', {
 
 /** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
-  const { first, second } = useWorkbench()
+  const { draft, first, second } = useWorkbench()
+  // An exposure is of no lot.
+  const hasLot = parameterOf(draft.parameter).sample !== 'events'
   return (
     <Section id="conditions" number={number} title="Conditions">
-      <SampleQuestions source={first} isOfTwo={second !== undefined} />
-      {second && second.sample.id !== first.sample.id && <SampleQuestions source={second} isOfTwo />}
+      <SampleQuestions hasLot={hasLot} source={first} isOfTwo={second !== undefined} />
+      {second && second.sample.id !== first.sample.id && <SampleQuestions hasLot source={second} isOfTwo />}
       <Computed>
         {({ result }) => (
           <ul aria-label="Conditions">

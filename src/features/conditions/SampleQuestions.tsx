@@ -20,7 +20,11 @@ const INDEPENDENT = {
 } as const
 
 /** What only a person can say of a sample; the finding says which of it nobody has answered. */
-export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; isOfTwo: boolean }>) {
+export function SampleQuestions({
+  source,
+  isOfTwo,
+  hasLot,
+}: Readonly<{ source: Source; isOfTwo: boolean; hasLot: boolean }>) {
   const { draft, setField, setFields } = source.sample
   const lotProblems = readLotSize(draft).problems
   const of = isOfTwo ? ` of the ${SOURCE_WORDS[source.which]}` : ''
@@ -49,18 +53,20 @@ export function SampleQuestions({ source, isOfTwo }: Readonly<{ source: Source; 
           onChange={(answer) => setField('takenIndependently', answer)}
         />
       </div>
-      <div>
-        How many units are in the lot{of}?{' '}
-        <InlineText
-          label={`Size of the lot${of}`}
-          value={draft.lotSize}
-          placeholder="not stated"
-          inputMode="decimal"
-          isInvalid={lotProblems.length > 0}
-          onChange={(size) => setField('lotSize', size)}
-        />
-        <ProblemLines problems={lotProblems} onWrite={setFields} />
-      </div>
+      {hasLot && (
+        <div>
+          How many units are in the lot{of}?{' '}
+          <InlineText
+            label={`Size of the lot${of}`}
+            value={draft.lotSize}
+            placeholder="not stated"
+            inputMode="decimal"
+            isInvalid={lotProblems.length > 0}
+            onChange={(size) => setField('lotSize', size)}
+          />
+          <ProblemLines problems={lotProblems} onWrite={setFields} />
+        </div>
+      )}
     </Box>
   )
 }

@@ -113,6 +113,16 @@ function AnswerRow({ answer }: Readonly<{ answer: Examined }>) {
             units
           </>
         )}
+        {figure?.kind === 'exposure' && (
+          <>
+            : it takes an exposure of{' '}
+            <Figure
+              name="Exposure needed"
+              shown={formatCount(figure.value)}
+              full={formatFull(figure.value)}
+            />
+          </>
+        )}
         {figure?.kind === 'smallest-gap' && (
           <>
             :{' '}

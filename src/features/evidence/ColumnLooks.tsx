@@ -9,7 +9,13 @@ import { useSample } from '@/ui/sample/SampleProvider'
 import { useTaken } from '@/ui/sample/useTaken'
 import { Pictures } from './pictures/Pictures'
 
-const WHATEVER = { parameter: 'mean' as const, kept: [], counted: [], knownStandardDeviation: '' }
+const WHATEVER = {
+  exposureUnit: '',
+  parameter: 'mean' as const,
+  kept: [],
+  counted: [],
+  knownStandardDeviation: '',
+}
 
 /** What one column of the sample looks like, whatever is claimed of it. */
 export function ColumnLooks() {

@@ -22,7 +22,7 @@ import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
 import { Pictures } from './pictures/Pictures'
 import { PrintedReadings } from './PrintedReadings'
 import { SetAsideList } from './SetAsideList'
-import { CountField, SummaryFields } from './SummaryFields'
+import { CountField, EventFields, ExposureField, SummaryFields } from './SummaryFields'
 import { UnreadList } from './UnreadList'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
@@ -82,6 +82,7 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
         </TextLink>
       </p>
       <Given />
+      <EachRow />
       <ProblemLines problems={problems} onWrite={setFields} />
       {evidence.values.length > 1 && (
         <Pictures
@@ -110,6 +111,8 @@ function Given() {
       )
     case 'count':
       return <CountField />
+    case 'events':
+      return <EventFields claim={draft} />
     case 'file':
       return <FromSheet />
     default:
@@ -122,6 +125,19 @@ function Given() {
         </>
       )
   }
+}
+
+/** What each row of counts was counted over. */
+function EachRow() {
+  const { draft } = useSource()
+  const { draft: sample } = useSample()
+  const isSheet = sample.kind === 'typed' || sample.kind === 'file'
+  if (!isSheet || parameterOf(draft.parameter).sample !== 'events') return null
+  return (
+    <Box lineHeight="1.9">
+      Each row counts the events of <ExposureField claim={draft} />
+    </Box>
+  )
 }
 
 /** One list of readings, typed or pasted, with everything that can't be read pointed at. */

@@ -19,6 +19,7 @@ const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
   typed: 'readings typed here',
   summary: 'summary figures only',
   count: 'a count',
+  events: 'events over an exposure',
 }
 
 const [NEW, OPEN] = ['new', 'open']

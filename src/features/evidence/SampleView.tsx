@@ -15,7 +15,7 @@ import { Provenance } from './Provenance'
 import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
 import { formatCount } from '@/words/figures'
-import { CountField, SummaryFields } from './SummaryFields'
+import { CountField, EventFields, SummaryFields } from './SummaryFields'
 import { Main } from '@/ui/Main'
 
 // Only in the browser: what the server sends may carry no styles of its own, and a sheet places each of its rows by one.
@@ -35,7 +35,7 @@ export function SampleView({
   const isSheet = draft.kind === 'typed' || draft.kind === 'file'
   const parts = [
     ...(isSheet ? [{ id: 'looks', title: 'What they look like', body: <ColumnLooks /> }] : []),
-    ...(draft.kind === 'count'
+    ...(draft.kind === 'count' || draft.kind === 'events'
       ? []
       : [{ id: 'columns', title: isSheet ? 'Columns' : 'What was measured', body: <ColumnsTable /> }]),
     { id: 'provenance', title: 'Where it comes from', body: <Provenance /> },
@@ -61,6 +61,7 @@ export function SampleView({
         {draft.kind === 'typed' && <TypedGrid />}
         {draft.kind === 'summary' && <SummaryFields unit={draft.columns[0]?.unit ?? ''} />}
         {draft.kind === 'count' && <CountField />}
+        {draft.kind === 'events' && <EventFields claim={undefined} />}
         <BringIn
           caseId={caseId}
           onBrought={(sampleId) => router.push(`/cases/${caseId}/samples/${sampleId}`)}

@@ -2,9 +2,11 @@
 
 import { Box } from '@chakra-ui/react'
 import { useState } from 'react'
+import type { ClaimDraft } from '@/desk/claimDraft'
 import { SPREADS } from '@/desk/sampleDraft'
 import { formatNumber, withUnit } from '@/words/figures'
-import { unitOf } from '@/words/en/claimWords'
+import { unitOf } from '@/words/unitOf'
+import { readExposureUnit } from '@/intake/reading/exposure'
 import { readNumber } from '@/intake/reading/number'
 import { partsOfCount, readCount } from '@/intake/reading/count'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -69,6 +71,54 @@ function shortly(value: number): string {
   return formatNumber(Number(value.toPrecision(SHOWN_DIGITS)), Math.min(12, decimals))
     .replace(/(\.\d*?)0+$/, '$1')
     .replace(/\.$/, '')
+}
+
+/** Events and what they were counted over: "31 events in 12,400 deliveries". */
+export function EventFields({ claim }: Readonly<{ claim: PerExposure | undefined }>) {
+  const { draft, setField } = useSample()
+  const label = useLabel()
+  return (
+    <Box lineHeight="1.9">
+      <InlineText
+        label={label('Events')}
+        value={draft.events}
+        placeholder="how many"
+        inputMode="decimal"
+        onChange={(value) => setField('events', value)}
+      />{' '}
+      events in <ExposureField claim={claim} />
+    </Box>
+  )
+}
+
+/** What a claim's rate is per, as it is typed. */
+type PerExposure = Pick<ClaimDraft, 'exposureUnit' | 'decimalMark'>
+
+/** An exposure in units of what the rate is per, and how many times that it comes to. */
+export function ExposureField({ claim }: Readonly<{ claim: PerExposure | undefined }>) {
+  const { draft, setField } = useSample()
+  const label = useLabel()
+  const unit = claim && readExposureUnit(claim.exposureUnit, claim.decimalMark)
+  const typed = readNumber(draft.exposure, draft.decimalMark)
+  return (
+    <>
+      <InlineText
+        label={label('Exposure')}
+        value={draft.exposure}
+        placeholder="how many"
+        inputMode="decimal"
+        onChange={(value) => setField('exposure', value)}
+      />{' '}
+      {unit?.of ?? 'units of what the rate is per'}
+      {unit && unit.amount !== 1 && typed.ok && (
+        <Box as="span" color="quiet">
+          {' '}
+          ({shortly(typed.value / unit.amount)} times {claim.exposureUnit.trim()})
+        </Box>
+      )}
+      .
+    </>
+  )
 }
 
 /** A count in two fields, how many and of how many; a whole count such as "216 of 1,200" may be put into the first. */

@@ -10,6 +10,10 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 export function KeyFigures({ result }: Readonly<{ result: CheckResult }>) {
   const { draft, reading } = useWorkbench()
   const formats = useFormats()
-  const lines = sampleLines(result, formats, { unit: draft.unit, chosen: reading.decimals })
+  const lines = sampleLines(result, formats, {
+    unit: draft.unit,
+    exposureUnit: draft.exposureUnit,
+    chosen: reading.decimals,
+  })
   return <FigureLines label="Key figures" lines={lines} />
 }

@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { methodChoices } from '@/claims/methodChoices'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
-import type { Method } from '@/claims/terms/names'
+import type { Method, Parameter } from '@/claims/terms/names'
 import { METHOD_WORDS, NEED_WORDS } from '@/words/en/methods'
 import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/words/en/optionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -58,6 +58,12 @@ function Others() {
   )
 }
 
+/** The intervals of a parameter by their names. */
+function intervalWords(parameter: Parameter): typeof INTERVAL_NAMES {
+  const names = ['auto', ...parameterOf(parameter).intervals] as const
+  return Object.fromEntries(names.map((name) => [name, INTERVAL_NAMES[name]])) as typeof INTERVAL_NAMES
+}
+
 /** What a method leaves to choose. */
 function Options() {
   const { draft, setField, checked } = useWorkbench()
@@ -78,7 +84,7 @@ function Options() {
           <InlineChoice
             label="Interval"
             value={draft.interval}
-            words={INTERVAL_NAMES}
+            words={intervalWords(draft.parameter)}
             onChange={(interval) => setField('interval', interval)}
           />
         </>

@@ -113,6 +113,14 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         drawnAtRandom: 'random',
         takenIndependently: 'independent',
       },
+      {
+        name: 'Complaints register, January',
+        kind: 'events',
+        events: '41',
+        exposure: '12400',
+        drawnHow: 'every complaint of the month; deliveries by the log',
+        drawnWhen: '2026-03-02',
+      },
     ],
     claims: [
       {
@@ -136,6 +144,17 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         quantity: 'deliveries within two days',
         relation: 'at-least',
         claimedValue: '95 %',
+      },
+      {
+        ...EMPTY_CLAIM,
+        sample: 2,
+        source: 'advertisement',
+        wording: 'no more than 2 complaints per 1,000 deliveries',
+        parameter: 'rate',
+        quantity: 'complaints',
+        relation: 'at-most',
+        claimedValue: '2',
+        exposureUnit: '1,000 deliveries',
       },
     ],
   },

@@ -7,6 +7,7 @@ import { hypergeometric } from './hypergeometric'
 import type { NamedDistribution } from './named'
 import { noncentralT } from './noncentralT'
 import { normal } from './normal'
+import { poisson } from './poisson'
 import type { Reference } from './reference'
 import { signedRank, sumOfSigned } from './signedRank'
 import { studentT } from './studentT'
@@ -39,6 +40,8 @@ export function distributionByName(named: NamedDistribution): Reference {
       const { lotSize, marked, n } = named
       return ofWholeNumbers(hypergeometric({ lotSize, marked, sampleSize: n }))
     }
+    case 'poisson':
+      return ofWholeNumbers(poisson(named.mean))
     case 'signed-rank':
       return named.ranks ? ofTiedRanks(named.ranks) : ofWholeNumbers(signedRank(named.n))
     default:

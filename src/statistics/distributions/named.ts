@@ -8,10 +8,16 @@ export type NamedDistribution =
   | Readonly<{ name: 'noncentral-t'; df: number; ncp: number }>
   | Readonly<{ name: 'binomial'; n: number; p: number }>
   | Readonly<{ name: 'hypergeometric'; lotSize: number; marked: number; n: number }>
+  | Readonly<{ name: 'poisson'; mean: number }>
   /** The middle ranks, where any are tied. */
   | Readonly<{ name: 'signed-rank'; n: number; ranks?: readonly number[] | undefined }>
 
-const DISCRETE: readonly NamedDistribution['name'][] = ['binomial', 'hypergeometric', 'signed-rank']
+const DISCRETE: readonly NamedDistribution['name'][] = [
+  'binomial',
+  'hypergeometric',
+  'poisson',
+  'signed-rank',
+]
 
 /**
  * The step from one possible value of a discrete distribution to the next: 1, and of sums of tied ranks the greatest that

@@ -14,6 +14,8 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   spread: 'Spread',
   spreadIs: 'Kind of spread',
   count: 'Count',
+  events: 'Events',
+  exposure: 'Exposure',
   drawnHow: 'How it was drawn',
   drawnAtRandom: 'Drawn at random',
   takenIndependently: 'One by one or in groups',

@@ -13,6 +13,7 @@ const NAMES: Readonly<Record<keyof ClaimDraft, string>> = {
   toleranceBelow: 'Tolerance below',
   toleranceAbove: 'Tolerance above',
   unit: 'Unit',
+  exposureUnit: 'What the rate is per',
   burden: 'Burden',
   significanceLevel: 'Significance level',
   secondLevel: 'Second level',

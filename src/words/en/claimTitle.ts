@@ -1,29 +1,30 @@
 import type { ClaimWords } from '@/desk/claimDraft'
 import { parameterOf } from '@/claims/all'
 import { relationOf } from '@/claims/terms/relations'
-import { subjectOf, unitOf } from './claimWords'
+import { subjectOf } from './claimWords'
+import { unitOf } from '../unitOf'
 import { RELATION_WORDS } from './relations'
 import { withUnit } from '../figures'
 
 /** A claim in a line of a list, from its words as typed: "Mean net mass at least 15 kg (“15 kg net”)". */
 export function claimTitle(words: ClaimWords): string {
-  const { wording, parameter, quantity, claimedValue, unit } = words
+  const { wording, parameter, quantity, claimedValue, unit, exposureUnit } = words
   const quote = wording ? ` (“${wording}”)` : ''
   if (claimedValue.trim() === '') return `Claim without a value${quote}`
   const subject = subjectOf({ parameter, quantity })
-  const value = withUnit(claimedValue, unitOf({ parameter, unit }))
+  const value = withUnit(claimedValue, unitOf({ parameter, unit, exposureUnit }))
   return `${subject.charAt(0).toUpperCase()}${subject.slice(1)} ${relationTo(value, words)}${quote}`
 }
 
 function relationTo(value: string, words: ClaimWords): string {
-  const { relation, parameter, unit } = words
+  const { relation, parameter, unit, exposureUnit } = words
   const [below, above] = [words.toleranceBelow, words.toleranceAbove].map((text) => text.trim())
   const { toleranceFor, burden } = relationOf(relation)
   const isAlways = toleranceFor.includes(burden)
   const hasTolerance = isAlways || (toleranceFor.length > 0 && (below || above))
   if (!hasTolerance) return `${RELATION_WORDS[relation]} ${value}`
   if (!below || !above) return `within a tolerance of ${value}`
-  const limit = (text: string) => withUnit(text, unitOf({ parameter, unit }))
+  const limit = (text: string) => withUnit(text, unitOf({ parameter, unit, exposureUnit }))
   // "2 % of 95 %" is another thing.
   return below === above && parameterOf(parameter).scale === 1
     ? `within ${limit(below)} of ${value}`

@@ -2,6 +2,7 @@ import { parameterOf } from '@/claims/all'
 import type { Claim } from '@/claims/terms/claim'
 import { needsTolerance } from '@/claims/terms/relations'
 import { formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
+import { type OfUnit, unitOf } from '../unitOf'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_WORDS } from './relations'
 
@@ -13,20 +14,15 @@ export function subjectOf({ parameter, quantity }: Subject): string {
   return quantity ? `${noun} ${link}${quantity}` : noun
 }
 
-/** The unit that the parameter's values carry: squared for a variance, none for a share or a ratio. */
-export function unitOf({ parameter, unit }: Pick<Claim, 'parameter' | 'unit'>): string | undefined {
-  return unit ? parameterOf(parameter).unitOf(unit) : undefined
-}
-
 const isPercent = ({ parameter }: Pick<Claim, 'parameter'>) => parameterOf(parameter).scale === 100
 
 /** A value of the parameter in full: "15 kg", "0.09 (°C)²", "95 %". */
-export function fullValue(claim: Pick<Claim, 'parameter' | 'unit'>, value: number): string {
+export function fullValue(claim: OfUnit, value: number): string {
   return isPercent(claim) ? formatPercent(value) : withUnit(formatFull(value), unitOf(claim))
 }
 
 /** A distance on the parameter's scale in full: of shares, in percentage points, since "2 % of 95 %" is another thing. */
-export function fullGap(claim: Pick<Claim, 'parameter' | 'unit'>, gap: number): string {
+export function fullGap(claim: OfUnit, gap: number): string {
   if (isPercent(claim)) return `${formatFull(withoutMadeUpDigits(gap * 100))} percentage points`
   return unitOf(claim) === '%' ? `${formatFull(gap)} percentage points` : fullValue(claim, gap)
 }

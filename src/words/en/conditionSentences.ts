@@ -75,7 +75,12 @@ function weakerWords({ n, effectiveN, level, stated }: FiguresOf<'order-usual'>)
   return `Were such a correlation real, ${formatCount(n)} readings would tell no more than about ${formatNumber(effectiveN, 0)} independent ones, and the risk would be ${riskWords(level, stated)}.`
 }
 
+const expectedEvents = ({ expected: count }: FiguresOf<'events-enough'>) =>
+  formatFull(Number(count.toFixed(2)))
 const expected = ({ least }: FiguresOf<'counts-enough'>) => formatFull(Number(least.toFixed(2)))
+
+const scatter = ({ dispersion, df, p: pValue }: FiguresOf<'overdispersed'>) =>
+  `dispersion ${formatNumber(dispersion, 1)} on ${formatCount(df)} ${df === 1 ? 'degree' : 'degrees'} of freedom, ${p(pValue)}`
 
 /** What was seen of each condition, and what follows from it for the finding; `method` is the test's name. */
 const SENTENCES: {
@@ -125,6 +130,18 @@ const SENTENCES: {
     `At the claimed value only ${expected(figures)} units of one kind are expected, fewer than ${figures.needed}. The score test is rough then; the exact test is not.`,
   'counts-few-but-exact': (figures) =>
     `At the claimed value only ${expected(figures)} units of one kind are expected, fewer than ${figures.needed}; the exact test needs no more.`,
+  'events-enough': (figures) =>
+    `At the claimed rate ${expectedEvents(figures)} events are expected, ${figures.needed} or more.`,
+  'events-few': (figures) =>
+    `At the claimed rate only ${expectedEvents(figures)} events are expected, fewer than ${figures.needed}. The score test is rough then; the exact test is not.`,
+  'events-few-but-exact': (figures) =>
+    `At the claimed rate only ${expectedEvents(figures)} events are expected, fewer than ${figures.needed}; the exact test needs no more.`,
+  'dispersion-unknown': () =>
+    'Whether the events come singly and at one rate cannot be told from their total. Where one brings others with it, or the rate changes, counts scatter more, and the risk is not the one stated. Counts of several stretches would show it.',
+  'dispersion-usual': (figures) =>
+    `The counts of the ${formatCount(figures.stretches)} stretches scatter no more than those of events that come singly at one rate may: ${scatter(figures)}. A small excess may be there.`,
+  overdispersed: (figures) =>
+    `The counts of the ${formatCount(figures.stretches)} stretches scatter more than those of events that come singly at one rate: ${scatter(figures)}. The test does not allow for that, and the risk is larger than the one stated.`,
 }
 
 /** A condition in a sentence. */

@@ -13,6 +13,7 @@ export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   'equal-readings': 'Equal readings',
   outliers: 'Outliers',
   'expected-counts': 'Expected counts',
+  dispersion: 'Single events',
 }
 
 export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
@@ -57,6 +58,10 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   g: 'Grubbs’ G',
   least: 'fewest expected of either kind',
   needed: 'wanted at least',
+  expected: 'events expected',
+  stretches: 'stretches',
+  dispersion: 'dispersion',
+  df: 'degrees of freedom',
 }
 
 /** Of which of two samples a condition speaks. */

@@ -189,12 +189,18 @@ export function standingWords({ answers, outcome, gap, name }: Examination): str
 function couldHaveFound(answers: Examination['answers'], gap: (size: number) => string): string {
   const figureOf = (kind: NonNullable<Examined['figure']>['kind']) =>
     answers.find(({ figure }) => figure?.kind === kind)?.figure?.value
-  const [smallest, units] = [figureOf('smallest-gap'), figureOf('sample-size')]
+  const [smallest, units, exposure] = [
+    figureOf('smallest-gap'),
+    figureOf('sample-size'),
+    figureOf('exposure'),
+  ]
   const found =
     smallest === undefined
       ? 'What gap this sample could have found is not planned for this test.'
       : `A sample of this size finds a gap of ${gap(smallest)} in nine of ten; a smaller one it may well miss.`
-  return units === undefined
-    ? found
-    : `${found} To find a gap like the one seen would take ${formatCount(units)} units.`
+  const needed =
+    units === undefined
+      ? exposure && `an exposure of ${formatCount(exposure)}`
+      : `${formatCount(units)} units`
+  return needed ? `${found} To find a gap like the one seen would take ${needed}.` : found
 }

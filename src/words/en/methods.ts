@@ -80,6 +80,15 @@ export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
     reason:
       'Quantile test of a median: the sign test, but that readings equal to the claimed value are counted as they speak for it, and not left out.',
   },
+  'exact-poisson': {
+    name: 'exact Poisson test',
+    reason: 'Exact Poisson test of a rate: counts the events themselves, however few they are.',
+  },
+  'score-poisson': {
+    name: 'Poisson score test',
+    reason:
+      'Score test of a rate: enough events are expected for the normal distribution to stand in for their count.',
+  },
   bootstrap: {
     name: 'bootstrap test',
     reason:
@@ -115,6 +124,8 @@ export function distributionWords(test: CheckResult['test']): string {
       return `binomial with n = ${distribution.n}, p = ${formatFull(distribution.p)}`
     case 'hypergeometric':
       return `${distribution.n} of a lot of ${distribution.lotSize} with ${distribution.marked} marked`
+    case 'poisson':
+      return `Poisson with mean ${formatFull(Number(distribution.mean.toPrecision(12)))}`
     case 'signed-rank':
       return `exact distribution for ${distribution.n} ranks${distribution.ranks ? ', some of them tied' : ''}`
     default:

@@ -1,8 +1,8 @@
 import type { IntervalSides } from '@/statistics/inference/interval'
-import type { ShareInterval } from '@/statistics/inference/shareInterval'
+import type { IntervalName } from '@/claims/terms/definition'
 import type { TwoSidedRule } from '@/claims/terms/twoSidedRules'
 
-export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = {
+export const INTERVAL_NAMES: Readonly<Record<'auto' | IntervalName, string>> = {
   auto: 'the usual method',
   wilson: 'Wilson',
   'wilson-corrected': 'Wilson, corrected for continuity',
@@ -10,6 +10,8 @@ export const INTERVAL_NAMES: Readonly<Record<'auto' | ShareInterval, string>> = 
   'agresti-coull': 'Agresti and Coull',
   jeffreys: 'Jeffreys',
   wald: 'Wald (only to check a hand calculation)',
+  garwood: 'Garwood',
+  score: 'the score test inverted',
 }
 
 const OTHER_INTERVALS: Readonly<Record<string, string>> = {

@@ -92,6 +92,21 @@ export const PARAMETER_WORDS: { readonly [Name in Parameter]: ParameterWords } =
     phrases: /\bon average\b|\baverage\b|\baverages\b|\bmean\b(?! (?:to|that)\b)/,
     names: ['mean', 'average'],
   },
+  rate: {
+    noun: 'rate',
+    link: 'of ',
+    quantityHint: 'events, such as complaints',
+    valueHint: '2',
+    aside: '',
+    evidenceNeeded: 'Give the events and the exposure that they were counted over.',
+    outside: aboveZero('rate'),
+    notFromSummary:
+      'A rate cannot be told from a mean and a spread. Give the events and the exposure that they were counted over.',
+    notFromCount:
+      'A rate is told from events over an exposure, and not from units that count among others. Give the events and their exposure, or claim a share.',
+    phrases: /\brate\b/,
+    names: ['rate'],
+  },
   proportion: {
     noun: 'share',
     link: 'of ',

@@ -36,12 +36,18 @@ const SENTENCES: {
     `This kind of evidence says nothing of a ${PARAMETER_WORDS[parameter].noun}. ${PARAMETER_WORDS[parameter].evidenceNeeded}`,
   methodForOther: ({ method, parameter, fitting }) =>
     `The method “${method}” does not test a ${PARAMETER_WORDS[parameter].noun}; it has to be one of: auto, ${fitting.join(', ')}.`,
-  intervalForOther: ({ interval, parameter }) =>
-    `The interval “${interval}” is one for a share; for a ${PARAMETER_WORDS[parameter].noun} leave it as "auto".`,
+  intervalForOther: ({ interval, parameter, fitting }) =>
+    fitting.length === 0
+      ? `The interval “${interval}” is one for a share or a rate; for a ${PARAMETER_WORDS[parameter].noun} leave it as "auto".`
+      : `The interval “${interval}” is none of a ${PARAMETER_WORDS[parameter].noun}; it has to be one of: auto, ${fitting.join(', ')}.`,
   valueOutside: ({ parameter, seen }) => PARAMETER_WORDS[parameter].outside(seen),
   shareWithoutSpread: ({ seen }) =>
     `At a share of ${seen} every unit is alike, so the score test has no spread to measure by. Choose the exact binomial test, or another value.`,
   moreSuccesses: ({ successes, n }) => `“evidence.successes” is ${successes}; it has to be at most n, ${n}.`,
+  expectedOutside: ({ expected }) =>
+    `At the claimed rate ${expected} events would be expected over this exposure; a test needs more than 0, and can be worked out up to 1,000,000,000. Look at the exposure, its unit and the claimed value.`,
+  exposureUnitForOther: ({ parameter }) =>
+    `A ${PARAMETER_WORDS[parameter].noun} is not per anything: “claim.exposureUnit” belongs to a rate. Leave it out, or claim a rate.`,
   lotSizeNeeded: () =>
     'The hypergeometric test needs the size of the lot that was sampled. State it, or choose the exact binomial test.',
   twoSidedOnly: ({ method }) =>
@@ -69,6 +75,7 @@ const SENTENCES: {
   levelNeeded: ({ significanceLevel }) =>
     `At the significance level ${significanceLevel} no confidence level follows from it. State one between 0 and 1.`,
   planNeeds: ({ field, find }) => `To find “${find}”, “plan.${field}” is needed; state it.`,
+  planNotWhole: ({ seen }) => `“plan.n” is ${seen}; units are counted, so it has to be a whole number.`,
   planTooSmall: ({ seen, min }) => `“plan.n” is ${seen}; this test needs at least ${min}.`,
   planMethod: ({ seen, allowed }) =>
     `The method “${seen}” is not planned for this parameter; it has to be one of: auto, ${allowed.join(', ')}.`,
@@ -81,7 +88,7 @@ const SENTENCES: {
   powerNotReached: ({ power, max }) =>
     `A power of ${power} is not reached with up to ${max} units. Assume a value farther from the claimed one on the side that the test looks for, or ask for less power.`,
   differenceNotReached: ({ power, n }) =>
-    `With n = ${n} no difference is found with a power of ${power}. State a larger n, or ask for less power.`,
+    `With n = ${n} a difference is not found with a power of ${power}. State a larger n, or ask for less power.`,
   requestOutOfRange: () =>
     'These figures are too large or too close together to compute with. State them in a unit that gives them a size nearer to 1.',
   onePointNeeded: ({ stated }) =>

@@ -1,7 +1,7 @@
 import { parameterOf } from '@/claims/all'
 import type { CheckResult } from '@/claims/result'
 import type { SpreadFigures } from '@/claims/terms/sampleFigures'
-import { unitOf } from './claimWords'
+import { unitOf } from '../unitOf'
 import { type Display, shownValue } from '../display'
 import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '../figures'
 import type { Formats } from '../formats'
@@ -10,13 +10,17 @@ import type { FigureLine } from './testLines'
 /**
  * The figures of the sample that a finding is read with: those that mean something for its parameter.
  *
- * @param unit - of the readings
+ * @param unit - of the readings; `exposureUnit`: what a rate is per
  * @param chosen - decimals chosen for the claim
  */
 export function sampleLines(
   result: CheckResult,
   formats: Formats,
-  { unit, chosen }: Readonly<{ unit: string; chosen: number | undefined }>,
+  {
+    unit,
+    exposureUnit,
+    chosen,
+  }: Readonly<{ unit: string; exposureUnit?: string; chosen: number | undefined }>,
 ): readonly FigureLine[] {
   const { sample, estimate } = result
   const effects: Readonly<Record<string, number | undefined>> =
@@ -63,14 +67,25 @@ export function sampleLines(
             ...row('Sample share', sample.share, inUnit),
             ...row('Standard error', sample.standardError, inUnit),
           ]
-        : [
-            ...n('Readings tested'),
-            ...row('Mean', sample.mean, reading),
-            ...row('Median', shows.includes('median') ? sample.median : undefined, reading),
-            ...row('Standard deviation', sample.standardDeviation, reading),
-            ...row('Variance', shows.includes('variance') ? sample.variance : undefined, squared(sample.n)),
-            ...row('Standard error', sample.standardError, reading),
-          ]),
+        : 'exposure' in sample
+          ? [
+              ...row('Stretches', sample.n > 1 ? sample.n : undefined, formatCount),
+              ...row('Set aside', sample.setAside || undefined, formatCount),
+              ...row('Events', sample.events, formatCount),
+              ...row('Exposure', sample.exposure, (times) =>
+                exposureUnit ? `${formatFull(times)} × ${exposureUnit}` : formatFull(times),
+              ),
+              ...row('Rate', estimate.value, inUnit),
+              ...row('Standard error', sample.standardError, inUnit),
+            ]
+          : [
+              ...n('Readings tested'),
+              ...row('Mean', sample.mean, reading),
+              ...row('Median', shows.includes('median') ? sample.median : undefined, reading),
+              ...row('Standard deviation', sample.standardDeviation, reading),
+              ...row('Variance', shows.includes('variance') ? sample.variance : undefined, squared(sample.n)),
+              ...row('Standard error', sample.standardError, reading),
+            ]),
     ...EFFECT_SIZES.flatMap(([name, key]) => row(name, effects[key], plain)),
   ]
 }

@@ -98,6 +98,7 @@ export function changedAfterWords(changes: readonly ChangedAfter[]): string {
 
 /** Fields that the page calls otherwise. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
+  exposureUnit: 'what the rate is per',
   kept: 'rows kept',
   secondKept: 'rows kept of the second source',
   counted: 'rows that count',
