@@ -3,6 +3,7 @@ import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { POPULATIONS, uniformDraws } from './populations'
 import { sampleOf, SIMULATED, type Simulated } from './procedures'
 import { type HonestyCell, honesty, misses } from './honesty'
+import { EXPECTED, rateCoverage, rateLevels, type RateRow } from './rates'
 import { SHARE_COLUMNS, shareCoverage, shareLevels, type ShareRow } from './shares'
 
 const SEED = 20_260_101
@@ -37,6 +38,8 @@ export function coverageReport(onProgress: (line: string) => void): string {
     levels: table(({ level }) => level),
     shareCoverage: shareTable('Interval', shareCoverage()),
     shareLevels: shareTable('Test', shareLevels()),
+    rateCoverage: rateTable('Interval', rateCoverage()),
+    rateLevels: rateTable('Test', rateLevels()),
     honesty: honesty(SEED, onProgress).map(honestyText).join('\n\n'),
   })
 }
@@ -69,6 +72,13 @@ function shareTable(head: string, rows: readonly ShareRow[]): string {
   return tableOf(
     [head, 'n', ...SHARE_COLUMNS.map((share) => `share ${percent(share, 0)}`)],
     rows.map(({ name, n, values }) => [name, String(n), ...values.map((value) => percent(value))]),
+  )
+}
+
+function rateTable(head: string, rows: readonly RateRow[]): string {
+  return tableOf(
+    [head, ...EXPECTED.map((mean) => `${mean} expected`)],
+    rows.map(({ name, values }) => [name, ...values.map((value) => percent(value))]),
   )
 }
 
@@ -126,6 +136,8 @@ function text(
     levels: string
     shareCoverage: string
     shareLevels: string
+    rateCoverage: string
+    rateLevels: string
     honesty: string
   }>,
 ): string {
@@ -133,7 +145,7 @@ function text(
 
 Made by \`npm run simulate\`, seed ${SEED}: samples are drawn from a population whose truth is known, and every method is
 asked, as in a check. Repetitions: 20,000 a cell, which leaves about ±0.3 percentage points, but for bootstraps and
-signed-rank 2,000, which leaves about ±1. The populations all have mean 0 and standard deviation 1. Figures for shares are
+signed-rank 2,000, which leaves about ±1. The populations all have mean 0 and standard deviation 1. Figures for shares and rates are
 not simulated: they are sums over every outcome.
 
 A good 95 % interval holds the truth in 95 % of samples; a good 5 % test rejects what is true in 5 % of samples, or fewer.
@@ -157,6 +169,8 @@ A good 95 % interval holds the truth in 95 % of samples; a good 5 % test rejects
 - **Share.** Clopper-Pearson never falls below its level, and is wider for it. Wilson's is near it on average, and dips
   below for rare shares (92 % at worst here). Wald's falls far below for few units or rare shares: it should not carry a
   finding. The exact tests never exceed their level; the score test and mid-p may.
+- **Rate.** Garwood's interval never falls below its level, and is wider for it where few events are expected; the interval of the score test dips below. The exact
+  tests never exceed their level; the score test and mid-p may. All of it holds of events that come singly at one rate.
 - **What the page says of its conditions.** The last tables. “Met” needs many readings; of few, the page says that they show no sign against a condition, and of the
   risk “as far as so few readings tell”. Of few skewed readings, and of some that bear on one another though it is stated that they do not, the risk is higher than
   it tells: nothing in so few readings shows it.
@@ -177,12 +191,20 @@ ${tables.shareCoverage}
 
 ${tables.shareLevels}
 
+## Coverage of 95 % intervals, rates
+
+${tables.rateCoverage}
+
+## Level of 5 % tests, two-sided, rates
+
+${tables.rateLevels}
+
 ## What the page says of its conditions, and how often a claim that just holds is contradicted
 
 Claims that just hold, at a level of 5 %, by the usual test; stated to be drawn at random and one by one, truly or not, since whoever states nothing is told of no risk.
 “Shape met” and “All met” are how often the page says so; “Risk stated”, how often no condition is open, so that it says how often its rule goes wrong; the last column, how
 often the claim is contradicted then. A cell misses where “met” is said in more than 5 % of samples and the claim contradicted in more than 7.5 %, or where
-it is said in half of them and the claim contradicted in more than 6 % by more than chance. A share and a median are tested exactly, and need no table.
+it is said in half of them and the claim contradicted in more than 6 % by more than chance. A share, a median and a rate are tested exactly, and need no table.
 
 ${tables.honesty}
 `

@@ -41,6 +41,8 @@ const summary: Evidence = {
   sample: { kind: 'summary', sampleSize: '24', mean: '14.93', spread: '0.107' },
   evidence: { kind: 'summary', n: 24, mean: 14.93, standardDeviation: 0.107 },
 }
+/** What a rate is per. */
+const PER = '1,000 deliveries'
 const KINDS: readonly Kind[] = [
   {
     parameter: 'mean',
@@ -104,6 +106,25 @@ const KINDS: readonly Kind[] = [
       },
     ],
   },
+  {
+    parameter: 'rate',
+    value: 2,
+    unit: '',
+    tolerance: 0.5,
+    methods: ['exact-poisson', 'score-poisson'],
+    evidence: [
+      {
+        name: 'events over an exposure',
+        sample: { kind: 'events', events: '41', exposure: '12400' },
+        evidence: { kind: 'events', events: 41, exposure: 12.4 },
+      },
+      {
+        name: 'counts of stretches',
+        sample: { readings: '3 1 4 2 2', exposure: '2000' },
+        evidence: { kind: 'event-counts', values: [3, 1, 4, 2, 2], exposureEach: 2 },
+      },
+    ],
+  },
 ]
 
 function claimOf(kind: Kind, relation: Relation, method: Method, given: Evidence) {
@@ -116,6 +137,7 @@ function claimOf(kind: Kind, relation: Relation, method: Method, given: Evidence
     method,
     claimedValue: String(value),
     unit,
+    ...(parameter === 'rate' ? { exposureUnit: PER } : {}),
     quantity: 'what is measured',
     ...limits,
   }
@@ -125,6 +147,7 @@ function claimOf(kind: Kind, relation: Relation, method: Method, given: Evidence
       relation,
       value,
       ...(unit ? { unit } : {}),
+      ...(parameter === 'rate' ? { exposureUnit: PER } : {}),
       ...(isWithin ? { tolerance: { below: tolerance, above: tolerance } } : {}),
     },
     evidence: given.evidence,

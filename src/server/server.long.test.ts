@@ -317,6 +317,7 @@ test('the demo fills an empty database once, with a claim for each parameter and
     ['WH-014', 'variance-ratio', 'not-contradicted'],
     ['WH-017', 'mean', 'contradicted'],
     ['WH-017', 'proportion', 'not-contradicted'],
+    ['WH-017', 'rate', 'contradicted'],
     ['WH-021', 'mean', 'not-contradicted'],
     ['WH-021', 'standard-deviation', 'not-contradicted'],
     ['WH-026', 'mean', 'not-contradicted'],

@@ -30,6 +30,15 @@ type ShareCase = Readonly<{
   score: Readonly<{ z: string; p_less: string }>
   exact: Readonly<{ p_less: string }>
 }>
+type RateCase = Readonly<{
+  id: string
+  input: Readonly<{ rate0: string }>
+  events: string
+  exposure: string
+  estimate: string
+  score: Readonly<{ z: string; p_greater: string }>
+  exact: Readonly<{ p_greater: string }>
+}>
 type RatioCase = Case &
   Readonly<{ input: Readonly<{ data1: readonly string[]; data2: readonly string[]; ratio0: string }> }>
 type RankCase = Readonly<{
@@ -134,6 +143,31 @@ test('a share', async () => {
   await isTested('Test statistic z', row.score.z)
   await isTested('p-value', row.score.p_less)
   await signAndVerify(Number(row.score.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
+})
+
+test('a rate, from a total and from counts of stretches', async () => {
+  const { driver } = journey
+  const row = caseOf<RateCase>('rate_tests.json', 'cases', 'rate_14')
+  await claim(
+    `no more than ${row.input.rate0} faults per 100 m`,
+    `rate of faults at most ${row.input.rate0}\u202fper 100 m`,
+  )
+  await choose(driver, 'How the sample is given', 'events over an exposure')
+  await type(driver, 'Events', row.events)
+  // In metres, of which the rate is per a hundred.
+  await type(driver, 'Exposure', String(Math.round(Number(row.exposure) * 100)))
+  await see(driver, `m (${Number(row.exposure)} times 100 m).`, '#evidence')
+  await isTested('p-value', row.exact.p_greater)
+  await isAbout('Key figures', 'Rate', row.estimate)
+  await see(driver, 'cannot be told from their total', '#conditions')
+  await choose(driver, 'Method of the test', 'the Poisson score test')
+  await isTested('Test statistic z', row.score.z)
+  await choose(driver, 'How the sample is given', 'readings typed here')
+  await paste(driver, 'Readings', '3 1 4 2 2.5')
+  await see(driver, '“2.5” in row 5 is no number of events', '#evidence')
+  await paste(driver, 'Readings', '3 1 4 2 2')
+  await see(driver, 'The counts of the 5 stretches scatter no more', '#conditions')
+  await signAndVerify('Not contradicted')
 })
 
 test('two spreads, each from a sample of its own', async () => {

@@ -149,7 +149,7 @@ describe('a case that is here already', () => {
     const trail = (await readTrail(caseId, { page: 0, pageSize: 100 }))!
     expect(trail.verdict).toMatchObject({ holds: true })
     expect(trail.entries.slice(0, 3).map(({ action }) => action)).toEqual(['imported', 'changed', 'imported'])
-    expect(trail.entries[0]!.detail).toContain('in the place of the case as of entry 5')
+    expect(trail.entries[0]!.detail).toContain('in the place of the case as of entry 7')
     const after = unzipSync(await exported(caseId))
     for (const path of Object.keys(before).filter((one) => /^(samples|results)\//.test(one)))
       expect(text(after[path]!)).toBe(text(before[path]!))
