@@ -58,7 +58,7 @@ export function fromStretches(
   const wrong = values.findIndex((value) => !(Number.isInteger(value) && value >= 0))
   if (wrong >= 0) {
     const message = `“${values[wrong]}” in row ${rows[wrong]! + 1} is no number of events: those are whole, and 0 or more. Choose the column of the counts, or claim another parameter.`
-    return { problems: [{ field: 'readings', message }] }
+    return { problems: [{ field: 'column', message }] }
   }
   const { exposure, missing } = exposureIn(fields, draft, 'State what each row was counted over.')
   if (values.length === setAside.length)

@@ -150,7 +150,7 @@ test('a rate, from a total and from counts of stretches', async () => {
   const row = caseOf<RateCase>('rate_tests.json', 'cases', 'rate_14')
   await claim(
     `no more than ${row.input.rate0} faults per 100 m`,
-    `rate of faults at most ${row.input.rate0}\u202fper 100 m`,
+    `rate of faults at most ${row.input.rate0} per 100 m`,
   )
   await choose(driver, 'How the sample is given', 'events over an exposure')
   await type(driver, 'Events', row.events)
