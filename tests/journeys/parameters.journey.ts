@@ -165,7 +165,7 @@ test('a rate, from a total and from counts of stretches', async () => {
   await choose(driver, 'How the sample is given', 'readings typed here')
   await paste(driver, 'Readings', '3 1 4 2 2.5')
   await see(driver, '“2.5” in row 5 is no number of events', '#evidence')
-  await paste(driver, 'Readings', '3 1 4 2 2')
+  await paste(driver, 'Readings', '1 0 2 1 1')
   await see(driver, 'The counts of the 5 stretches scatter no more', '#conditions')
   await signAndVerify('Not contradicted')
 })

@@ -3,7 +3,7 @@ import type { CheckResult } from '@/claims/result'
 import type { SpreadFigures } from '@/claims/terms/sampleFigures'
 import { unitOf } from '../unitOf'
 import { type Display, shownValue } from '../display'
-import { decimalsFor, formatCount, formatFull, formatNumber, withUnit } from '../figures'
+import { decimalsFor, formatCount, formatFull, formatNumber, withoutMadeUpDigits, withUnit } from '../figures'
 import type { Formats } from '../formats'
 import type { FigureLine } from './testLines'
 
@@ -73,7 +73,7 @@ export function sampleLines(
               ...row('Set aside', sample.setAside || undefined, formatCount),
               ...row('Events', sample.events, formatCount),
               ...row('Exposure', sample.exposure, (times) =>
-                exposureUnit ? `${formatFull(times)} × ${exposureUnit}` : formatFull(times),
+                [formatFull(withoutMadeUpDigits(times)), exposureUnit].filter(Boolean).join(' × '),
               ),
               ...row('Rate', estimate.value, inUnit),
               ...row('Standard error', sample.standardError, inUnit),
