@@ -6,6 +6,7 @@ import { type CheckResult } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
+import { sizeWords } from '@/words/en/claimWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
 import { displayOf, shownNumber, shownValue } from '@/words/display'
@@ -41,7 +42,7 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
 
 function planned({ method, n, firstN, power, difference }: PlanFigures): string {
   const first = firstN === undefined || firstN === n ? '' : ` (first reached with ${firstN})`
-  return `${METHOD_WORDS[method].name}: with n = ${n}${first} a difference of ${formatFull(Number(difference.toPrecision(12)))} is found with a power of ${formatNumber(power, 4)}`
+  return `${METHOD_WORDS[method].name}: with ${methodOf(method).parameters.includes('rate') ? `an exposure of ${n}` : `n = ${n}`}${first} a difference of ${formatFull(Number(difference.toPrecision(12)))} is found with a power of ${formatNumber(power, 4)}`
 }
 
 function described(figures: Description): readonly string[] {
@@ -72,7 +73,7 @@ function linesOf(result: CheckResult): readonly string[] {
   const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
-    `n = ${sample.n}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(estimate.value, display)}${error}`,
+    `${sizeWords(sample)}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(estimate.value, display)}${error}`,
     `${METHOD_WORDS[test.method].name}: ${letter} = ${statistics.map(shown).join(' and ')}, ${distributionWords(test)}, p-value ${formatPValue(test.pValue, test.significanceLevel)} (${formatFullPValue(test)})`,
     ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
     ...test.ways.map(

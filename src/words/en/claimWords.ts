@@ -1,7 +1,7 @@
 import { parameterOf } from '@/claims/all'
 import type { Claim } from '@/claims/terms/claim'
 import { needsTolerance } from '@/claims/terms/relations'
-import { formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
+import { formatCount, formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
 import { type OfUnit, unitOf } from '../unitOf'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_WORDS } from './relations'
@@ -12,6 +12,17 @@ export type Subject = Pick<Claim, 'parameter' | 'quantity'>
 export function subjectOf({ parameter, quantity }: Subject): string {
   const { noun, link } = PARAMETER_WORDS[parameter]
   return quantity ? `${noun} ${link}${quantity}` : noun
+}
+
+/** How much was looked at: "n = 24", "41 events in 12.4 × 1,000 deliveries". */
+export function sizeWords(
+  sample: Readonly<{ n: number } | { n: number; events: number; exposure: number }>,
+  exposureUnit?: string,
+): string {
+  if (!('exposure' in sample)) return `n = ${formatCount(sample.n)}`
+  const exposure = formatFull(withoutMadeUpDigits(sample.exposure))
+  const events = sample.events === 1 ? '1 event' : `${formatCount(sample.events)} events`
+  return `${events} in ${[exposure, exposureUnit].filter(Boolean).join(' × ')}`
 }
 
 const isPercent = ({ parameter }: Pick<Claim, 'parameter'>) => parameterOf(parameter).scale === 100

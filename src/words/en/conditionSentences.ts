@@ -141,7 +141,7 @@ const SENTENCES: {
   'dispersion-usual': (figures) =>
     `The counts of the ${formatCount(figures.stretches)} stretches scatter no more than those of events that come singly at one rate may: ${scatter(figures)}. A small excess may be there.`,
   overdispersed: (figures) =>
-    `The counts of the ${formatCount(figures.stretches)} stretches scatter more than those of events that come singly at one rate: ${scatter(figures)}. The test does not allow for that, and the risk is larger than the one stated.`,
+    `The counts of the ${formatCount(figures.stretches)} stretches scatter more than those of events that come singly at one rate: ${scatter(figures)}. The test does not allow for that; the risk is then larger than the one stated.`,
 }
 
 /** A condition in a sentence. */

@@ -4,7 +4,7 @@ import type { CheckResult, ComputedFigures, IntervalFigures } from '@/claims/res
 import type { Claim } from '@/claims/terms/claim'
 import type { Condition } from '@/claims/terms/condition'
 import type { FindingOutcome } from '@/claims/finding'
-import { claimClause, subjectOf } from './claimWords'
+import { claimClause, subjectOf, sizeWords } from './claimWords'
 import { CONDITION_NAMES, openConditions } from './conditionWords'
 import { type Display, displayOf, shownGap, shownValue } from '../display'
 import { claimSide } from '@/claims/terms/relations'
@@ -13,7 +13,7 @@ import { intervalWords } from './claimLineWords'
 import { distributionWords, METHOD_WORDS } from './methods'
 import { PARAMETER_NOUNS } from './parameters'
 import type { Formats } from '../formats'
-import { formatCount, formatFull, formatPercent, pWords, withoutMadeUpDigits } from '../figures'
+import { formatFull, formatPercent, pWords, withoutMadeUpDigits } from '../figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
@@ -175,5 +175,5 @@ export function writtenUp(
         : plain(statistic),
   )
   const between = interval ? `, ${intervalWords(interval, display)}` : ''
-  return `n = ${formatCount(sample.n)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test)}, ${pWords(test.pValue, test.significanceLevel)}.`
+  return `${sizeWords(sample)}, ${PARAMETER_NOUNS[estimate.parameter]} ${shownValue(estimate.value, display)}${between}; ${METHOD_WORDS[test.method].name}, ${symbol} = ${statistics.join(' and ')}, ${distributionWords(test)}, ${pWords(test.pValue, test.significanceLevel)}.`
 }
