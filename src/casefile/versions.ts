@@ -36,7 +36,7 @@ const OLDER: Readonly<Record<number, Version>> = {
   1: { schemas: V1_SCHEMAS, upgrade: (_, record) => record },
   // Version 3 has the signatures of keys.
   2: { schemas: V2_SCHEMAS, upgrade: (_, record) => record },
-  // Version 4 has seals of the trail, and entries that tell of them.
+  // Version 4 has seals of the trail with entries that tell of them, and rates.
   3: { schemas: RECORDS, upgrade: (_, record) => record },
 }
 
