@@ -20,7 +20,8 @@ import { beginningOf, wellFormed } from '@/desk/typed'
 /** The longest time stamp that is looked at: with a chain of certificates they come to some 10,000 bytes. */
 export const MAX_TOKEN = 100_000
 
-const [TIME_STAMPING, SHA_256] = ['1.3.6.1.5.5.7.3.8', '2.16.840.1.101.3.4.2.1']
+export const SHA_256 = '2.16.840.1.101.3.4.2.1'
+const TIME_STAMPING = '1.3.6.1.5.5.7.3.8'
 const [CONTENT_TYPE, NAMES_CERTIFICATE, NAMES_CERTIFICATE_V2] = [
   '1.2.840.113549.1.9.3',
   '1.2.840.113549.1.9.16.2.12',
@@ -154,7 +155,8 @@ function namesCertificate({ signerInfos }: SignedData, certificate: Certificate)
 const partsIn = (block: BaseBlock | undefined): readonly BaseBlock[] =>
   block instanceof Sequence ? block.valueBlock.value : []
 
-const derOf = (certificate: Certificate) => new Uint8Array(certificate.toSchema(true).toBER())
+/** As it came: put together anew from its parts it could have another spelling. */
+const derOf = (certificate: Certificate) => new Uint8Array(certificate.toSchema().toBER())
 
 const digestOf = (certificate: Certificate, algorithm: string): string =>
   createHash(algorithm).update(derOf(certificate)).digest('hex')

@@ -2,7 +2,7 @@ import { moments, spread } from '@/statistics/describe/moments'
 import { lotSizeOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
-import type { Evidence } from './terms/request'
+import { type Evidence, MAX_UNITS } from './terms/request'
 
 /** The sample's figures, from whichever kind of evidence there is. */
 export function sampleOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
@@ -60,6 +60,8 @@ function both(
   return success({ kind: 'two', two: { first: first.value, second: second.value } })
 }
 
+const isCount = (value: number) => Number.isInteger(value) && value >= 0 && value <= MAX_UNITS
+
 /** The counts of stretches added up, and their exposures. */
 function fromStretches({
   values,
@@ -68,7 +70,10 @@ function fromStretches({
 }: Extract<Evidence, { kind: 'event-counts' }>): Outcome<Sample, ClaimProblem> {
   const excluded = indexesOf(setAside, values.length)
   if (!excluded.ok) return excluded
-  const stretches = values.filter((_, index) => !excluded.value.has(index))
+  const isTested = (index: number) => !excluded.value.has(index)
+  const wrong = values.findIndex((value, index) => isTested(index) && !isCount(value))
+  if (wrong >= 0) return failure(problems.notACount(values[wrong]!, wrong))
+  const stretches = values.filter((_, index) => isTested(index))
   if (stretches.length === 0) return failure(problems.tooFewReadings(0, 1, 'evidence.values'))
   const events = stretches.reduce((sum, count) => sum + count, 0)
   const exposure = stretches.length * exposureEach

@@ -30,6 +30,8 @@ test('rows of counts have one exposure each', () => {
     exposureEach: 2,
     setAside: [1],
   })
+  const wrong = { ...rows, readings: '3 2.5 4 2' }
+  expect(evidenceOf(wrong).evidence).toMatchObject({ values: [3, 2.5, 4, 2], setAside: [1] })
   expect(evidenceOf({ readings: '3', exposure: '1000' }).evidence).toMatchObject({ values: [3] })
 })
 

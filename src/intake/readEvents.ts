@@ -55,9 +55,10 @@ export function fromStretches(
     entries: Entries | undefined
   }>,
 ): Made {
-  const wrong = values.findIndex((value) => !(Number.isInteger(value) && value >= 0))
+  const left = new Set(setAside)
+  const wrong = values.findIndex((value, at) => !left.has(at) && !(Number.isInteger(value) && value >= 0))
   if (wrong >= 0) {
-    const message = `“${values[wrong]}” in row ${rows[wrong]! + 1} is no number of events: those are whole, and 0 or more. Choose the column of the counts, or claim another parameter.`
+    const message = `“${values[wrong]}” in row ${rows[wrong]! + 1} is no number of events: those are whole, and 0 or more. Correct it, set it aside, or choose the column of the counts.`
     return { problems: [{ field: 'column', message }] }
   }
   const { exposure, missing } = exposureIn(fields, draft, 'State what each row was counted over.')

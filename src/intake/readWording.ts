@@ -1,7 +1,7 @@
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { type Parameter, PARAMETERS } from '@/claims/terms/names'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import type { ClaimWords } from '@/desk/claimDraft'
 import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
 import { stated } from './reading/fieldReader'
@@ -19,19 +19,7 @@ import {
 
 /** What a wording seems to claim: a first guess, of nothing that its words do not carry. */
 export type Guess = Readonly<{
-  words: Partial<
-    Pick<
-      ClaimDraft,
-      | 'parameter'
-      | 'quantity'
-      | 'relation'
-      | 'claimedValue'
-      | 'toleranceBelow'
-      | 'toleranceAbove'
-      | 'unit'
-      | 'exposureUnit'
-    >
-  >
+  words: Partial<Omit<ClaimWords, 'wording'>>
   /** The words that it was guessed from. */
   seen: readonly string[]
   /** What a claim needs and these words do not say, or say in a way that can be read differently. */

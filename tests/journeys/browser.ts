@@ -233,16 +233,14 @@ function prefer(driver: Driver, value: Look['colours']): Promise<void> {
   return driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })
 }
 
+const PRELOADED = 'was preloaded using link preload but not used'
+
 /** What the browser complained of since it was last asked: errors, and breaches of the content policy. */
 export async function complaints(driver: WebDriver): Promise<readonly string[]> {
   const entries = await driver.manage().logs().get(logging.Type.BROWSER)
-  return (
-    entries
-      .filter(({ level }) => level.value >= logging.Level.WARNING.value)
-      .map(({ message }) => message)
-      // On a machine that is busy, what is asked for early is there before it is used.
-      .filter((message) => !message.includes('was preloaded using link preload but not used'))
-  )
+  const said = entries.filter(({ level }) => level.value >= logging.Level.WARNING.value)
+  // On a machine that is busy, what is asked for early is there before it is used.
+  return said.map(({ message }) => message).filter((message) => !message.includes(PRELOADED))
 }
 
 /** Leaves the page, and has nothing left that the browser kept for the pages of an address. */

@@ -1,3 +1,4 @@
+import { check } from '@/answers/check'
 import { resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
 import { exposuresFor, powerOfRate } from '@/statistics/power/ratePower'
@@ -163,4 +164,15 @@ test.each(needed.map((row) => [row.id, row] as const))('%s', (id, row) => {
     { actual: found?.power, expected: row.power_at_stays },
     TOLERANCE.probability,
   )
+})
+
+test('a stretch that is no count is refused, and counts for nothing where it is set aside', () => {
+  const claim = { parameter: 'rate', relation: 'at-most', value: 2 } as const
+  const evidence = { kind: 'event-counts', values: [3, 2.5, 4], exposureEach: 2 } as const
+  const refused = check({ claim, evidence })
+  expect(refused).toMatchObject({ ok: false, error: { code: 'not-a-count', path: 'evidence.values[1]' } })
+  for (const value of [-1, 1e10])
+    expect(check({ claim, evidence: { ...evidence, values: [value] } })).toMatchObject({ ok: false })
+  const { sample } = resultOf({ claim, evidence: { ...evidence, values: [3, 2.5, 4], setAside: [1] } })
+  expect(sample).toMatchObject({ n: 2, setAside: 1, events: 7, exposure: 4 })
 })

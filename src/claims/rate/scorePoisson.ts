@@ -23,7 +23,7 @@ type Figures = z.infer<typeof figures>
  * With the continuity correction the count is moved by a half towards λ₀ t, at most onto it. Problems: `expected-outside`.
  *
  * @see C. Rao (1948), Proceedings of the Cambridge Philosophical Society 44, 50-57; L. Brown, T. Cai & A. DasGupta (2003),
- *   Statistica Sinica 13, 19-49
+ *   Interval estimation in exponential families
  */
 export const scorePoisson: MethodDefinition<'score-poisson', Figures, 'events'> = {
   name: 'score-poisson',
@@ -41,7 +41,7 @@ export const scorePoisson: MethodDefinition<'score-poisson', Figures, 'events'> 
   symbol: 'z',
   formula: 'z = (x − λ₀ t) ÷ √(λ₀ t)',
   source:
-    'Rao (1948), Proc. Cambridge Philosophical Society 44, 50-57; Brown, Cai & DasGupta (2003), Statistica Sinica 13, 19-49',
+    'Rao (1948), Proc. Cambridge Philosophical Society 44, 50-57; Brown, Cai & DasGupta (2003), Interval estimation in exponential families',
   figures,
   make({ sample, hypotheses, options }) {
     const outside = valuesOf(hypotheses)

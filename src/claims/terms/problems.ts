@@ -41,6 +41,8 @@ export const problems = {
     problem('shareWithoutSpread', 'share-without-spread', 'claim.value', { seen }),
   moreSuccesses: (successes: number, n: number) =>
     problem('moreSuccesses', 'out-of-range', 'evidence.successes', { successes, n }),
+  notACount: (seen: number, index: number) =>
+    problem('notACount', 'not-a-count', `evidence.values[${index}]`, { seen, index }),
   expectedOutside: (expected: number) =>
     problem('expectedOutside', 'expected-outside', 'evidence.exposure', { expected }),
   lotSizeNeeded: () => problem('lotSizeNeeded', 'lot-size-needed', 'evidence.lotSize', {}),

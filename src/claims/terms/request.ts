@@ -96,10 +96,10 @@ const events = z.strictObject({
   ...originOfEvents,
 })
 
-/** A count for each of several stretches of one exposure. */
+/** A count for each of several stretches of one exposure: what is set aside may be none. */
 const eventCounts = z.strictObject({
   kind: z.literal('event-counts'),
-  values: z.array(z.int().nonnegative().max(MAX_UNITS)),
+  values,
   exposureEach: positive,
   setAside,
   ...originOfEvents,

@@ -22,7 +22,9 @@ const LEFT_OPEN: { readonly [Name in Unseen]: string } = {
 export function WordingGuess() {
   const { draft, setFields } = useWorkbench()
   const guess = readWording(draft.wording, draft.decimalMark, draft.parameter)
-  const words = guess?.words ?? {}
+  const { quantity, ...others } = guess?.words ?? {}
+  // What is counted may be called otherwise in the sentence.
+  const words: Guess['words'] = quantity && draft.quantity.trim() === '' ? { ...others, quantity } : others
   const isSaid = (Object.keys(words) as (keyof Guess['words'])[]).every(
     (field) => draft[field] === words[field],
   )

@@ -2,10 +2,9 @@ import 'server-only'
 import { randomBytes } from 'node:crypto'
 import { Integer, OctetString } from 'asn1js'
 import { AlgorithmIdentifier, MessageImprint, PKIStatus, TimeStampReq, TimeStampResp } from 'pkijs'
-import { infoIn, MAX_TOKEN } from '@/casefile/stamp'
+import { infoIn, MAX_TOKEN, SHA_256 } from '@/casefile/stamp'
 import { simulatedReply } from './simulatedReply'
 
-const SHA_256 = '2.16.840.1.101.3.4.2.1'
 const LONGEST_WAIT_MS = 10_000
 
 /** Thrown where an authority gives no time stamp, with why in words. */

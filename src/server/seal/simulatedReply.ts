@@ -55,7 +55,7 @@ export async function simulatedReply(
   })
   const content = info.toSchema().toBER()
   const sha256 = (bytes: ArrayBuffer) => createHash('sha256').update(new Uint8Array(bytes)).digest()
-  const namedHash = sha256(named.toSchema(true).toBER())
+  const namedHash = sha256(named.toSchema().toBER())
   const signed = new SignedData({
     version: 3,
     encapContentInfo: new EncapsulatedContentInfo({

@@ -12,7 +12,7 @@ export type RateInterval = (typeof RATE_INTERVALS)[number]
  * A confidence interval of a rate: of events that come singly, per unit of exposure.
  *
  * @param sample - whole events ≥ 0, exposure > 0
- * @see F. Garwood (1936), Biometrika 28, 437-442; L. Brown, T. Cai & A. DasGupta (2003), Statistica Sinica 13, 19-49,
+ * @see F. Garwood (1936), Biometrika 28, 437-442; L. Brown, T. Cai & A. DasGupta (2003), Interval estimation in exponential families,
  *   for the score interval
  * @example
  * rateInterval({ events: 3, exposure: 2 }, 'garwood').endsAt({ beyond: 0.05, sides: 'two-sided' })

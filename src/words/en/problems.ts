@@ -44,6 +44,8 @@ const SENTENCES: {
   shareWithoutSpread: ({ seen }) =>
     `At a share of ${seen} every unit is alike, so the score test has no spread to measure by. Choose the exact binomial test, or another value.`,
   moreSuccesses: ({ successes, n }) => `“evidence.successes” is ${successes}; it has to be at most n, ${n}.`,
+  notACount: ({ seen, index }) =>
+    `“evidence.values[${index}]” is ${seen}; a count of events is a whole number from 0 to 1,000,000,000. Correct it, or set it aside.`,
   expectedOutside: ({ expected }) =>
     `At the claimed rate ${expected} events would be expected over this exposure; a test needs more than 0, and can be worked out up to 1,000,000,000. Look at the exposure, its unit and the claimed value.`,
   exposureUnitForOther: ({ parameter }) =>
