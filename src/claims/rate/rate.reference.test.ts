@@ -176,3 +176,16 @@ test('a stretch that is no count is refused, and counts for nothing where it is 
   const { sample } = resultOf({ claim, evidence: { ...evidence, values: [3, 2.5, 4], setAside: [1] } })
   expect(sample).toMatchObject({ n: 2, setAside: 1, events: 7, exposure: 4 })
 })
+
+test('a scatter is told of below 1 %, and more events than are worked with are refused', () => {
+  const claim = { parameter: 'rate', relation: 'at-most', value: 2 } as const
+  // D = 26/3 on 3 degrees of freedom: p = 0.034.
+  const { conditions } = resultOf({
+    claim,
+    evidence: { kind: 'event-counts', values: [0, 5, 1, 6], exposureEach: 1 },
+  })
+  expect(conditions.find(({ name }) => name === 'dispersion')?.code).toBe('dispersion-usual')
+  const evidence = { kind: 'events', events: 1, exposure: 1 } as const
+  const refused = check({ claim: { ...claim, value: 1e12 }, evidence })
+  expect(refused).toMatchObject({ ok: false, error: { code: 'expected-outside' } })
+})
