@@ -80,7 +80,7 @@ function compute(prepared: Prepared): ComputedCheck {
   const figures = figuresOf(prepared)
   const conditions = conditionsFor({
     sample,
-    method,
+    method: { ...method, allowsForLot: method.allowsForLot?.({ sample, options: request.test }) ?? false },
     claimedValues: valuesOf(hypotheses),
     tested: { side: hypotheses.alternativeSide, significanceLevel: request.test.significanceLevel },
   })
@@ -107,7 +107,7 @@ function figuresOf(prepared: Prepared): ComputedFigures {
   const interval = intervalFigures({ request, procedure, confidenceLevel })
   const effectSize = effectSizeOf(prepared)
   return {
-    sample: sampleFigures(sample, procedure.standardError),
+    sample: sampleFigures(sample, procedure),
     test: testFigures({ method: method.name, procedure, hypotheses, decided, significanceLevel }),
     estimate: { parameter, value: procedure.estimate, difference: procedure.differenceFrom(value) },
     ...(interval ? { interval } : {}),

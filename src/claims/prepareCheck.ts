@@ -1,7 +1,6 @@
-import type { Procedure } from '@/statistics/inference/procedure'
 import { parameterOf } from './all'
 import { censusFound, type CensusFound, censusOf } from './census'
-import type { MethodDefinition } from './terms/definition'
+import type { MadeProcedure, MethodDefinition } from './terms/definition'
 import { findingOutcome, type FindingOutcome } from './finding'
 import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from './terms/hypotheses'
 import { isAllFinite } from './terms/isAllFinite'
@@ -9,7 +8,7 @@ import type { Parameter } from './terms/names'
 import { failure, type Outcome, success } from './terms/outcome'
 import { parseRequest, type RequestProblem } from './terms/parseRequest'
 import { type ClaimProblem, problems } from './terms/problems'
-import { procedureOf } from './procedureOf'
+import { type Made, procedureOf } from './procedureOf'
 import { type CheckRequest, checkRequestSchema } from './terms/request'
 import type { Sample } from './terms/sample'
 import { sampleOf } from './sampleOf'
@@ -23,7 +22,7 @@ export type Prepared = Readonly<{
   hypotheses: Hypotheses
   sample: Sample
   method: MethodDefinition
-  procedure: Procedure
+  procedure: MadeProcedure
   decided: Decided
   confidenceLevel: number
 }>
@@ -51,7 +50,7 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
   const census = censusOf(claim, sample.value)
   // What is wrong with the test that was asked for is told first; what the readings lack for a test does not matter.
   const isAsked = made.ok || !made.problem.path.startsWith('test')
-  if (census && isAsked) return failure(censusFound(request.value, census))
+  if (census && isAsked && !(made.ok && isUncertain(made.value))) return failure(censusFound(request.value, census))
   if (!made.ok) return made
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
@@ -66,6 +65,10 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
     confidenceLevel,
   })
 }
+
+/** What a lot measured whole leaves to test: what the instrument does to all of its readings. */
+const isUncertain = ({ procedure: { ofSample, standardError } }: Made) =>
+  ofSample?.standardErrorOfReadings !== undefined && standardError !== 0
 
 function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {
   const { min, max, ends, codeAbove } = parameterOf(parameter).domain

@@ -1,15 +1,14 @@
-import type { Procedure } from '@/statistics/inference/procedure'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
 import { countEqual } from './median/differences'
 import { type Hypotheses, valuesOf } from './terms/hypotheses'
-import type { MethodDefinition, MethodQuestion, ParameterDefinition } from './terms/definition'
+import type { MadeProcedure, MethodDefinition, MethodQuestion, ParameterDefinition } from './terms/definition'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import type { TestOptions } from './terms/request'
 import type { Sample } from './terms/sample'
 
-export type Made = Readonly<{ method: MethodDefinition; procedure: Procedure }>
+export type Made = Readonly<{ method: MethodDefinition; procedure: MadeProcedure }>
 
 /** The method stated, or the usual one, made ready for the sample. */
 export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProblem> {
@@ -51,14 +50,14 @@ const equalTo = (sample: Sample | undefined, value: number): number =>
 
 /** The interval of a share or a rate is chosen apart from its test, but where the method has its own and none is stated. */
 function withChosenInterval(
-  procedure: Procedure,
+  procedure: MadeProcedure,
   input: Readonly<{
     definition: ParameterDefinition
     method: MethodDefinition
     sample: Sample
     options: TestOptions
   }>,
-): Procedure {
+): MadeProcedure {
   const { definition, method, sample, options } = input
   const isOwn = method.interval === 'own-or-chosen' && options.interval === 'auto'
   const chosen = options.interval === 'auto' ? definition.intervals[0] : options.interval

@@ -1,5 +1,5 @@
 import { moments, spread } from '@/statistics/describe/moments'
-import { lotSizeOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
+import { lotSizeOf, measurementOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import { type Evidence, MAX_UNITS } from './terms/request'
@@ -12,7 +12,7 @@ export function sampleOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
   const lotSize = lotSizeOf(evidence)
   const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
-  return success({ ...sample.value, lotSize, drawn, independence })
+  return success({ ...sample.value, lotSize, drawn, independence, measurement: measurementOf(evidence) })
 }
 
 function figuresOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {

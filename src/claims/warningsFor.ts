@@ -1,4 +1,5 @@
 import { methodOf, parameterOf } from './all'
+import type { Method } from './terms/names'
 import { type ClaimWarning, warnings } from './terms/warnings'
 import type { MethodOption } from './terms/definition'
 import { type Hypotheses, isRange } from './terms/hypotheses'
@@ -6,7 +7,7 @@ import { claimSide } from './terms/relations'
 import type { CheckRequest } from './terms/request'
 import type { ComputedFigures } from './result'
 import { partsOf } from './testParts'
-import { type Sample, SMALL_SHARE, unitsTaken } from './terms/sample'
+import { measurementOf, type Sample, SMALL_SHARE, unitsTaken } from './terms/sample'
 
 /** Levels above this are unlike those in use: common practice, no source. */
 const USUAL_LEVEL = 0.2
@@ -31,6 +32,9 @@ const ORDER: readonly ClaimWarning['code'][] = [
   'unusual-known-standard-deviation',
   'continuity-correction-not-used',
   'exact-options-not-used',
+  'finite-lot-not-used',
+  'measurement-not-used',
+  'measurement-not-allowed-for',
   'mid-p',
   'wald-interval',
   'interval-disagrees',
@@ -97,9 +101,21 @@ function aboutTheOptions({ request, hypotheses, figures }: Context): readonly Cl
       warnings.continuityNotUsed({ method }),
     ),
     ...when(isExact && isUnused('midP'), () => warnings.exactOptionsNotUsed({ method })),
+    ...when(options.finiteLot && isUnused('finiteLot'), () => warnings.finiteLotNotUsed({ method })),
+    ...aboutTheMeasurement(request, { method, isUnused: isUnused('allowForMeasurement') }),
     ...when(figures.interval?.method === 'wald', warnings.waldInterval),
     ...whereIntervalDisagrees(request, hypotheses, figures),
   ]
+}
+
+/** An uncertainty that a test was to allow for and does not, or could and was not asked to. */
+function aboutTheMeasurement(
+  { evidence, test: { allowForMeasurement } }: CheckRequest,
+  { method, isUnused }: Readonly<{ method: Method; isUnused: boolean }>,
+): readonly ClaimWarning[] {
+  const systematic = measurementOf(evidence)?.systematic ?? 0
+  if (allowForMeasurement) return when(isUnused, () => warnings.measurementNotUsed({ method }))
+  return when(!isUnused && systematic > 0, () => warnings.measurementNotAllowedFor({ systematic }))
 }
 
 /** Where the interval that is shown and the decision seem to say different things. */
@@ -125,7 +141,7 @@ function aboutTheSample({ sample, figures, request }: Context): readonly ClaimWa
   const measured = sample.kind === 'measured' ? sample.measured : undefined
   const sizes = sample.kind === 'two' ? [sample.two.first, sample.two.second] : measured ? [measured] : []
   return [
-    ...when(isLarge && !methodOf(method).allowsForLot, () =>
+    ...when(isLarge && !methodOf(method).allowsForLot?.({ sample, options: request.test }), () =>
       warnings.largeShareOfLot({ method, share: taken / lotSize! }),
     ),
     ...when(measured?.values !== undefined && measured.standardDeviation === 0, warnings.noVariation),

@@ -1,7 +1,7 @@
 import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
 import { type Moments, moments } from '@/statistics/describe/moments'
 import type { MethodDefinition } from '../terms/definition'
-import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
+import { type MeasuredSample, type Sample, type SampleOf, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
 import { countEqual } from '../median/differences'
 import { eventConditions } from './events'
@@ -16,8 +16,9 @@ const UNUSUAL = 0.05
 /** What of a method the conditions depend on. */
 type Resting = Pick<
   MethodDefinition,
-  'name' | 'restsOn' | 'needsExpectedCounts' | 'allowsForLot' | 'leavesOutEqual'
->
+  'name' | 'restsOn' | 'needsExpectedCounts' | 'leavesOutEqual'
+> &
+  Readonly<{ allowsForLot: boolean }>
 
 /**
  * What a test rests on, as far as it can be told from the figures.
@@ -34,6 +35,7 @@ export function conditionsFor(
       return [
         ...shared,
         ...measuredConditions(sample.measured, method, tested),
+        ...resolution(sample),
         ...(method.leavesOutEqual ? equalReadings(sample.measured, claimedValues) : []),
       ]
     case 'counted':
@@ -130,6 +132,16 @@ function shareOfLot(sample: Sample, { allowsForLot }: Resting): readonly Conditi
   const n = unitsTaken(sample)
   const lot = { n, lotSize, share: n / lotSize }
   return [lot.share <= SMALL_SHARE ? conditions.smallShare(lot) : conditions.largeShare(lot)]
+}
+
+/** Whether the instrument tells readings apart that differ as these do: common practice, no source. */
+function resolution({ measurement, measured }: SampleOf<'measured'>): readonly Condition[] {
+  const { resolution: step } = measurement ?? {}
+  const { standardDeviation } = measured
+  if (!step || standardDeviation === undefined) return []
+  const figures = { resolution: step, standardDeviation }
+  if (standardDeviation === 0) return [conditions.resolutionHides(figures)]
+  return [step <= standardDeviation ? conditions.resolutionFine(figures) : conditions.resolutionCoarse(figures)]
 }
 
 /**

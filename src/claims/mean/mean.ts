@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import type { ParameterDefinition } from '../terms/definition'
+import type { MadeProcedure, ParameterDefinition } from '../terms/definition'
+import type { MeasuredSample } from '../terms/sample'
 import { meanEffectSize } from './effectSize'
 
 const effect = {
@@ -7,6 +8,17 @@ const effect = {
   cohenD: z.number(),
   /** Cohen's d freed from its bias; absent for two readings, where the factor does not exist. */
   hedgesG: z.number().optional(),
+}
+
+/**
+ * What turns a noncentrality into Cohen's d: √(1/n − 1/N), without a lot 1/√n; none where the standard error allows for more
+ * than the scatter of readings taken one by one.
+ */
+function scaleOf(
+  { ofSample: { finiteLotFactor = 1, standardErrorOfReadings } = {} }: MadeProcedure,
+  { sampleSize }: MeasuredSample,
+): number | undefined {
+  return standardErrorOfReadings === undefined ? finiteLotFactor / Math.sqrt(sampleSize) : undefined
 }
 
 /** A population's mean. */
@@ -31,6 +43,7 @@ export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
         ? meanEffectSize({
             sample: sample.measured,
             difference: procedure.differenceFrom(value),
+            scale: scaleOf(procedure, sample.measured),
             confidenceLevel,
           })
         : undefined,

@@ -1,32 +1,27 @@
 import { gapOf } from '@/statistics/describe/moments'
-import type { NamedDistribution } from '@/statistics/distributions/named'
-import type { Continuous } from '@/statistics/distributions/tails'
 import { pivotProcedure } from '@/statistics/inference/pivot'
-import type { Procedure } from '@/statistics/inference/procedure'
-import type { Worked } from '../terms/definition'
+import type { MadeProcedure, Worked } from '../terms/definition'
 import type { MeanSample } from '../terms/sample'
 import { computed, type Formula, fraction, given, joined, type Step, step, symbol } from '../terms/formula'
+import type { MeanError } from './meanError'
 import { CLAIMED_MEAN, STANDARD_ERROR, X_BAR } from '../working/symbols'
 
 const atStatistic = (statistic: number, value: number, standardError: number) =>
   value + statistic * standardError
 
 /** The test of the pivot (x̄ − value) / standard error, for a standard error that does not depend on the value. */
-export function meanProcedure<Own>(
-  input: Readonly<{
-    interval: string
-    sample: MeanSample
-    standardError: number
-    distribution: NamedDistribution
-    reference: Continuous
-    figures: Own
-  }>,
-): Procedure<Own> {
-  const { sample, standardError, figures, ...named } = input
+export function meanProcedure<Own extends object>(
+  input: Readonly<{ interval: string; sample: MeanSample; error: MeanError; figures: Own }>,
+): MadeProcedure<Own & MeanError['allowed']> {
+  const { interval, sample, error } = input
+  const { standardError, distribution, reference, ofSample } = error
   const { mean, meanRemainder } = sample
+  const figures = { ...input.figures, ...error.allowed }
   const differenceFrom = (value: number) => gapOf(mean - value + meanRemainder, [mean, value])
-  return pivotProcedure({
-    ...named,
+  const procedure = pivotProcedure({
+    interval,
+    distribution,
+    reference,
     estimate: mean,
     standardError,
     differenceFrom,
@@ -35,6 +30,7 @@ export function meanProcedure<Own>(
     estimateAt: (statistic, value) => atStatistic(statistic, value, standardError),
     valueAt: (statistic) => mean - statistic * standardError,
   })
+  return { ...procedure, ofSample }
 }
 
 /** The mean that would give a statistic. */

@@ -1,17 +1,16 @@
 import { z as zod } from 'zod'
 import { chiSquare } from '@/statistics/distributions/chiSquare'
-import { normal } from '@/statistics/distributions/normal'
 import { powerInsideWithZ, powerOfZ } from '@/statistics/power/meanPower'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
 import { warnings } from '../terms/warnings'
-import { computed, fraction, given, root, step } from '../terms/formula'
-import { N, SIGMA, STANDARD_ERROR } from '../working/symbols'
+import { SIGMA } from '../working/symbols'
+import { ALLOWED, meanError, meanErrorSteps } from './meanError'
 import { estimateAt, meanProcedure, meanStatistic } from './meanPivot'
 import { planOfMeans } from './planning'
 
-const figures = zod.strictObject({ knownStandardDeviation: zod.number() })
+const figures = zod.strictObject({ knownStandardDeviation: zod.number(), ...ALLOWED })
 
 /** A known standard deviation is unusual outside the interval that leaves this out: common practice, no source. */
 const UNUSUAL = 0.001
@@ -20,7 +19,9 @@ const UNUSUAL = 0.001
  * The z test of a mean with a known standard deviation: z = (x̄ − μ₀) / (σ / √n), normal; interval x̄ ± z·σ/√n.
  *
  * Assumes independent readings, a population standard deviation that is truly known, and a near-normal population or a
- * large sample. Problems: `mean-needed`, `known-standard-deviation-needed`, `too-few-readings` (n < 1).
+ * large sample. The standard error can allow for a finite lot and for an uncertainty that all readings share (`meanError`).
+ * Problems: `mean-needed`, `known-standard-deviation-needed`, `too-few-readings` (n < 1), `no-variation`,
+ * `lot-size-needed`, `measurement-needed`.
  *
  * @see ISO 2854:1976
  */
@@ -28,9 +29,10 @@ export const z: MethodDefinition<'z', zod.infer<typeof figures>, 'measured'> = {
   name: 'z',
   parameters: ['mean'],
   needs: ['known-standard-deviation'],
-  options: ['knownStandardDeviation'],
+  options: ['knownStandardDeviation', 'finiteLot', 'allowForMeasurement'],
   restsOn: 'mean',
   robust: 'bootstrap',
+  allowsForLot: ({ options: { finiteLot } }) => finiteLot,
   dependsOn: 'moments',
   work: { looks: 1 },
   interval: 'own',
@@ -40,30 +42,31 @@ export const z: MethodDefinition<'z', zod.infer<typeof figures>, 'measured'> = {
   formula: 'z = (x̄ − μ₀) ÷ (σ ÷ √n)',
   source: 'ISO 2854',
   figures,
-  make({ sample: { measured }, options: { knownStandardDeviation } }) {
+  make({ sample, options }) {
+    const { measured } = sample
+    const { knownStandardDeviation } = options
     const { sampleSize, mean } = measured
     if (mean === undefined) return failure(problems.meanNeeded())
     if (knownStandardDeviation === undefined) return failure(problems.knownStandardDeviationNeeded())
     if (sampleSize < 1) return failure(problems.tooFewReadings(sampleSize, 1))
+    const error = meanError({
+      sample,
+      standardDeviation: knownStandardDeviation,
+      degreesOfFreedom: Infinity,
+      options,
+    })
+    if (!error.ok) return error
     return success(
       meanProcedure({
         interval: 'z',
         sample: { ...measured, mean },
-        standardError: knownStandardDeviation / Math.sqrt(sampleSize),
-        distribution: { name: 'normal' },
-        reference: normal,
+        error: error.value,
         figures: { knownStandardDeviation },
       }),
     )
   },
   working: (worked) => [
-    step(
-      'standard-error',
-      STANDARD_ERROR,
-      fraction(SIGMA, root(N)),
-      fraction(given(worked.part.figures.knownStandardDeviation), root(given(worked.sample.n))),
-      computed(worked.sample.standardError!),
-    ),
+    ...meanErrorSteps(worked, [SIGMA, worked.part.figures.knownStandardDeviation]),
     meanStatistic('z', worked),
   ],
   picture: { estimateAt },

@@ -37,7 +37,7 @@ export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counte
   options: [],
   restsOn: 'none',
   isExact: () => true,
-  allowsForLot: true,
+  allowsForLot: () => true,
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own-or-chosen',

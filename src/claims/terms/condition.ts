@@ -12,6 +12,7 @@ export const CONDITIONS = [
   'outliers',
   'expected-counts',
   'dispersion',
+  'resolution',
 ] as const
 export type ConditionName = (typeof CONDITIONS)[number]
 
@@ -63,6 +64,7 @@ export type ShapeFigures = Readonly<{
 }>
 /** `dispersion` on `df` of chi-square, with the probability of at least as much. */
 type Dispersion = Readonly<{ stretches: number; dispersion: number; df: number; p: number }>
+type Resolution = Readonly<{ resolution: number; standardDeviation: number }>
 type Events = Readonly<{ expected: number; needed: number }>
 type Expected = Readonly<{ least: number; needed: number }>
 
@@ -100,6 +102,9 @@ export const conditions = {
   eventsEnough: (figures: Events) => found('events-enough', 'expected-counts', 'met', figures),
   eventsFew: (figures: Events) => found('events-few', 'expected-counts', 'not-met', figures),
   eventsFewButExact: (figures: Events) => found('events-few-but-exact', 'expected-counts', 'met', figures),
+  resolutionFine: (figures: Resolution) => found('resolution-fine', 'resolution', 'met', figures),
+  resolutionCoarse: (figures: Resolution) => found('resolution-coarse', 'resolution', 'doubtful', figures),
+  resolutionHides: (figures: Resolution) => found('resolution-hides', 'resolution', 'not-met', figures),
   dispersionUnknown: () => found('dispersion-unknown', 'dispersion', 'unknown', {}),
   dispersionUsual: (figures: Dispersion) => found('dispersion-usual', 'dispersion', 'no-sign', figures),
   overdispersed: (figures: Dispersion) => found('overdispersed', 'dispersion', 'not-met', figures),

@@ -13,7 +13,7 @@ import type { ClaimProblem } from './problems'
 import type { Planning } from './planning'
 import type { Evidence, TestOptions } from './request'
 import type { Sample, SampleKind, SampleOf } from './sample'
-import type { SampleFiguresOf } from './sampleFigures'
+import type { OfSample, SampleFiguresOf } from './sampleFigures'
 import type { ClaimWarning } from './warnings'
 import type { Step } from './formula'
 
@@ -24,7 +24,13 @@ export type MethodNeed =
 /** A choice of the test that not every method leaves. */
 export type MethodOption = keyof Pick<
   TestOptions,
-  'knownStandardDeviation' | 'continuityCorrection' | 'twoSidedRule' | 'midP' | 'resamples'
+  | 'knownStandardDeviation'
+  | 'continuityCorrection'
+  | 'twoSidedRule'
+  | 'midP'
+  | 'finiteLot'
+  | 'allowForMeasurement'
+  | 'resamples'
 >
 
 /** What a method is made ready from. */
@@ -34,6 +40,9 @@ export type MethodQuestion<Kind extends SampleKind = SampleKind> = Readonly<{
   sample: SampleOf<Kind>
   options: TestOptions
 }>
+
+/** A procedure, and what its method says of the sample beside the usual figures. */
+export type MadeProcedure<Own = unknown> = Procedure<Own> & Readonly<{ ofSample?: OfSample }>
 
 /** One tested value as a result carries it: the statistic, its distribution and the method's own figures on the way. */
 export type PartFigures<Own> = Readonly<{
@@ -85,7 +94,7 @@ export type MethodDefinition<
   /** It stands in for the distribution of a count, and so needs enough of both kinds. */
   needsExpectedCounts?: true
   /** It allows for a sample that is a large part of its lot. */
-  allowsForLot?: true
+  allowsForLot?(question: Pick<MethodQuestion<Kind>, 'sample' | 'options'>): boolean
   /** What of the readings its figures depend on: mean and spread, the values, or the values in their places. */
   dependsOn: 'moments' | 'values' | 'places'
   /** What it costs: looks at each reading beside one of the t test, and whether that many times over for each resample. */
@@ -103,7 +112,7 @@ export type MethodDefinition<
   source: string
   /** Its own figures on the way, as a result carries them. */
   figures: z.ZodType<Own>
-  make(question: MethodQuestion<Kind>): Outcome<Procedure<Own>, ClaimProblem>
+  make(question: MethodQuestion<Kind>): Outcome<MadeProcedure<Own>, ClaimProblem>
   /** How the statistic comes from the sample: formulas with the numbers put in. */
   working(worked: Worked<Own, Kind>): readonly Step[]
   picture?: PictureOf<Own, Kind>
@@ -141,7 +150,7 @@ export type Domain = Readonly<{
 /** What an effect size is computed from. */
 export type EffectQuestion = Readonly<{
   value: number
-  procedure: Procedure
+  procedure: MadeProcedure
   sample: Sample
   confidenceLevel: number
 }>

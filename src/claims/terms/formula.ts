@@ -16,6 +16,8 @@ type Operator = '+' | '−' | '·'
 /** What each line of a working is, by a name that the catalogue of words has a heading for. */
 export type StepName =
   | 'standard-error'
+  | 'standard-error-of-readings'
+  | 'standard-error-with-uncertainty'
   | 'statistic'
   | 'standard-error-of-count'
   | 'units-counted'

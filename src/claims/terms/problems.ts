@@ -46,6 +46,9 @@ export const problems = {
   expectedOutside: (expected: number) =>
     problem('expectedOutside', 'expected-outside', 'evidence.exposure', { expected }),
   lotSizeNeeded: () => problem('lotSizeNeeded', 'lot-size-needed', 'evidence.lotSize', {}),
+  finiteLotNeedsSize: () => problem('finiteLotNeedsSize', 'lot-size-needed', 'evidence.lotSize', {}),
+  uncertaintyNeeded: () =>
+    problem('uncertaintyNeeded', 'measurement-needed', 'evidence.measurement.systematic', {}),
   twoSidedOnly: (method: Method) => problem('twoSidedOnly', 'two-sided-only', 'test.method', { method }),
   allEqualToClaim: (value: number) =>
     problem('allEqualToClaim', 'no-variation', 'evidence.values', { value }),

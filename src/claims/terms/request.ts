@@ -4,6 +4,7 @@ import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 import { entriesSchema } from './entries'
+import { measurementSchema } from './measurement'
 import { METHODS, PARAMETERS } from './names'
 import { BURDENS, RELATIONS } from './relations'
 import { DRAWN, INDEPENDENT } from './sample'
@@ -26,6 +27,8 @@ const origin = {
   /** One for each source, in their order. */
   entries: z.array(entriesSchema).max(2).optional(),
 }
+/** What is measured may be drawn from a lot of any size: only counts are worked out unit by unit. */
+const originOfMeasured = { ...origin, lotSize: z.int().positive().optional() }
 const spread = {
   standardDeviation: z.number().nonnegative().optional(),
   variance: z.number().nonnegative().optional(),
@@ -52,7 +55,8 @@ const readings = z.strictObject({
   kind: z.literal('readings'),
   values,
   setAside,
-  ...origin,
+  measurement: measurementSchema.optional(),
+  ...originOfMeasured,
 })
 
 const summary = z.strictObject({
@@ -60,7 +64,8 @@ const summary = z.strictObject({
   n: size,
   mean: z.number().optional(),
   ...spread,
-  ...origin,
+  measurement: measurementSchema.optional(),
+  ...originOfMeasured,
 })
 
 const count = z.strictObject({
@@ -118,6 +123,10 @@ export const testSchema = z.strictObject({
   continuityCorrection: z.boolean().default(false),
   twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
   midP: z.boolean().default(false),
+  /** The standard error of a mean allows for a lot of which the sample is a large part. */
+  finiteLot: z.boolean().default(false),
+  /** The standard error of a mean allows for the uncertainty that all readings share. */
+  allowForMeasurement: z.boolean().default(false),
   seed: z.int().default(20260101),
   resamples: z.int().min(99).max(1_000_000).default(USUAL_RESAMPLES),
 })

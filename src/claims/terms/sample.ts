@@ -1,6 +1,7 @@
 import type { CountSample } from '@/statistics/inference/shareInterval'
 import type { EventSample } from '@/statistics/inference/rateInterval'
 import type { Moments } from '@/statistics/describe/moments'
+import type { Measurement } from './measurement'
 
 /** The figures of one sample of measurements, from readings or from a summary. */
 export type MeasuredSample = Omit<Moments, 'mean'> &
@@ -38,6 +39,7 @@ export const INDEPENDENT = ['independent', 'not-independent'] as const
 
 /** The lot that a sample was taken from, and how. */
 type Origin = Readonly<{
+  measurement?: Measurement | undefined
   lotSize?: number | undefined
   drawn?: (typeof DRAWN)[number] | undefined
   independence?: (typeof INDEPENDENT)[number] | undefined
@@ -60,6 +62,10 @@ export const SMALL_SHARE = 0.1
 /** The size of the lot that evidence is from; an exposure has none. */
 export const lotSizeOf = (evidence: object): number | undefined =>
   'lotSize' in evidence ? (evidence.lotSize as number | undefined) : undefined
+
+/** What evidence says of the instrument: readings and their summary figures may. */
+export const measurementOf = (evidence: object): Measurement | undefined =>
+  'measurement' in evidence ? (evidence.measurement as Measurement | undefined) : undefined
 
 /** How many units were taken from the lot, those set aside included. */
 export function unitsTaken(sample: Sample): number {

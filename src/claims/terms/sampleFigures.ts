@@ -14,6 +14,15 @@ const spreadSchema = z.strictObject({
 /** The figures of one of two sources. */
 export type SpreadFigures = Readonly<z.infer<typeof spreadSchema>>
 
+/** What a method says of the sample that only it asks for. */
+const ofSample = {
+  /** √(1 − n/N), where the standard error allows for a finite lot. */
+  finiteLotFactor: optional,
+  /** The part of the standard error that the readings' own scatter makes, where it allows for more. */
+  standardErrorOfReadings: optional,
+}
+export type OfSample = Readonly<z.infer<z.ZodObject<typeof ofSample>>>
+
 /** What the sample itself says: each kind of sample has only the figures that mean something for it. */
 export const SAMPLE_FIGURES = {
   measured: z.strictObject({
@@ -24,6 +33,7 @@ export const SAMPLE_FIGURES = {
     variance: optional,
     median: optional,
     standardError: optional,
+    ...ofSample,
   }),
   counted: z.strictObject({
     n: figure,
@@ -47,12 +57,12 @@ export type SampleFiguresOf<Kind extends SampleKind> = Kind extends SampleKind
   ? Readonly<z.infer<(typeof SAMPLE_FIGURES)[Kind]>>
   : never
 
-/** @param standardError - of the estimate, by the method used */
+/** @param procedure - the method used, with its standard error of the estimate and what else it says of the sample */
 export function sampleFigures(
   sample: Sample,
-  standardError: number | undefined,
+  { standardError, ofSample = {} }: Readonly<{ standardError?: number | undefined; ofSample?: OfSample }>,
 ): SampleFiguresOf<SampleKind> {
-  const error = standardError === undefined ? {} : { standardError }
+  const error = { ...(standardError === undefined ? {} : { standardError }), ...ofSample }
   switch (sample.kind) {
     case 'measured': {
       const { n, ...figures } = spreadFigures(sample.measured)

@@ -22,6 +22,10 @@ export const warnings = {
   ) => warning('unusual-known-standard-deviation', figures),
   continuityNotUsed: (figures: By) => warning('continuity-correction-not-used', figures),
   exactOptionsNotUsed: (figures: By) => warning('exact-options-not-used', figures),
+  finiteLotNotUsed: (figures: By) => warning('finite-lot-not-used', figures),
+  measurementNotUsed: (figures: By) => warning('measurement-not-used', figures),
+  measurementNotAllowedFor: (figures: Readonly<{ systematic: number }>) =>
+    warning('measurement-not-allowed-for', figures),
   midP: () => warning('mid-p', {}),
   waldInterval: () => warning('wald-interval', {}),
   intervalDisagrees: (

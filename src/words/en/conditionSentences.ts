@@ -75,6 +75,9 @@ function weakerWords({ n, effectiveN, level, stated }: FiguresOf<'order-usual'>)
   return `Were such a correlation real, ${formatCount(n)} readings would tell no more than about ${formatNumber(effectiveN, 0)} independent ones, and the risk would be ${riskWords(level, stated)}.`
 }
 
+const spreadOf = ({ standardDeviation }: FiguresOf<'resolution-fine'>) =>
+  formatFull(Number(standardDeviation.toPrecision(3)))
+
 const expectedEvents = ({ expected: count }: FiguresOf<'events-enough'>) =>
   formatFull(Number(count.toFixed(2)))
 const expected = ({ least }: FiguresOf<'counts-enough'>) => formatFull(Number(least.toFixed(2)))
@@ -136,6 +139,12 @@ const SENTENCES: {
     `At the claimed rate only ${expectedEvents(figures)} events are expected, fewer than ${figures.needed}. The score test is rough then; the exact test is not.`,
   'events-few-but-exact': (figures) =>
     `At the claimed rate only ${expectedEvents(figures)} events are expected, fewer than ${figures.needed}; the exact test needs no more.`,
+  'resolution-fine': (figures) =>
+    `The instrument shows steps of ${formatFull(figures.resolution)}, no more than the standard deviation of the readings, ${spreadOf(figures)}.`,
+  'resolution-coarse': (figures) =>
+    `The instrument shows steps of ${formatFull(figures.resolution)}, more than the standard deviation of the readings, ${spreadOf(figures)}: much of the scatter that is seen is rounding.`,
+  'resolution-hides': ({ resolution }) =>
+    `All readings are equal, as an instrument with steps of ${formatFull(resolution)} may show them: how much they differ is hidden by rounding.`,
   'dispersion-unknown': () =>
     'Whether the events come singly and at one rate cannot be told from their total. Where one brings others with it, or the rate changes, counts scatter more, and the risk is not the one stated. Counts of several stretches would show it.',
   'dispersion-usual': (figures) =>

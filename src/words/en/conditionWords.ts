@@ -14,6 +14,7 @@ export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   outliers: 'Outliers',
   'expected-counts': 'Expected counts',
   dispersion: 'Single events',
+  resolution: 'Resolution',
 }
 
 export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
@@ -62,6 +63,8 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   stretches: 'stretches',
   dispersion: 'dispersion',
   df: 'degrees of freedom',
+  resolution: 'step of the instrument',
+  standardDeviation: 'standard deviation',
 }
 
 /** Of which of two samples a condition speaks. */

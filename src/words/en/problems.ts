@@ -52,6 +52,10 @@ const SENTENCES: {
     `A ${PARAMETER_WORDS[parameter].noun} is not per anything: “claim.exposureUnit” belongs to a rate. Leave it out, or claim a rate.`,
   lotSizeNeeded: () =>
     'The hypergeometric test needs the size of the lot that was sampled. State it, or choose the exact binomial test.',
+  finiteLotNeedsSize: () =>
+    'To allow for a finite lot its size is needed: state “evidence.lotSize”, or leave “test.finiteLot” out.',
+  uncertaintyNeeded: () =>
+    'To allow for the measurement its uncertainty is needed: state “evidence.measurement.systematic”, the standard uncertainty that all readings share (U over k of the certificate), or leave “test.allowForMeasurement” out.',
   twoSidedOnly: ({ method }) =>
     `The ${METHOD_WORDS[method].name} can tell that two spreads differ, not which way. Choose the F test, or a claim that they are equal or different.`,
   allEqualToClaim: ({ value }) =>

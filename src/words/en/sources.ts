@@ -14,4 +14,5 @@ export const CONDITION_SOURCES: Readonly<Record<Condition['name'], string>> = {
   outliers: 'Grubbs (1969), Technometrics 11, 1-21; Rosner (1983), Technometrics 25, 165-172',
   'expected-counts': 'common practice',
   dispersion: 'Fisher (1925), Statistical Methods for Research Workers; the limit of 1 % is common practice',
+  resolution: 'common practice',
 }

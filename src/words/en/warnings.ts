@@ -25,6 +25,12 @@ const MESSAGES: { readonly [C in Code]: (figures: FiguresOf<C>) => string } = {
     `The continuity correction plays no part in the ${METHOD_WORDS[method].name}.`,
   'exact-options-not-used': ({ method }) =>
     `The two-sided rule and mid-p belong to the exact binomial test; they play no part in the ${METHOD_WORDS[method].name}.`,
+  'finite-lot-not-used': ({ method }) =>
+    `The test was to allow for the size of the lot; the ${METHOD_WORDS[method].name} does not.`,
+  'measurement-not-used': ({ method }) =>
+    `The test was to allow for the uncertainty of the measurement; the ${METHOD_WORDS[method].name} does not.`,
+  'measurement-not-allowed-for': ({ systematic }) =>
+    `A standard uncertainty of ${formatFull(systematic)} is stated that all readings share, and the test does not allow for it: taking more readings does not make it smaller.`,
   'mid-p': () =>
     'Half of the observed outcome’s probability is counted (mid-p): the true risk can then be a little above the level.',
   'wald-interval': () =>

@@ -15,6 +15,9 @@ export type WrittenStep = Written & Readonly<{ name: string }>
 /** What each line of a method's own working is. */
 const HEADINGS: { readonly [Name in StepName]: (figures: NonNullable<Step['figures']>) => string } = {
   'standard-error': () => 'Standard error',
+  'standard-error-of-readings': () => 'Standard error by the scatter of the readings',
+  'standard-error-with-uncertainty': ({ share = 0, df }) =>
+    `Standard error with the uncertainty that all readings share, ${formatPercent(Number(share.toPrecision(3)))} of its square${df === undefined ? '' : `; effective degrees of freedom ${formatFull(Number(df.toPrecision(8)))}`}`,
   statistic: () => 'Test statistic',
   'standard-error-of-count': () => 'Standard error of the count',
   'events-counted': () => 'Test statistic: events',
