@@ -1,13 +1,14 @@
 import { adjust, type AdjustAnswer } from './adjustRequest'
 import { check } from '@/answers/check'
 import { type DescribeAnswer, describeReadings } from './describeRequest'
+import { type EstimateAnswer, estimate } from './estimateRequest'
 import { plan, type PlanAnswer } from './plan'
 import { reckon, type ReckonAnswer } from './reckon'
 import type { CheckAnswer } from '@/claims/checkAnswer'
 
-export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer
+export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer
 
-const KINDS = { reckon, describe: describeReadings, plan, adjust } as const
+const KINDS = { reckon, describe: describeReadings, plan, adjust, estimate } as const
 
 /** Answers one document of any kind: the kind whose key it has, else a check. */
 export function answer(document: unknown): Answer {

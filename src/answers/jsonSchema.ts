@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
+import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
 import { reckonRequestSchema } from './reckonRequest'
 import { checkRequestSchema } from '@/claims/terms/request'
@@ -12,6 +13,7 @@ export const requestSchema = z.union([
   describeRequestSchema,
   planRequestSchema,
   adjustRequestSchema,
+  estimateRequestSchema,
 ])
 
 /** The JSON Schema (draft 2020-12) of every kind of request. */

@@ -1,5 +1,6 @@
 import type { Answer } from '@/answers/answer'
 import type { PlanFigures } from '@/claims/plan/planRequest'
+import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { ReckonFigures } from '@/answers/reckon'
 import { isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
@@ -8,6 +9,7 @@ import { intervalWords } from '@/words/en/claimLineWords'
 import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { sizeWords } from '@/words/en/claimWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
+import { decimalsOf } from '@/words/estimateDecimals'
 import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
 import { displayOf, shownNumber, shownValue } from '@/words/display'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -34,10 +36,22 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('plan' in answer) return [planned(answer.plan)]
   if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
   if ('describe' in answer) return described(answer.describe)
+  if ('estimate' in answer && !('finding' in answer)) return estimated(answer.estimate)
   const { finding } = answer
   const head = `${OUTCOME_WORDS[finding.outcome]}. ${finding.sentence}`
   if (isTested(answer)) return [head, ...linesOf(answer)]
   return [head, finding.limits, ...(finding.basis ? [finding.basis] : [])]
+}
+
+function estimated(figures: EstimateFigures): readonly string[] {
+  const { parameter, sample, value, standardError, interval, conditions } = figures
+  const display = displayOf({ parameter, unit: undefined }, decimalsOf({ sample, estimate: { value }, interval }))
+  const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
+  return [
+    `${sizeWords(sample)}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(value, display)}${error}. Nothing is tested.`,
+    ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
+    ...conditions.map((condition) => conditionLine(condition as CheckResult['conditions'][number])),
+  ]
 }
 
 function planned({ method, n, firstN, power, difference }: PlanFigures): string {
@@ -59,6 +73,12 @@ function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): strin
   const below = formatFullPValue({ pValue: lower, logPValue: logLower })
   const above = formatFullPValue({ pValue: upper, logPValue: logUpper })
   return `P(X ≤ x) = ${below} and P(X > x) = ${above} at x = ${formatFull(x)}`
+}
+
+function conditionLine(condition: CheckResult['conditions'][number]): string {
+  const { name, of, code, state, sentence } = condition
+  const source = of ? `, ${SOURCE_WORDS[of]}` : ''
+  return `${CONDITION_NAMES[name]}${source}: ${conditionStateWords({ code, state }).toLowerCase()}. ${sentence}`
 }
 
 function linesOf(result: CheckResult): readonly string[] {
@@ -84,10 +104,7 @@ function linesOf(result: CheckResult): readonly string[] {
     ),
     finding.limits,
     ...(finding.beside ? [finding.beside] : []),
-    ...conditions.map(
-      ({ name, of, code, state, sentence }) =>
-        `${CONDITION_NAMES[name]}${of ? `, ${SOURCE_WORDS[of]}` : ''}: ${conditionStateWords({ code, state }).toLowerCase()}. ${sentence}`,
-    ),
+    ...conditions.map(conditionLine),
     ...(finding.basis ? [finding.basis] : []),
     ...warnings.map(({ message }) => `Note: ${message}`),
   ]

@@ -3,6 +3,8 @@ import type { MethodDefinition, ParameterDefinition } from './terms/definition'
 import { mean } from './mean/mean'
 import { t } from './mean/t'
 import { z } from './mean/z'
+import { clusterT } from './grouped/clusterT'
+import { stratifiedT } from './grouped/stratifiedT'
 import { median } from './median/median'
 import { quantile } from './median/quantile'
 import { sign } from './median/sign'
@@ -16,6 +18,7 @@ import { rate } from './rate/rate'
 import { scorePoisson } from './rate/scorePoisson'
 import { exactBinomial } from './share/exactBinomial'
 import { hypergeometric } from './share/hypergeometric'
+import { normalShare } from './share/normalShare'
 import { proportion } from './share/proportion'
 import { scoreZ } from './share/scoreZ'
 import { bonett } from './spread/bonett'
@@ -38,11 +41,14 @@ export const PARAMETER_DEFINITIONS = {
 export const METHOD_DEFINITIONS = {
   t,
   z,
+  'cluster-t': clusterT,
+  'stratified-t': stratifiedT,
   'chi-square': chiSquare,
   bonett,
   'score-z': scoreZ,
   'exact-binomial': exactBinomial,
   hypergeometric,
+  'normal-share': normalShare,
   f,
   'brown-forsythe': brownForsythe,
   levene,

@@ -4,7 +4,7 @@ import { type Claim, gapTo, isTrueOf } from './terms/claim'
 import type { ParameterDefinition } from './terms/definition'
 import { problem, type Told } from './terms/problems'
 import type { CheckRequest } from './terms/request'
-import type { Sample } from './terms/sample'
+import { asCounted, type Sample } from './terms/sample'
 
 /** A lot that was measured whole: no sample, so that nothing is tested. */
 export type Census = Readonly<{
@@ -31,10 +31,11 @@ export function censusFound(request: CheckRequest, census: Census): CensusFound 
 export function censusOf(claim: Claim, sample: Sample): Census | undefined {
   const { lotSize } = sample
   const { sample: kind, ofWholeLot } = parameterOf(claim.parameter) as ParameterDefinition
-  if (lotSize === undefined || sample.kind !== kind || sample.kind === 'two' || sample.kind === 'events')
+  const known = sample.kind === 'limited' ? asCounted(sample) : sample
+  if (lotSize === undefined || known?.kind !== kind || known.kind === 'two' || known.kind === 'events')
     return undefined
-  const n = sample.kind === 'counted' ? sample.counted.sampleSize : sample.measured.sampleSize
-  const figure = n < lotSize ? undefined : ofWholeLot?.(sample)
+  const n = known.kind === 'counted' ? known.counted.sampleSize : known.measured.sampleSize
+  const figure = n < lotSize ? undefined : ofWholeLot?.(known)
   if (figure === undefined) return undefined
   const outcome = isTrueOf(claim, figure) ? 'supported' : 'contradicted'
   return { lotSize, figure, difference: gapTo(claim, figure), outcome }

@@ -1,5 +1,6 @@
 import type { Method, Parameter } from './terms/names'
 import { parameterOf } from './all'
+import { itemFigures } from './share/itemFigures'
 import { type Beside, besideOf, isOfShape, type SecondLevel, secondLevelOf } from './beside'
 import { conditionsFor } from './conditions/conditions'
 import type { FindingOutcome } from './finding'
@@ -112,6 +113,7 @@ function figuresOf(prepared: Prepared): ComputedFigures {
     estimate: { parameter, value: procedure.estimate, difference: procedure.differenceFrom(value) },
     ...(interval ? { interval } : {}),
     ...(effectSize ? { effectSize } : {}),
+    ...itemFigures({ claim: request.claim, sample, confidenceLevel }),
   }
 }
 

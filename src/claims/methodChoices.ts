@@ -32,6 +32,12 @@ function isMet(need: MethodNeed, { claim, evidence, test }: CheckDocument, side:
       )
     case 'two-sided':
       return side === 'two-sided'
+    case 'limit':
+      return claim.limit !== undefined
+    case 'clusters':
+      return evidence.kind === 'readings' && evidence.cluster !== undefined
+    case 'strata':
+      return evidence.kind === 'readings' && evidence.stratum !== undefined
     case 'lot-size':
       return lotSizeOf(evidence) !== undefined
     default:

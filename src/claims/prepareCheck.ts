@@ -39,7 +39,7 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
   if (!hypotheses.ok) return hypotheses
   const outside = valueOutside(parameter, hypotheses.value)
   if (outside) return failure(outside)
-  const sample = sampleOf(evidence)
+  const sample = sampleOf(evidence, claim)
   if (!sample.ok) return sample
   const made = procedureOf({
     parameter,
@@ -50,7 +50,8 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
   const census = censusOf(claim, sample.value)
   // What is wrong with the test that was asked for is told first; what the readings lack for a test does not matter.
   const isAsked = made.ok || !made.problem.path.startsWith('test')
-  if (census && isAsked && !(made.ok && isUncertain(made.value))) return failure(censusFound(request.value, census))
+  if (census && isAsked && !(made.ok && isUncertain(made.value)))
+    return failure(censusFound(request.value, census))
   if (!made.ok) return made
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))

@@ -5,8 +5,8 @@ import { type Hypotheses, valuesOf } from './terms/hypotheses'
 import type { MadeProcedure, MethodDefinition, MethodQuestion, ParameterDefinition } from './terms/definition'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
-import type { TestOptions } from './terms/request'
-import type { Sample } from './terms/sample'
+import { MAX_UNITS, type TestOptions } from './terms/request'
+import { asCounted, type Sample } from './terms/sample'
 
 export type Made = Readonly<{ method: MethodDefinition; procedure: MadeProcedure }>
 
@@ -19,12 +19,24 @@ export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProble
     return failure(problems.methodForOther(options.method, parameter, fitting))
   if (options.interval !== 'auto' && !definition.intervals.includes(options.interval))
     return failure(problems.intervalForOther(options.interval, parameter, definition.intervals))
-  if (sample.kind !== definition.sample) return failure(problems.evidenceForOther(parameter))
+  if (sample.kind !== definition.sample && !(sample.kind === 'limited' && definition.sample === 'counted'))
+    return failure(problems.evidenceForOther(parameter))
   const method = methodOf(methodUsed(question))
-  const made = method.make(question)
+  if (method.interval === 'own' && options.interval !== 'auto')
+    return failure(problems.intervalNotOfMethod(options.interval, method.name))
+  const asked = asAsked(sample, method)
+  if (!asked) return failure(problems.readingsNeeded(method.name))
+  if (asked.kind === 'counted' && (asked.lotSize ?? 0) > MAX_UNITS)
+    return failure(problems.lotTooLarge(asked.lotSize!, MAX_UNITS))
+  const made = method.make({ ...question, sample: asked })
   if (!made.ok) return made
-  const procedure = withChosenInterval(made.value, { definition, method, sample, options })
+  const procedure = withChosenInterval(made.value, { definition, method, sample: asked, options })
   return success({ method, procedure })
+}
+
+/** Items held against a limit are counted, but by a method that needs their readings. */
+function asAsked(sample: Sample, { needs }: MethodDefinition): Sample | undefined {
+  return sample.kind === 'limited' && !needs.includes('limit') ? asCounted(sample) : sample
 }
 
 /** The method stated, or the usual one. */
@@ -38,9 +50,10 @@ export function methodUsed(
 ): Method {
   const { parameter, options, sample, hypotheses } = question
   if (options.method !== 'auto') return options.method
-  const sampleSize = sample?.kind === 'counted' ? sample.counted.sampleSize : undefined
+  const counted = sample?.kind === 'counted' || sample?.kind === 'limited' ? sample.counted : undefined
   return parameterOf(parameter).usualMethod({
-    ...{ ...options, sampleSize, lotSize: sample?.lotSize },
+    ...{ ...options, sampleSize: counted?.sampleSize, lotSize: sample?.lotSize },
+    design: sample?.design?.kind,
     hasEqual: hypotheses && valuesOf(hypotheses).some((value) => equalTo(sample, value) > 0),
   })
 }
@@ -61,6 +74,6 @@ function withChosenInterval(
   const { definition, method, sample, options } = input
   const isOwn = method.interval === 'own-or-chosen' && options.interval === 'auto'
   const chosen = options.interval === 'auto' ? definition.intervals[0] : options.interval
-  if (isOwn || chosen === undefined || !definition.intervalOf) return procedure
+  if (isOwn || method.interval === 'own' || chosen === undefined || !definition.intervalOf) return procedure
   return { ...procedure, interval: definition.intervalOf(sample, chosen) }
 }

@@ -10,6 +10,7 @@ import { DECISIONS } from './decision'
 import { OUTCOMES } from './finding'
 import { BURDENS } from './terms/relations'
 import { SAMPLE_FIGURES } from './terms/sampleFigures'
+import { ITEM_FIGURES, type ItemFigures } from './share/itemFigures'
 
 const figure = z.number()
 const optional = figure.optional()
@@ -23,6 +24,7 @@ const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('t'), df: figure }),
   z.strictObject({ name: z.literal('chi-square'), df: figure }),
   z.strictObject({ name: z.literal('f'), df1: figure, df2: figure }),
+  z.strictObject({ name: z.literal('noncentral-t'), df: figure, ncp: figure }),
   z.strictObject({ name: z.literal('binomial'), n: figure, p: figure }),
   z.strictObject({ name: z.literal('hypergeometric'), lotSize: figure, marked: figure, n: figure }),
   z.strictObject({ name: z.literal('poisson'), mean: figure }),
@@ -129,7 +131,15 @@ const conditionSchema = z.strictObject({
   sentence: z.string(),
 })
 
-const intervalShape = { ...ends, level: figure, sides, method: z.string(), holdsClaimedValue: z.boolean() }
+const reportedShape = {
+  ...ends,
+  level: figure,
+  sides,
+  method: z.string(),
+  /** The level that the ends truly have, where only some levels can be had. */
+  trueLevel: optional,
+}
+const intervalShape = { ...reportedShape, holdsClaimedValue: z.boolean() }
 const stepSchema = z.strictObject({ name: z.string(), latex: z.string(), text: z.string() })
 const warningSchema = z.strictObject({ code: z.string(), message: z.string() })
 
@@ -161,6 +171,7 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
         ...((alsoAs ? { alsoAs: also } : {}) as { alsoAs: typeof also }),
       })
       .optional(),
+    ...((sample === 'counted' ? ITEM_FIGURES : {}) as typeof ITEM_FIGURES),
     ...((effectSize ? { effectSize: z.strictObject({ ...ends, ...effectSize.shape }).optional() } : {}) as {
       effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
     }),
@@ -232,4 +243,5 @@ export type IntervalFigures = Plain<z.infer<z.ZodObject<typeof intervalShape, z.
 /** A p-value and its log: the former absent where it lies below the range of a double, the latter where it is 0. */
 export type Probability = Readonly<{ pValue?: number | undefined; logPValue?: number | undefined }>
 export type ComputedFigures = Pick<CheckResult, 'sample' | 'test' | 'estimate' | 'interval'> &
-  Readonly<{ effectSize?: EffectSizeFigures | undefined }>
+  Readonly<{ effectSize?: EffectSizeFigures | undefined }> &
+  ItemFigures

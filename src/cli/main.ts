@@ -15,7 +15,7 @@ const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight schema
 
 check answers requests: check documents, reckonings of a distribution's tails and quantiles,
-descriptions of readings, plans and adjustments of p-values; one JSON document a line in, one
+descriptions of readings, plans, estimates and adjustments of p-values; one JSON document a line in, one
 JSON result a line out, in order. FILE is read where it is given, else standard input.
 
 check --csv checks one claim against one column of a CSV file with a header line:

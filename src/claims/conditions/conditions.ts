@@ -5,6 +5,7 @@ import { type MeasuredSample, type Sample, type SampleOf, SMALL_SHARE, unitsTake
 import { type Condition, conditions } from '../terms/condition'
 import { countEqual } from '../median/differences'
 import { eventConditions } from './events'
+import { asGrouped, isTakenAsClusters, linearisedOf } from './grouped'
 import { normality, symmetry } from './populationShape'
 import { FAR, levelWithCorrelation, stateOf, type Tested } from './trueLevel'
 
@@ -16,7 +17,7 @@ const UNUSUAL = 0.05
 /** What of a method the conditions depend on. */
 type Resting = Pick<
   MethodDefinition,
-  'name' | 'restsOn' | 'needsExpectedCounts' | 'leavesOutEqual'
+  'name' | 'needs' | 'restsOn' | 'needsExpectedCounts' | 'leavesOutEqual'
 > &
   Readonly<{ allowsForLot: boolean }>
 
@@ -29,17 +30,40 @@ export function conditionsFor(
   input: Readonly<{ sample: Sample; method: Resting; claimedValues: readonly number[]; tested: Tested }>,
 ): readonly Condition[] {
   const { sample, method, claimedValues, tested } = input
-  const shared = [randomSample(sample), independence(sample), ...shareOfLot(sample, method)]
+  const shared = [
+    randomSample(sample),
+    ...asGrouped(sample, method),
+    ...(isTakenAsClusters(sample, method) ? [] : [independence(sample)]),
+    ...shareOfLot(sample, method),
+  ]
+  const linearised = linearisedOf(sample, method)
   switch (sample.kind) {
     case 'measured':
       return [
         ...shared,
-        ...measuredConditions(sample.measured, method, tested),
+        ...(linearised
+          ? groupedShape(linearised, tested)
+          : measuredConditions(sample.measured, method, tested)),
         ...resolution(sample),
         ...(method.leavesOutEqual ? equalReadings(sample.measured, claimedValues) : []),
       ]
     case 'counted':
-      return [...shared, expectedCounts(sample.counted.sampleSize, method, claimedValues)]
+      return [
+        ...shared,
+        ...(linearised
+          ? groupedShape(linearised, tested)
+          : [expectedCounts(sample.counted.sampleSize, method, claimedValues)]),
+      ]
+    case 'limited':
+      return [
+        ...shared,
+        ...(linearised
+          ? groupedShape(linearised, tested)
+          : method.restsOn === 'none'
+            ? [expectedCounts(sample.measured.sampleSize, method, claimedValues)]
+            : measuredConditions(sample.measured, method, tested)),
+        ...resolution({ ...sample, kind: 'measured' }),
+      ]
     case 'events':
       return [...shared, ...eventConditions(sample.events, method, claimedValues)]
     case 'two':
@@ -52,6 +76,20 @@ export function conditionsFor(
     default:
       return sample satisfies never
   }
+}
+
+/** The shape of the totals or of the layers, as of readings taken one by one that come to the same mean and standard error. */
+function groupedShape(values: readonly number[], tested: Tested): readonly Condition[] {
+  const sample = { ...moments(values), values, sorted: Float64Array.from(values).sort() }
+  return [
+    normality({
+      n: values.length,
+      need: 'mean',
+      described: appearanceIn(sample),
+      tested,
+      isSpreadKnown: false,
+    }),
+  ]
 }
 
 function measuredConditions(sample: MeasuredSample, method: Resting, tested: Tested): readonly Condition[] {
@@ -141,7 +179,9 @@ function resolution({ measurement, measured }: SampleOf<'measured'>): readonly C
   if (!step || standardDeviation === undefined) return []
   const figures = { resolution: step, standardDeviation }
   if (standardDeviation === 0) return [conditions.resolutionHides(figures)]
-  return [step <= standardDeviation ? conditions.resolutionFine(figures) : conditions.resolutionCoarse(figures)]
+  return [
+    step <= standardDeviation ? conditions.resolutionFine(figures) : conditions.resolutionCoarse(figures),
+  ]
 }
 
 /**

@@ -1,7 +1,4 @@
-import { noncentralTTails } from '@/statistics/distributions/noncentralT'
-import { noncentralTSeries, SERIES_RANGE } from '@/statistics/distributions/noncentralTSeries'
-import { normal } from '@/statistics/distributions/normal'
-import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'
+import { noncentralityAt } from '@/statistics/distributions/noncentrality'
 import { stirlingError } from '@/statistics/numeric/stirlingError'
 import type { MeasuredSample } from '../terms/sample'
 
@@ -46,7 +43,9 @@ export function meanEffectSize(
   return {
     cohenD,
     ...(sampleSize > 2 ? { hedgesG: cohenD * biasFactor(degreesOfFreedom) } : {}),
-    ...(input.scale ? interval({ cohenD, sampleSize, scale: input.scale, beyond: 1 - input.confidenceLevel }) : {}),
+    ...(input.scale
+      ? interval({ cohenD, sampleSize, scale: input.scale, beyond: 1 - input.confidenceLevel })
+      : {}),
   }
 }
 
@@ -57,9 +56,7 @@ function biasFactor(degreesOfFreedom: number): number {
   return Math.exp(gammas - (h - 1) * Math.log1p(-0.5 / h) - 0.5)
 }
 
-function interval(
-  input: Readonly<{ cohenD: number; sampleSize: number; scale: number; beyond: number }>,
-) {
+function interval(input: Readonly<{ cohenD: number; sampleSize: number; scale: number; beyond: number }>) {
   if (input.beyond <= 0) return {}
   const { scale } = input
   const sign = input.cohenD < 0 ? -1 : 1
@@ -68,34 +65,7 @@ function interval(
     degreesOfFreedom: input.sampleSize - 1,
     tail: input.beyond / 2,
   }
-  const near = (sign * noncentralityAt({ ...shared, side: 'upper' })) * scale
-  const far = (sign * noncentralityAt({ ...shared, side: 'lower' })) * scale
+  const near = sign * noncentralityAt({ ...shared, side: 'upper' }) * scale
+  const far = sign * noncentralityAt({ ...shared, side: 'lower' }) * scale
   return sign < 0 ? { lower: far, upper: near } : { lower: near, upper: far }
-}
-
-/** The noncentrality under which t ≥ 0 leaves the probability `tail` on the given side. */
-function noncentralityAt(
-  input: Readonly<{ t: number; degreesOfFreedom: number; tail: number; side: 'lower' | 'upper' }>,
-): number {
-  const { t, degreesOfFreedom, side } = input
-  const target = Math.log(input.tail)
-  const isMiddle = t <= SERIES_RANGE.t && input.tail >= SERIES_RANGE.tail
-  const series = isMiddle ? noncentralTSeries({ t, degreesOfFreedom }) : undefined
-  const f = (noncentrality: number) => {
-    if (series && Math.abs(noncentrality) <= SERIES_RANGE.noncentrality) {
-      return Math.log(series(noncentrality)[side]) - target
-    }
-    const tails = noncentralTTails({ t, degreesOfFreedom, noncentrality })
-    return (side === 'upper' ? tails.logUpper : tails.logLower) - target
-  }
-  const spread = Math.hypot(1, t / Math.sqrt(2 * degreesOfFreedom))
-  const towards = side === 'upper' ? -1 : 1
-  const z = normal.quantile(input.tail, 'upper')
-  // The normal approximation is near the root, which never lies below −z: there Z alone leaves the tail above 0.
-  const guess = Math.max(-z, t + towards * z * spread)
-  let reach = 0.05 * spread
-  const isBefore = f(guess) > 0
-  const direction = isBefore ? towards : -towards
-  while (f(guess + direction * reach) > 0 === isBefore) reach *= 2
-  return bracketedRoot({ f, low: guess, high: guess + direction * reach })
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { MadeProcedure, ParameterDefinition } from '../terms/definition'
 import type { MeasuredSample } from '../terms/sample'
+import { designMethod } from '../grouped/designMethod'
 import { meanEffectSize } from './effectSize'
 
 const effect = {
@@ -14,11 +15,10 @@ const effect = {
  * What turns a noncentrality into Cohen's d: √(1/n − 1/N), without a lot 1/√n; none where the standard error allows for more
  * than the scatter of readings taken one by one.
  */
-function scaleOf(
-  { ofSample: { finiteLotFactor = 1, standardErrorOfReadings } = {} }: MadeProcedure,
-  { sampleSize }: MeasuredSample,
-): number | undefined {
-  return standardErrorOfReadings === undefined ? finiteLotFactor / Math.sqrt(sampleSize) : undefined
+function scaleOf({ ofSample = {} }: MadeProcedure, { sampleSize }: MeasuredSample): number | undefined {
+  const { finiteLotFactor = 1, standardErrorOfReadings, clusters, strata } = ofSample
+  const isPlain = standardErrorOfReadings === undefined && clusters === undefined && strata === undefined
+  return isPlain ? finiteLotFactor / Math.sqrt(sampleSize) : undefined
 }
 
 /** A population's mean. */
@@ -34,7 +34,8 @@ export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
   summary: ['mean', 'spread'],
   takesKnownSpread: true,
   intervals: [],
-  usualMethod: ({ knownStandardDeviation }) => (knownStandardDeviation === undefined ? 't' : 'z'),
+  usualMethod: ({ knownStandardDeviation, design }) =>
+    designMethod(design) ?? (knownStandardDeviation === undefined ? 't' : 'z'),
   shows: [],
   effectSize: {
     shape: effect,

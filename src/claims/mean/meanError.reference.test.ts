@@ -65,8 +65,12 @@ const tested = [...lotMean.filter(({ nothing_tested: nothing }) => !nothing), ..
 
 describe.each(tested.map((row) => [row.id, row] as const))('%s', (id, row) => {
   const isFar = row.id.includes('offset') || Number(row.mean) > 1e5
-  const close = (group: string, actual: number | undefined, expected: string | null | undefined, to: number) =>
-    comparison.close(group, id, { actual, expected }, isFar ? Math.max(to, FAR) : to)
+  const close = (
+    group: string,
+    actual: number | undefined,
+    expected: string | null | undefined,
+    to: number,
+  ) => comparison.close(group, id, { actual, expected }, isFar ? Math.max(to, FAR) : to)
   const half = (interval: Figures) => Number(interval.ci_high) - Number(interval.ci_low)
 
   test.each([
@@ -135,9 +139,13 @@ test.each(lotMean.filter(({ nothing_tested: nothing }) => nothing).map((row) => 
   '%s: the lot’s mean is the figure itself',
   (_, row) => {
     const answered = check(documentOf(row))
-    expect(answered).toMatchObject({ ok: true, kind: 'census', estimate: {
-      value: expect.closeTo(Number(row.mean), 12) as number,
-    } })
+    expect(answered).toMatchObject({
+      ok: true,
+      kind: 'census',
+      estimate: {
+        value: expect.closeTo(Number(row.mean), 12) as number,
+      },
+    })
   },
 )
 

@@ -1,16 +1,25 @@
 import { z } from 'zod'
-import type { NamedDistribution } from '@/statistics/distributions/named'
 import { normal } from '@/statistics/distributions/normal'
 import { studentT } from '@/statistics/distributions/studentT'
-import type { Continuous } from '@/statistics/distributions/tails'
 import type { Worked } from '../terms/definition'
-import { computed, type Formula, fraction, given, joined, type Step, root, squared, step, symbol } from '../terms/formula'
+import {
+  computed,
+  type Formula,
+  fraction,
+  given,
+  joined,
+  type Step,
+  root,
+  squared,
+  step,
+  symbol,
+} from '../terms/formula'
 import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
 import type { TestOptions } from '../terms/request'
 import type { SampleOf } from '../terms/sample'
-import type { OfSample } from '../terms/sampleFigures'
 import { N, STANDARD_ERROR } from '../working/symbols'
+import type { StandardError } from './meanPivot'
 
 /** What a standard error of a mean allows for beside the scatter of the readings. */
 export const ALLOWED = {
@@ -18,16 +27,13 @@ export const ALLOWED = {
   systematic: z.number().optional(),
   systematicDf: z.number().optional(),
 }
-type Allowed = Readonly<{ lotSize?: number | undefined; systematic?: number | undefined; systematicDf?: number | undefined }>
-
-/** The standard error of a mean, and the distribution that goes with it. */
-export type MeanError = Readonly<{
-  standardError: number
-  distribution: NamedDistribution
-  reference: Continuous
-  allowed: Allowed
-  ofSample: OfSample
+type Allowed = Readonly<{
+  lotSize?: number | undefined
+  systematic?: number | undefined
+  systematicDf?: number | undefined
 }>
+
+export type MeanError = StandardError & Readonly<{ allowed: Allowed }>
 
 /**
  * The standard error of a mean: √(A + u²), with A = v/n · (1 − n/N), and its degrees of freedom by Welch and Satterthwaite,
@@ -59,7 +65,8 @@ export function meanError(
   const factor = isOfLot ? Math.sqrt(Math.max(0, lotSize - n) / lotSize) : 1
   const ofReadings = (standardDeviation / Math.sqrt(n)) * factor
   const systematicDf = measurement?.degreesOfFreedom ?? Infinity
-  const df = stated === 0 ? input.degreesOfFreedom : effectiveDf({ ...input, ofReadings, stated, systematicDf })
+  const df =
+    stated === 0 ? input.degreesOfFreedom : effectiveDf({ ...input, ofReadings, stated, systematicDf })
   const isEndless = df === Infinity
   return success({
     standardError: stated === 0 ? ofReadings : Math.hypot(ofReadings, stated),

@@ -45,7 +45,14 @@ export const t: MethodDefinition<'t', z.infer<typeof figures>, 'measured'> = {
     const error = meanError({ sample, standardDeviation, degreesOfFreedom: sampleSize - 1, options })
     if (!error.ok) return error
     if (error.value.standardError === 0) return failure(problems.noVariation(measured.path, 't'))
-    return success(meanProcedure({ interval: 't', sample: { ...measured, mean }, error: error.value, figures: {} }))
+    return success(
+      meanProcedure({
+        interval: 't',
+        sample: { ...measured, mean },
+        error: error.value,
+        figures: error.value.allowed,
+      }),
+    )
   },
   working: (worked) => [
     ...meanErrorSteps(worked, [S, worked.sample.standardDeviation!]),

@@ -61,7 +61,7 @@ export const z: MethodDefinition<'z', zod.infer<typeof figures>, 'measured'> = {
         interval: 'z',
         sample: { ...measured, mean },
         error: error.value,
-        figures: { knownStandardDeviation },
+        figures: { knownStandardDeviation, ...error.value.allowed },
       }),
     )
   },

@@ -59,5 +59,10 @@ export function orderStatistics(sorted: Float64Array): Interval {
     lower: (tail) => sorted[rejected(tail) < 0 ? n : rejected(tail)],
     upper: (tail) => sorted[n - 1 - rejected(tail)],
   })
-  return { method: 'order-statistics', endsAt, holds: holdsWithEnds }
+  const trueLevel: Interval['trueLevel'] = ({ beyond, sides }) => {
+    const ways = sides === 'two-sided' ? 2 : 1
+    const count = rejected(beyond / ways)
+    return count < 0 ? undefined : 1 - ways * tails(count).lower
+  }
+  return { method: 'order-statistics', endsAt, holds: holdsWithEnds, trueLevel }
 }

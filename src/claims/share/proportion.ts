@@ -3,6 +3,7 @@ import { mapEnds } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS, type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import { SMALL_SHARE } from '../terms/sample'
 import type { ParameterDefinition } from '../terms/definition'
+import { designMethod } from '../grouped/designMethod'
 import { reportedEnds } from '../effects/ratioEffect'
 
 const effect = {
@@ -24,10 +25,11 @@ export const proportion: ParameterDefinition<'proportion', 'counted', typeof eff
   intervals: SHARE_INTERVALS,
   intervalOf: ({ counted }, name) => shareInterval(counted, name as ShareInterval),
   // The score test's true level lies above its own for most sizes (docs/METHODS.md).
-  usualMethod: ({ sampleSize, lotSize }) =>
-    sampleSize !== undefined && lotSize !== undefined && sampleSize >= SMALL_SHARE * lotSize
+  usualMethod: ({ sampleSize, lotSize, design }) =>
+    designMethod(design) ??
+    (sampleSize !== undefined && lotSize !== undefined && sampleSize >= SMALL_SHARE * lotSize
       ? 'hypergeometric'
-      : 'exact-binomial',
+      : 'exact-binomial'),
   shows: [],
   effectSize: {
     shape: effect,
@@ -45,6 +47,7 @@ export const proportion: ParameterDefinition<'proportion', 'counted', typeof eff
   ofWholeLot: ({ counted: { successes, sampleSize } }) => successes / sampleSize,
 }
 
+/** An end by clusters or layers can lie beyond 0 and 1; no share does. */
 function angle(share: number): number {
-  return Math.asin(Math.sqrt(share))
+  return Math.asin(Math.sqrt(Math.min(1, Math.max(0, share))))
 }

@@ -58,7 +58,7 @@ export const scoreZ: MethodDefinition<'score-z', Figures, 'counted'> = {
     if (edge !== undefined) return failure(problems.shareWithoutSpread(edge))
     return success(pivotProcedure(scorePivot(counted, options.continuityCorrection ? 'continuity' : 'none')))
   },
-  working({ sample: { n, successes }, value, part }) {
+  working({ sample: { n, successes = 0 }, value, part }) {
     const { countError, moved } = part.figures
     const errorOf = (size: Formula, p: Formula) =>
       root(joined(joined(size, '·', p), '·', joined(given(1), '−', p)))

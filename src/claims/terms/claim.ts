@@ -1,3 +1,4 @@
+import type { Limit } from './limit'
 import type { Parameter } from './names'
 import { type Burden, needsTolerance, type Relation, relationOf } from './relations'
 
@@ -8,6 +9,8 @@ export type Claim = Readonly<{
   parameter: Parameter
   relation: Relation
   value: number
+  /** Of a share of items by their readings. */
+  limit?: Limit | undefined
   tolerance?: Tolerance | undefined
   burden?: Burden | undefined
   unit?: string | undefined

@@ -31,6 +31,8 @@ function found<Code extends string, Figures extends Readonly<Record<string, numb
 
 /** How many units were taken; not known of events of which only the total is. */
 type Units = Readonly<{ n?: number }>
+/** So many clusters, or layers of the lot, that `n` readings were taken in. */
+type Grouped = Readonly<{ groups: number; n: number }>
 type Lot = Readonly<{ n: number; lotSize: number; share: number }>
 /** `bound`: what chance alone goes beyond in one of ten samples; `effectiveN` where the correlation is positive. */
 type Order = Readonly<{
@@ -73,6 +75,12 @@ export const conditions = {
   randomUnknown: () => found('random-unknown', 'random-sample', 'unknown', {}),
   randomStated: () => found('random-stated', 'random-sample', 'met', {}),
   notRandom: () => found('not-random', 'random-sample', 'not-met', {}),
+  /** Of a test that takes each of the clusters as one. */
+  clustersEnough: (figures: Grouped) => found('clusters-enough', 'independence', 'met', figures),
+  clustersFew: (figures: Grouped & Readonly<{ needed: number }>) =>
+    found('clusters-few', 'independence', 'doubtful', figures),
+  clustersIgnored: (figures: Grouped) => found('clusters-ignored', 'independence', 'not-met', figures),
+  strataIgnored: (figures: Grouped) => found('strata-ignored', 'random-sample', 'not-met', figures),
   notIndependent: (units: Units) => found('not-independent', 'independence', 'not-met', units),
   independentStated: (units: Units) => found('independent-stated', 'independence', 'met', units),
   independenceUnknown: (units: Units) => found('independence-unknown', 'independence', 'unknown', units),

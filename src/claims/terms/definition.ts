@@ -7,6 +7,7 @@ import type { RateInterval } from '@/statistics/inference/rateInterval'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
 import type { Method, Parameter } from './names'
 import type { PopulationNeed } from './condition'
+import type { Design } from './design'
 import type { Hypotheses } from './hypotheses'
 import type { Outcome } from './outcome'
 import type { ClaimProblem } from './problems'
@@ -19,7 +20,14 @@ import type { Step } from './formula'
 
 /** What a method cannot do without, asked for in this order. */
 export type MethodNeed =
-  'known-standard-deviation' | 'readings' | 'enough-readings' | 'two-sided' | 'lot-size'
+  | 'known-standard-deviation'
+  | 'readings'
+  | 'enough-readings'
+  | 'two-sided'
+  | 'lot-size'
+  | 'limit'
+  | 'clusters'
+  | 'strata'
 
 /** A choice of the test that not every method leaves. */
 export type MethodOption = keyof Pick<
@@ -130,6 +138,7 @@ export type UsualQuestion = Readonly<{
   knownStandardDeviation?: number | undefined
   sampleSize?: number | undefined
   lotSize?: number | undefined
+  design?: Design['kind'] | undefined
   /** Whether readings equal the claimed value. */
   hasEqual?: boolean | undefined
 }>

@@ -49,6 +49,38 @@ export const problems = {
   finiteLotNeedsSize: () => problem('finiteLotNeedsSize', 'lot-size-needed', 'evidence.lotSize', {}),
   uncertaintyNeeded: () =>
     problem('uncertaintyNeeded', 'measurement-needed', 'evidence.measurement.systematic', {}),
+  groupsOfOtherLength: (field: 'cluster' | 'stratum', seen: number, needed: number) =>
+    problem('groupsOfOtherLength', 'groups-of-other-length', `evidence.${field}`, { field, seen, needed }),
+  clustersAndStrata: () => problem('clustersAndStrata', 'clusters-and-strata', 'evidence.stratum', {}),
+  groupsNeeded: (field: 'cluster' | 'stratum', stated: string) =>
+    problem('groupsNeeded', 'missing', `evidence.${field}`, { field, stated }),
+  designNeeded: (field: 'cluster' | 'stratum', method: Method) =>
+    problem('designNeeded', 'groups-needed', `evidence.${field}`, { field, method }),
+  tooFewClusters: (seen: number) =>
+    problem('tooFewClusters', 'too-few-clusters', 'evidence.cluster', { seen }),
+  clustersBeyondLot: (inLot: number, seen: number) =>
+    problem('clustersBeyondLot', 'lot-too-small', 'evidence.clustersInLot', { inLot, seen }),
+  strataNeeded: () => problem('strataNeeded', 'missing', 'evidence.strata', {}),
+  strataSizes: (sum: number, lotSize: number) =>
+    problem('strataSizes', 'strata-sizes', 'evidence.strata', { sum, lotSize }),
+  stratumWithoutSize: (label: string, index: number) =>
+    problem('stratumWithoutSize', 'stratum-without-size', `evidence.stratum[${index}]`, { label }),
+  tooFewInStratum: (label: string, seen: number) =>
+    problem('tooFewInStratum', 'too-few-in-stratum', 'evidence.stratum', { label, seen }),
+  stratumTooSmall: (label: string, size: number, seen: number) =>
+    problem('stratumTooSmall', 'lot-too-small', 'evidence.strata', { label, size, seen }),
+  notAMark: (seen: number, index: number) =>
+    problem('notAMark', 'not-a-mark', `evidence.values[${index}]`, { seen, index }),
+  limitForOther: (parameter: Parameter) =>
+    problem('limitForOther', 'limit-does-not-fit', 'claim.limit', { parameter }),
+  limitNeeded: (method: Method) => problem('limitNeeded', 'limit-needed', 'claim.limit', { method }),
+  limitNeedsReadings: () => problem('limitNeedsReadings', 'evidence-does-not-fit', 'evidence.kind', {}),
+  guardNeedsReading: () =>
+    problem('guardNeedsReading', 'measurement-needed', 'evidence.measurement.reading', {}),
+  intervalNotOfMethod: (interval: string, method: Method) =>
+    problem('intervalNotOfMethod', 'interval-does-not-fit', 'test.interval', { interval, method }),
+  lotTooLarge: (lotSize: number, max: number) =>
+    problem('lotTooLarge', 'out-of-range', 'evidence.lotSize', { lotSize, max }),
   twoSidedOnly: (method: Method) => problem('twoSidedOnly', 'two-sided-only', 'test.method', { method }),
   allEqualToClaim: (value: number) =>
     problem('allEqualToClaim', 'no-variation', 'evidence.values', { value }),

@@ -5,6 +5,7 @@ import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 import { entriesSchema } from './entries'
 import { measurementSchema } from './measurement'
+import { limitSchema } from './limit'
 import { METHODS, PARAMETERS } from './names'
 import { BURDENS, RELATIONS } from './relations'
 import { DRAWN, INDEPENDENT } from './sample'
@@ -38,6 +39,8 @@ export const claimSchema = z.strictObject({
   parameter: z.enum(PARAMETERS),
   relation: z.enum(RELATIONS),
   value: z.number(),
+  /** Of a share: what the reading of an item has to be for it to count. */
+  limit: limitSchema.optional(),
   tolerance: z.strictObject({ below: z.number().nonnegative(), above: z.number().nonnegative() }).optional(),
   burden: z.enum(BURDENS).optional(),
   unit: z.string().optional(),
@@ -51,11 +54,23 @@ const values = z.array(z.number())
 /** Indexes of the readings kept out of the test, from 0. */
 const setAside = z.array(z.int().nonnegative()).optional()
 
+/** Of each reading, the group that it was taken in. */
+const groups = z.array(z.string()).optional()
+
 const readings = z.strictObject({
   kind: z.literal('readings'),
   values,
   setAside,
   measurement: measurementSchema.optional(),
+  /** What was drawn, where readings were taken several of each: pallets, batches, days. */
+  cluster: groups,
+  /** How many there are of them in the lot. */
+  clustersInLot: size.optional(),
+  /** The layers of the lot that readings are of, and their sizes. */
+  stratum: groups,
+  strata: z.record(z.string(), size).optional(),
+  /** Whether a layer of which the readings are a large part counts as finite; left out: it does. */
+  finiteFactor: z.boolean().optional(),
   ...originOfMeasured,
 })
 
@@ -131,19 +146,21 @@ export const testSchema = z.strictObject({
   resamples: z.int().min(99).max(1_000_000).default(USUAL_RESAMPLES),
 })
 
+export const evidenceSchema = z.discriminatedUnion('kind', [
+  readings,
+  summary,
+  count,
+  twoReadings,
+  twoSummaries,
+  events,
+  eventCounts,
+])
+
 /** The check document: what is claimed, what was measured, and how it is to be tested. */
 export const checkRequestSchema = z.strictObject({
   id: z.string().optional(),
   claim: claimSchema,
-  evidence: z.discriminatedUnion('kind', [
-    readings,
-    summary,
-    count,
-    twoReadings,
-    twoSummaries,
-    events,
-    eventCounts,
-  ]),
+  evidence: evidenceSchema,
   test: testSchema.prefault({}),
 })
 

@@ -1,6 +1,8 @@
 import type { CountSample } from '@/statistics/inference/shareInterval'
 import type { EventSample } from '@/statistics/inference/rateInterval'
 import type { Moments } from '@/statistics/describe/moments'
+import type { Design } from './design'
+import type { Limit } from './limit'
 import type { Measurement } from './measurement'
 
 /** The figures of one sample of measurements, from readings or from a summary. */
@@ -40,6 +42,7 @@ export const INDEPENDENT = ['independent', 'not-independent'] as const
 /** The lot that a sample was taken from, and how. */
 type Origin = Readonly<{
   measurement?: Measurement | undefined
+  design?: Design | undefined
   lotSize?: number | undefined
   drawn?: (typeof DRAWN)[number] | undefined
   independence?: (typeof INDEPENDENT)[number] | undefined
@@ -47,7 +50,16 @@ type Origin = Readonly<{
 
 type Kinds = Readonly<{
   measured: Readonly<{ kind: 'measured'; measured: MeasuredSample }>
-  counted: Readonly<{ kind: 'counted'; counted: CountSample }>
+  /** `marks` are 1 for each unit that counts and 0 for each that does not, where they are known one by one. */
+  counted: Readonly<{ kind: 'counted'; counted: CountSample; marks?: readonly number[] }>
+  /** Items by their readings, each held against a limit; `counted` where the readings themselves are known. */
+  limited: Readonly<{
+    kind: 'limited'
+    measured: MeasuredSample
+    limit: Limit
+    counted?: CountSample
+    marks?: readonly number[]
+  }>
   two: Readonly<{ kind: 'two'; two: TwoSamples }>
   events: Readonly<{ kind: 'events'; events: CountedEvents }>
 }>
@@ -71,6 +83,7 @@ export const measurementOf = (evidence: object): Measurement | undefined =>
 export function unitsTaken(sample: Sample): number {
   switch (sample.kind) {
     case 'measured':
+    case 'limited':
       return unitsIn(sample.measured)
     case 'counted':
       return sample.counted.sampleSize
@@ -82,6 +95,12 @@ export function unitsTaken(sample: Sample): number {
     default:
       return sample satisfies never
   }
+}
+
+/** Items held against a limit, as those who only count them see it; undefined where only their summary figures are known. */
+export function asCounted(sample: SampleOf<'limited'>): SampleOf<'counted'> | undefined {
+  const { kind: _, measured: _measured, limit: _limit, counted, ...rest } = sample
+  return counted && { ...rest, kind: 'counted', counted }
 }
 
 const unitsIn = ({ sampleSize, setAside }: MeasuredSample) => sampleSize + setAside

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
+import type { Limit } from './limit'
 import type { MeasuredSample, Sample, SampleKind } from './sample'
 
 const figure = z.number()
@@ -20,8 +21,40 @@ const ofSample = {
   finiteLotFactor: optional,
   /** The part of the standard error that the readings' own scatter makes, where it allows for more. */
   standardErrorOfReadings: optional,
+  /** How many were drawn, of readings taken in clusters. */
+  clusters: optional,
+  /** The variance of the estimate over that of as many readings taken one by one. */
+  designEffect: optional,
+  effectiveSampleSize: optional,
+  strata: z
+    .array(
+      z.strictObject({
+        name: z.string(),
+        size: figure,
+        n: figure,
+        mean: figure,
+        standardDeviation: figure,
+      }),
+    )
+    .readonly()
+    .optional(),
 }
 export type OfSample = Readonly<z.infer<z.ZodObject<typeof ofSample>>>
+
+const countedSchema = z.strictObject({
+  n: figure,
+  setAside: figure,
+  /** Absent where only the items' summary figures are known. */
+  successes: optional,
+  share: optional,
+  standardError: optional,
+  /** Of items by their readings. */
+  mean: optional,
+  standardDeviation: optional,
+  /** From the limit to their mean, in standard deviations; above 0 where the mean counts. */
+  k: optional,
+  ...ofSample,
+})
 
 /** What the sample itself says: each kind of sample has only the figures that mean something for it. */
 export const SAMPLE_FIGURES = {
@@ -35,13 +68,8 @@ export const SAMPLE_FIGURES = {
     standardError: optional,
     ...ofSample,
   }),
-  counted: z.strictObject({
-    n: figure,
-    setAside: figure,
-    successes: figure,
-    share: figure,
-    standardError: optional,
-  }),
+  counted: countedSchema,
+  limited: countedSchema,
   events: z.strictObject({
     /** Stretches of one exposure each; 1 for a total. */
     n: figure,
@@ -73,6 +101,18 @@ export function sampleFigures(
       const { sampleSize: n, successes } = sample.counted
       return { n, setAside: 0, successes, share: successes / n, ...error }
     }
+    case 'limited': {
+      const { measured, counted, limit } = sample
+      const { n, variance: _, ...figures } = spreadFigures(measured)
+      const k = distanceIn(measured, limit)
+      return {
+        ...{ n, setAside: measured.setAside },
+        ...(counted ? { successes: counted.successes, share: counted.successes / n } : {}),
+        ...figures,
+        ...(k === undefined ? {} : { k }),
+        ...error,
+      }
+    }
     case 'two': {
       const [first, second] = [spreadFigures(sample.two.first), spreadFigures(sample.two.second)]
       const setAside = sample.two.first.setAside + sample.two.second.setAside
@@ -85,6 +125,16 @@ export function sampleFigures(
     default:
       return sample satisfies never
   }
+}
+
+/** From the limit to the mean, in standard deviations, towards what counts; absent where there is none to measure by. */
+export function distanceIn(
+  { mean, meanRemainder, standardDeviation }: MeasuredSample,
+  { side, value }: Limit,
+): number | undefined {
+  if (mean === undefined || !standardDeviation) return undefined
+  const gap = mean - value + meanRemainder
+  return (side === 'at-least' ? gap : -gap) / standardDeviation
 }
 
 function spreadFigures({ sampleSize: n, mean, standardDeviation, variance }: MeasuredSample): SpreadFigures {

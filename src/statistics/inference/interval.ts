@@ -20,6 +20,8 @@ export type Interval = Readonly<{
   method: string
   endsAt: IntervalOf
   holds: (ends: Ends, value: number) => boolean
+  /** The level that the ends truly have, where only some levels can be had. */
+  trueLevel?: (question: Parameters<IntervalOf>[0]) => number | undefined
 }>
 
 /**

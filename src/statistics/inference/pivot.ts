@@ -78,7 +78,17 @@ function testAt<Own>(
   }
 }
 
-function criticalLimits(reference: Continuous, alternative: Alternative, significanceLevel: number): Ends {
+/**
+ * Where the rejection region of a continuous statistic begins, on either side that the alternative looks at.
+ *
+ * @example
+ * criticalLimits(normal, 'less', 0.05) // { lower: -1.64485 }
+ */
+export function criticalLimits(
+  reference: Continuous,
+  alternative: Alternative,
+  significanceLevel: number,
+): Ends {
   const tail = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
   return {
     ...(alternative === 'greater' ? {} : { lower: reference.quantile(tail, 'lower') }),

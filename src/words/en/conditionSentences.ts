@@ -98,6 +98,14 @@ const SENTENCES: {
   'random-stated': () => 'It is stated, and was not checked, that the sample was drawn at random.',
   'not-random': () =>
     'It is stated that the sample was not drawn at random: the finding speaks of these readings, and of others only as far as these stand for them.',
+  'clusters-enough': ({ groups, n }) =>
+    `The ${formatCount(n)} readings were taken in ${formatCount(groups)} clusters. The test takes each cluster as one, so that readings of one may be alike; it rests on the clusters being drawn one by one.`,
+  'clusters-few': ({ groups, n, needed }) =>
+    `The ${formatCount(n)} readings were taken in ${formatCount(groups)} clusters, fewer than ${formatCount(needed)}. The test takes each cluster as one, but so few tell little of how clusters differ.`,
+  'clusters-ignored': ({ groups, n }) =>
+    `The ${formatCount(n)} readings were taken in ${formatCount(groups)} clusters, and this test takes them as taken one by one. Readings of one cluster may be alike; the standard error can then be far too small. The t test by clusters allows for it.`,
+  'strata-ignored': ({ groups, n }) =>
+    `The ${formatCount(n)} readings were taken in ${formatCount(groups)} layers of the lot, and this test takes them as drawn from the lot as a whole: a layer with more than its part of the readings counts for too much. The t test by layers weighs them.`,
   'not-independent': () =>
     'It is stated that the units were taken in groups. Units of one group may be alike; the standard error can then be far too small, and the risk is not the one stated.',
   'independent-stated': () => 'It is stated, and was not checked, that the units were taken one by one.',

@@ -26,7 +26,7 @@ export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
 }
 
 /** What is known only from somebody's word is not "met": it is stated. */
-export const STATED: ReadonlySet<string> = new Set(['random-stated', 'independent-stated'])
+export const STATED: ReadonlySet<string> = new Set(['random-stated', 'independent-stated', 'clusters-enough'])
 
 export function conditionStateWords({
   code,
@@ -38,6 +38,7 @@ export function conditionStateWords({
 /** What each figure of a condition is called. */
 export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   n: 'sample size',
+  groups: 'clusters or layers',
   lotSize: 'size of the lot',
   share: 'share of the lot',
   runs: 'runs',

@@ -28,6 +28,15 @@ export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
     name: 'z test',
     reason: 'One-sample z test: the population’s standard deviation is taken as known.',
   },
+  'cluster-t': {
+    name: 't test by clusters',
+    reason:
+      't test of readings taken in clusters: each cluster counts once, by its total, so that readings of one cluster may be alike.',
+  },
+  'stratified-t': {
+    name: 't test by layers',
+    reason: 't test of a lot sampled in layers: each layer’s readings count by its size in the lot.',
+  },
   'chi-square': {
     name: 'chi-square test',
     reason: 'One-sample chi-square test of a spread: exact for a normal population, and only for one.',
@@ -49,6 +58,11 @@ export const METHOD_WORDS: { readonly [Name in Method]: MethodWords } = {
   hypergeometric: {
     name: 'hypergeometric test',
     reason: 'Hypergeometric test of a share: exact for a sample drawn from a lot of known size.',
+  },
+  'normal-share': {
+    name: 'normal test of a share',
+    reason:
+      'Test of a share of items by the mean and the spread of their readings: tells more than counting, where the readings are normal, and rests on that at every size of sample.',
   },
   f: {
     name: 'F test',
@@ -103,6 +117,9 @@ export const NEED_WORDS: { readonly [Need in MethodNeed]: string } = {
   'enough-readings': 'needs more readings',
   'two-sided': 'tells only whether the spreads differ',
   'lot-size': 'needs the size of the lot',
+  limit: 'needs a limit for each item',
+  clusters: 'needs the cluster of each reading',
+  strata: 'needs the layer of each reading and their sizes',
 }
 
 /** The reference distribution in words: "11 degrees of freedom". */
@@ -120,6 +137,8 @@ export function distributionWords(test: CheckResult['test']): string {
       return `${formatFull(distribution.df)} ${distribution.df === 1 ? 'degree' : 'degrees'} of freedom`
     case 'f':
       return `${distribution.df1} and ${distribution.df2} degrees of freedom`
+    case 'noncentral-t':
+      return `noncentral t with ${formatFull(distribution.df)} ${distribution.df === 1 ? 'degree' : 'degrees'} of freedom, noncentrality ${formatFull(Number(distribution.ncp.toPrecision(8)))}`
     case 'binomial':
       return `binomial with n = ${distribution.n}, p = ${formatFull(distribution.p)}`
     case 'hypergeometric':

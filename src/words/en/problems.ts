@@ -56,6 +56,42 @@ const SENTENCES: {
     'To allow for a finite lot its size is needed: state “evidence.lotSize”, or leave “test.finiteLot” out.',
   uncertaintyNeeded: () =>
     'To allow for the measurement its uncertainty is needed: state “evidence.measurement.systematic”, the standard uncertainty that all readings share (U over k of the certificate), or leave “test.allowForMeasurement” out.',
+  groupsOfOtherLength: ({ field, seen, needed }) =>
+    `“evidence.${field}” names the ${field === 'cluster' ? 'clusters' : 'layers'} of ${seen} readings, and there are ${needed}. Name one for each reading, those set aside included.`,
+  clustersAndStrata: () =>
+    'Both clusters and layers are named. Keep “evidence.cluster” where whole groups were drawn, “evidence.stratum” where each layer of the lot was sampled.',
+  groupsNeeded: ({ field, stated }) =>
+    `“evidence.${stated}” is stated, but no “evidence.${field}”, a list with one name for each reading. State it, or leave “${stated}” out.`,
+  designNeeded: ({ field, method }) =>
+    `The ${METHOD_WORDS[method].name} needs to know ${field === 'cluster' ? 'the cluster' : 'the layer'} of each reading. State “evidence.${field}”, or choose another method.`,
+  tooFewClusters: ({ seen }) =>
+    `The readings are all of ${seen === 1 ? 'one cluster' : 'no cluster'}, so nothing tells how clusters differ. At least two are needed.`,
+  clustersBeyondLot: ({ inLot, seen }) =>
+    `The lot is said to have ${inLot} clusters, and readings of ${seen} are given. It has at least as many.`,
+  strataNeeded: () =>
+    'The layers need the sizes that they have in the lot. State “evidence.strata”, such as { "north": 400, "south": 250 }.',
+  strataSizes: ({ sum, lotSize }) =>
+    `The sizes of the layers add up to ${sum}, and the lot is said to have ${lotSize} units. Correct one of them.`,
+  stratumWithoutSize: ({ label }) =>
+    `No size is stated for the layer ${shown(label)}. Add it to “evidence.strata”, or correct the name.`,
+  tooFewInStratum: ({ label, seen }) =>
+    `The layer ${shown(label)} has ${seen === 0 ? 'no reading' : 'one reading'}; at least two are needed of each, or the layer’s scatter is not known. Take more, or join it with another layer.`,
+  stratumTooSmall: ({ label, size, seen }) =>
+    `The layer ${shown(label)} is said to have ${size} units, and ${seen} readings of it are given. It has at least as many.`,
+  notAMark: ({ seen, index }) =>
+    `“evidence.values[${index}]” is ${seen}. Rows of a share are 1 where the row counts and 0 where not; for measurements state “claim.limit”.`,
+  limitForOther: ({ parameter }) =>
+    `“claim.limit” says which items count in a share; a ${PARAMETER_WORDS[parameter].noun} has none. Leave it out, or claim a share.`,
+  limitNeeded: ({ method }) =>
+    `The ${METHOD_WORDS[method].name} tells a share of items from their readings. State “claim.limit”, which one reading is held against, or choose another method.`,
+  limitNeedsReadings: () =>
+    'The claim says which items count by their readings, and this evidence has none to hold against “claim.limit”. Give the readings, or for the normal test of a share their summary figures; or leave the limit out.',
+  guardNeedsReading: () =>
+    'A guard band needs the standard uncertainty of one reading: state “evidence.measurement.reading”, or leave “claim.limit.guardFactor” out.',
+  intervalNotOfMethod: ({ interval, method }) =>
+    `The interval “${interval}” is none of the ${METHOD_WORDS[method].name}, which has its own. Leave “test.interval” out, or choose another method.`,
+  lotTooLarge: ({ lotSize, max }) =>
+    `A share is worked out for lots of up to ${max} units; this one is said to have ${lotSize}. Leave the size out: so large a lot is as good as endless.`,
   twoSidedOnly: ({ method }) =>
     `The ${METHOD_WORDS[method].name} can tell that two spreads differ, not which way. Choose the F test, or a claim that they are equal or different.`,
   allEqualToClaim: ({ value }) =>

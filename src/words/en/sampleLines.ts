@@ -1,6 +1,7 @@
 import { parameterOf } from '@/claims/all'
 import type { CheckResult } from '@/claims/result'
-import type { SpreadFigures } from '@/claims/terms/sampleFigures'
+import type { Parameter } from '@/claims/terms/names'
+import type { OfSample, SampleFiguresOf, SpreadFigures } from '@/claims/terms/sampleFigures'
 import { unitOf } from '../unitOf'
 import { type Display, shownValue } from '../display'
 import { decimalsFor, formatCount, formatFull, formatNumber, withoutMadeUpDigits, withUnit } from '../figures'
@@ -31,6 +32,14 @@ export function sampleLines(
   /** The spread of one source, to the digits that its own error leaves. */
   const spread = (n: number) => (value: number) =>
     shownValue(value, { ...inReadings, decimals: chosen ?? decimalsFor(value / Math.sqrt(2 * n)) })
+  /** Of items told by their readings, whose own scatter is what is shown. */
+  const ofReadings = (value: number) => {
+    const { standardDeviation = 0, n } = sample as SampleFiguresOf<'counted'>
+    return shownValue(value, {
+      ...inReadings,
+      decimals: chosen ?? decimalsFor(standardDeviation / Math.sqrt(n)),
+    })
+  }
   const squared = (n: number) => (value: number) =>
     withUnit(
       formatNumber(value, chosen ?? decimalsFor(value * Math.sqrt(2 / n))),
@@ -52,42 +61,74 @@ export function sampleLines(
     ...row(name, sample.n, formatCount),
     ...row('Set aside', sample.setAside || undefined, formatCount),
   ]
-  return [
-    ...('first' in sample
-      ? [
-          ...row('Set aside', sample.setAside || undefined, formatCount),
-          ...ofSource('first source', sample.first),
-          ...ofSource('second source', sample.second),
-          ...row('Ratio of variances', estimate.value, inUnit),
-        ]
-      : 'successes' in sample
-        ? [
-            ...n('Units counted'),
-            ...row('Units that count', sample.successes, formatCount),
-            ...row('Sample share', sample.share, inUnit),
-            ...row('Standard error', sample.standardError, inUnit),
-          ]
-        : 'exposure' in sample
-          ? [
-              ...row('Stretches', sample.n > 1 ? sample.n : undefined, formatCount),
-              ...row('Set aside', sample.setAside || undefined, formatCount),
-              ...row('Events', sample.events, formatCount),
-              ...row('Exposure', sample.exposure, (times) =>
-                [formatFull(withoutMadeUpDigits(times)), exposureUnit].filter(Boolean).join(' × '),
-              ),
-              ...row('Rate', estimate.value, inUnit),
-              ...row('Standard error', sample.standardError, inUnit),
-            ]
-          : [
-              ...n('Readings tested'),
-              ...row('Mean', sample.mean, reading),
-              ...row('Median', shows.includes('median') ? sample.median : undefined, reading),
-              ...row('Standard deviation', sample.standardDeviation, reading),
-              ...row('Variance', shows.includes('variance') ? sample.variance : undefined, squared(sample.n)),
-              ...row('Standard error', sample.standardError, reading),
-            ]),
-    ...EFFECT_SIZES.flatMap(([name, key]) => row(name, effects[key], plain)),
+  const own = () => {
+    if ('first' in sample)
+      return [
+        ...row('Set aside', sample.setAside || undefined, formatCount),
+        ...ofSource('first source', sample.first),
+        ...ofSource('second source', sample.second),
+        ...row('Ratio of variances', estimate.value, inUnit),
+      ]
+    if ('exposure' in sample)
+      return [
+        ...row('Stretches', sample.n > 1 ? sample.n : undefined, formatCount),
+        ...row('Set aside', sample.setAside || undefined, formatCount),
+        ...row('Events', sample.events, formatCount),
+        ...row('Exposure', sample.exposure, (times) =>
+          [formatFull(withoutMadeUpDigits(times)), exposureUnit].filter(Boolean).join(' × '),
+        ),
+        ...row('Rate', estimate.value, inUnit),
+        ...row('Standard error', sample.standardError, inUnit),
+      ]
+    if (isOfUnits(sample, estimate.parameter))
+      return [
+        ...n(sample.mean === undefined ? 'Units counted' : 'Items tested'),
+        ...row('Units that count', sample.successes, formatCount),
+        ...row('Sample share', sample.share, inUnit),
+        ...row('Mean of the readings', sample.mean, ofReadings),
+        ...row('Their standard deviation', sample.standardDeviation, ofReadings),
+        ...row('From limit to mean, in standard deviations', sample.k, plain),
+        ...row('Standard error', sample.standardError, inUnit),
+        ...ofDesign(sample),
+      ]
+    const { median, variance } = sample as SampleFiguresOf<'measured'>
+    return [
+      ...n('Readings tested'),
+      ...row('Mean', sample.mean, reading),
+      ...row('Median', shows.includes('median') ? median : undefined, reading),
+      ...row('Standard deviation', sample.standardDeviation, reading),
+      ...row('Variance', shows.includes('variance') ? variance : undefined, squared(sample.n)),
+      ...row('Standard error by the readings alone', sample.standardErrorOfReadings, reading),
+      ...row('Standard error', sample.standardError, reading),
+      ...ofDesign(sample),
+    ]
+  }
+  const ofDesign = ({
+    finiteLotFactor,
+    clusters,
+    designEffect,
+    effectiveSampleSize,
+    strata = [],
+  }: OfSample) => [
+    ...row('Factor for the lot', finiteLotFactor, plain),
+    ...row('Clusters', clusters, formatCount),
+    ...row('Design effect', designEffect, plain),
+    ...row('As good as readings taken one by one', effectiveSampleSize, (size) => formatNumber(size, 1)),
+    ...strata.map(({ name, n: count, size, mean }) => ({
+      name: `Mean of layer ${name}, ${formatCount(count)} of ${formatCount(size)}`,
+      shown: (isOfUnits(sample, estimate.parameter) ? inUnit : reading)(mean),
+      full: formatFull(mean),
+    })),
   ]
+  return [...own(), ...EFFECT_SIZES.flatMap(([name, key]) => row(name, effects[key], plain))]
+}
+
+/** Whether the figures are those of units that count or do not. */
+function isOfUnits(
+  sample: CheckResult['sample'],
+  parameter: Parameter,
+): sample is SampleFiguresOf<'counted'> {
+  return parameterOf(parameter).sample === 'counted' && !('first' in sample) && !('exposure' in sample)
 }
 
 /** The figures of an effect size that are shown, where a parameter has them. */

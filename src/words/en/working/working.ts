@@ -18,6 +18,14 @@ const HEADINGS: { readonly [Name in StepName]: (figures: NonNullable<Step['figur
   'standard-error-of-readings': () => 'Standard error by the scatter of the readings',
   'standard-error-with-uncertainty': ({ share = 0, df }) =>
     `Standard error with the uncertainty that all readings share, ${formatPercent(Number(share.toPrecision(3)))} of its square${df === undefined ? '' : `; effective degrees of freedom ${formatFull(Number(df.toPrecision(8)))}`}`,
+  'cluster-squares': () =>
+    'Scatter of the clusters’ totals yᵢ of nᵢ readings about R, the mean of all readings',
+  'standard-error-of-clusters': () => 'Standard error, of m clusters with n readings',
+  'weighted-mean': () => 'Mean of the lot: each layer’s mean by its share W of the lot',
+  'standard-error-of-strata': () => 'Standard error, a term for each layer',
+  'share-distance': () => 'From the limit to the mean, in standard deviations',
+  'share-noncentrality': () => 'Noncentrality at the claimed share',
+  'share-statistic': () => 'Test statistic',
   statistic: () => 'Test statistic',
   'standard-error-of-count': () => 'Standard error of the count',
   'events-counted': () => 'Test statistic: events',
