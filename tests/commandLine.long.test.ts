@@ -250,7 +250,7 @@ test('prints the JSON Schema of its requests', () => {
   const schema = JSON.parse(results.join(''))
   expect(status).toBe(0)
   expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema' })
-  expect(schema.anyOf).toHaveLength(5)
+  expect(schema.anyOf).toHaveLength(6)
 })
 
 test('answers every kind of request, and sums each up for people', () => {

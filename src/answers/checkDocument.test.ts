@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { z } from 'zod'
 import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
+import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
 import { censusResultSchema, checkErrorSchema } from '@/claims/checkAnswer'
 import { checkResultSchema } from '@/claims/result'
@@ -51,6 +52,9 @@ const TOLD_ELSEWHERE: readonly (readonly [pattern: RegExp, as: string])[] = [
   [/^test\.parts\[\]\./, 'test.'],
   [/^plan\.claim\./, 'claim.'],
   [/^plan\.test\./, 'test.'],
+  [/^estimate\.evidence\./, 'evidence.'],
+  [/^estimate\.limit\./, 'claim.limit.'],
+  [/^estimate\.test\./, 'test.'],
 ]
 
 test.each([
@@ -61,6 +65,7 @@ test.each([
   ['Tails and quantiles', reckonRequestSchema, 'input'],
   ['A description of readings', describeRequestSchema, 'input'],
   ['A plan', planRequestSchema, 'input'],
+  ['An interval without a claim', estimateRequestSchema, 'input'],
   ['P-values of claims tested together', adjustRequestSchema, 'input'],
 ] as const)(
   '“%s” has every field of its schema, as the schema has it, and no other',
@@ -95,6 +100,7 @@ test('what is told of as the fields of another object is as they are', () => {
     return pairs.length
   }
   expect(compared(schemaFields(planRequestSchema, 'input'), check)).toBeGreaterThan(15)
+  expect(compared(schemaFields(estimateRequestSchema, 'input'), check)).toBeGreaterThan(15)
   expect(compared(result, result)).toBeGreaterThan(15)
 })
 
@@ -121,7 +127,7 @@ const blocks = [...page.matchAll(/```json\n([^]*?)```/g)].map(([, text]) => JSON
 const examples = blocks.flatMap((request, at) => (at % 2 === 0 ? [[request, blocks[at + 1]]] : []))
 
 test('the page has an example of each kind of request and of answer', () => {
-  expect(examples).toHaveLength(7)
+  expect(examples).toHaveLength(8)
 })
 
 test.each(examples)('%j is answered as the page says', (request, expected) => {

@@ -1,4 +1,4 @@
-import type { Groups } from '@/statistics/inference/clusterMean'
+import type { Groups } from '@/statistics/describe/clusterMean'
 import type { Design } from './terms/design'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'

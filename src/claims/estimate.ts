@@ -106,6 +106,9 @@ function neutralValue(parameter: Parameter, sample: Sample): number {
   if (sample.kind === 'counted' || sample.kind === 'limited') return 0.5
   if (sample.kind === 'events') return Math.max(1, sample.events.events) / sample.events.exposure
   if (parameter !== 'median' || sample.kind !== 'measured') return 1
-  const [least = 0] = sample.measured.sorted ?? []
+  const { sorted, censored } = sample.measured
+  // Only there is it known on which side every reading lies.
+  if (censored) return Number.isFinite(censored.from) ? censored.from : censored.to
+  const [least = 0] = sorted ?? []
   return least - Math.max(1, Math.abs(least))
 }

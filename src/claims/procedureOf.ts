@@ -1,3 +1,4 @@
+import { median } from '@/statistics/describe/quantile'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
 import { countEqual } from './median/differences'
@@ -6,7 +7,7 @@ import type { MadeProcedure, MethodDefinition, MethodQuestion, ParameterDefiniti
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import { MAX_UNITS, type TestOptions } from './terms/request'
-import { asCounted, type Sample } from './terms/sample'
+import { asCounted, isKnown, type Sample } from './terms/sample'
 
 export type Made = Readonly<{ method: MethodDefinition; procedure: MadeProcedure }>
 
@@ -28,10 +29,27 @@ export function procedureOf(question: MethodQuestion): Outcome<Made, ClaimProble
   if (!asked) return failure(problems.readingsNeeded(method.name))
   if (asked.kind === 'counted' && (asked.lotSize ?? 0) > MAX_UNITS)
     return failure(problems.lotTooLarge(asked.lotSize!, MAX_UNITS))
+  const untold = untoldBy(asked, method, question.hypotheses)
+  if (untold) return failure(untold)
   const made = method.make({ ...question, sample: asked })
   if (!made.ok) return made
   const procedure = withChosenInterval(made.value, { definition, method, sample: asked, options })
   return success({ method, procedure })
+}
+
+/** What readings that are limits do not tell. */
+function untoldBy(
+  sample: Sample,
+  { name, takesCensored }: MethodDefinition,
+  hypotheses: Hypotheses,
+): ClaimProblem | undefined {
+  const { censored, sorted } = sample.kind === 'measured' || sample.kind === 'limited' ? sample.measured : {}
+  if (!censored) return undefined
+  if (!takesCensored) return problems.censoredReadings(name, censored.below + censored.above)
+  const { from, to } = censored
+  const inside = valuesOf(hypotheses).find((value) => !isKnown(value, censored))
+  if (inside !== undefined) return problems.censoredBeyondClaim('claim.value', inside, from, to)
+  return sorted && isKnown(median(sorted), censored) ? undefined : problems.censoredMiddle()
 }
 
 /** Items held against a limit are counted, but by a method that needs their readings. */

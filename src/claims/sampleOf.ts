@@ -6,6 +6,7 @@ import type { Claim } from './terms/claim'
 import { counts, type Limit, limitUsed } from './terms/limit'
 import { defaultBurden } from './terms/relations'
 import {
+  isKnown,
   lotSizeOf,
   measurementOf,
   type MeasuredSample,
@@ -40,7 +41,7 @@ export function sampleOf(evidence: Evidence, claim: Told): Outcome<Sample, Claim
 function figuresOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
   switch (evidence.kind) {
     case 'readings':
-      return measured(fromReadings(evidence.values, evidence.setAside ?? [], 'evidence.values'))
+      return measured(withCensored(evidence))
     case 'summary':
       return measured(fromSummary(evidence, 'evidence'))
     case 'count': {
@@ -113,7 +114,9 @@ function limited(
     burden: burden ?? (relation ? defaultBurden(relation) : 'challenge'),
     reading,
   })
-  const { values } = sample.measured
+  const { values, censored } = sample.measured
+  if (censored && !isKnown(used, censored))
+    return failure(problems.censoredBeyondClaim('claim.limit', used, censored.from, censored.to))
   const marks = values?.map((value) => (counts(value, limit.side, used) ? 1 : 0))
   return success({
     ...sample,
@@ -173,6 +176,42 @@ function indexesOf(setAside: readonly number[], count: number): Outcome<Readonly
     excluded.add(index)
   }
   return success(excluded)
+}
+
+/** Readings some of which say only on which side of a limit they lie: without a mean or a spread. */
+function withCensored(
+  evidence: Extract<Evidence, { kind: 'readings' }>,
+): Outcome<MeasuredSample, ClaimProblem> {
+  const { values: all, setAside = [], censored } = evidence
+  const path = 'evidence.values'
+  const { below = [], above = [] } = censored ?? {}
+  if (below.length + above.length === 0) return fromReadings(all, setAside, path)
+  const seen = new Set<number>()
+  for (const index of [...below, ...above]) {
+    if (index >= all.length) return failure(problems.censoredIndexOutside(index, all.length))
+    if (seen.has(index)) return failure(problems.censoredTwice(index))
+    seen.add(index)
+  }
+  const excluded = new Set(setAside)
+  const isTested = (index: number) => !excluded.has(index)
+  const [low, high] = [below.filter(isTested), above.filter(isTested)]
+  if (low.length + high.length === 0) return fromReadings(all, setAside, path)
+  const values = [...all]
+  for (const index of below) values[index] = -Infinity
+  for (const index of above) values[index] = Infinity
+  const sample = fromReadings(values, setAside, path)
+  if (!sample.ok) return sample
+  const { mean: _, standardDeviation: _deviation, variance: _variance, all: _all, ...rest } = sample.value
+  return success({
+    ...rest,
+    meanRemainder: 0,
+    censored: {
+      below: low.length,
+      above: high.length,
+      from: low.reduce((most, index) => Math.max(most, all[index]!), -Infinity),
+      to: high.reduce((least, index) => Math.min(least, all[index]!), Infinity),
+    },
+  })
 }
 
 function fromReadings(

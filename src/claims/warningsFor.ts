@@ -37,8 +37,10 @@ const ORDER: readonly ClaimWarning['code'][] = [
   'measurement-not-allowed-for',
   'mid-p',
   'wald-interval',
+  'interval-beyond-shares',
   'interval-disagrees',
   'large-share-of-lot',
+  'censored-counted',
   'no-variation',
   'few-readings',
   'sample-too-small-to-reject',
@@ -104,8 +106,16 @@ function aboutTheOptions({ request, hypotheses, figures }: Context): readonly Cl
     ...when(options.finiteLot && isUnused('finiteLot'), () => warnings.finiteLotNotUsed({ method })),
     ...aboutTheMeasurement(request, { method, isUnused: isUnused('allowForMeasurement') }),
     ...when(figures.interval?.method === 'wald', warnings.waldInterval),
+    ...when(isBeyondDomain(request, figures), () => warnings.intervalBeyondShares({ method })),
     ...whereIntervalDisagrees(request, hypotheses, figures),
   ]
+}
+
+/** Whether an interval reaches where the parameter has no values: shares by clusters or layers can. */
+function isBeyondDomain({ claim }: CheckRequest, { interval }: ComputedFigures): boolean {
+  const { min, max } = parameterOf(claim.parameter).domain
+  const { lower = min, upper = max } = interval ?? {}
+  return lower < min || upper > max
 }
 
 /** An uncertainty that a test was to allow for and does not, or could and was not asked to. */
@@ -139,11 +149,13 @@ function aboutTheSample({ sample, figures, request }: Context): readonly ClaimWa
   const taken = unitsTaken(sample)
   const isLarge = lotSize !== undefined && taken > SMALL_SHARE * lotSize
   const measured = sample.kind === 'measured' ? sample.measured : undefined
+  const { censored } = sample.kind === 'limited' ? sample.measured : (measured ?? {})
   const sizes = sample.kind === 'two' ? [sample.two.first, sample.two.second] : measured ? [measured] : []
   return [
     ...when(isLarge && !methodOf(method).allowsForLot?.({ sample, options: request.test }), () =>
       warnings.largeShareOfLot({ method, share: taken / lotSize! }),
     ),
+    ...(censored ? [warnings.censoredCounted({ below: censored.below, above: censored.above })] : []),
     ...when(measured?.values !== undefined && measured.standardDeviation === 0, warnings.noVariation),
     ...when(
       sizes.some(({ sampleSize }) => sampleSize < FEW_READINGS),

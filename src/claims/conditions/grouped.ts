@@ -1,5 +1,5 @@
-import { clusterMean } from '@/statistics/inference/clusterMean'
-import { stratifiedMean } from '@/statistics/inference/stratifiedMean'
+import { clusterMean } from '@/statistics/describe/clusterMean'
+import { stratifiedMean } from '@/statistics/describe/stratifiedMean'
 import { type Condition, conditions } from '../terms/condition'
 import type { MethodDefinition } from '../terms/definition'
 import type { Design } from '../terms/design'

@@ -27,8 +27,8 @@ export function crossExamination(examined: Examination): readonly Question[] {
     ...levelQuestions(examined),
     ...methodQuestions(examined),
     turningQuestion(examined),
-    ...(isShown(examined) ? [] : [smallestGapQuestion(examined)]),
-    sampleSizeQuestion(examined),
+    ...(isPlannedAlike(examined) && !isShown(examined) ? [smallestGapQuestion(examined)] : []),
+    ...(isPlannedAlike(examined) ? [sampleSizeQuestion(examined)] : []),
   ]
 }
 
@@ -42,6 +42,10 @@ export function inOrder(answers: readonly Examined[]): readonly Examined[] {
   }
   return answers.toSorted((a, b) => rank(a) - rank(b))
 }
+
+/** Whether a plan of the same test is one of it: samples are planned as taken one by one of a lot without end, and measured without doubt. */
+const isPlannedAlike = ({ result: { sample } }: Examination) =>
+  !['clusters', 'strata', 'finiteLotFactor', 'standardErrorOfReadings'].some((allowed) => allowed in sample)
 
 /** Whether the finding says what the sample shows, and not that it does not. */
 const isShown = ({ result }: Examination) =>

@@ -158,7 +158,7 @@ function withoutOneByMoments({ evidence, claim }: CheckDocument): readonly Chang
   const left = new Set(evidence.setAside)
   const { sampleSize: n, mean, variance } = moments(evidence.values.filter((_, index) => !left.has(index)))
   const squares = (variance ?? 0) * (n - 1)
-  const { lotSize } = evidence
+  const { lotSize, measurement } = evidence
   return equals.map(({ value, indexes }) => ({
     evidence: {
       kind: 'summary',
@@ -166,6 +166,7 @@ function withoutOneByMoments({ evidence, claim }: CheckDocument): readonly Chang
       mean: mean + (mean - value) / (n - 1),
       variance: Math.max(0, squares - ((value - mean) ** 2 * n) / (n - 1)) / (n - 2),
       ...(lotSize === undefined ? {} : { lotSize }),
+      ...(measurement === undefined ? {} : { measurement }),
     },
     stands: indexes.length,
     name: leftOut(indexes, { value, of: undefined, claim }),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { studentT } from '@/statistics/distributions/studentT'
-import { clusterMean } from '@/statistics/inference/clusterMean'
+import { clusterMean } from '@/statistics/describe/clusterMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'
 import type { MethodDefinition } from '../terms/definition'
 import { computed, fraction, given, joined, root, step, symbol } from '../terms/formula'

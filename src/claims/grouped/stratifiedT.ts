@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { studentT } from '@/statistics/distributions/studentT'
-import { stratifiedMean } from '@/statistics/inference/stratifiedMean'
+import { stratifiedMean } from '@/statistics/describe/stratifiedMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'
 import type { MethodDefinition } from '../terms/definition'
 import { computed, type Formula, given, joined, root, step, symbol } from '../terms/formula'

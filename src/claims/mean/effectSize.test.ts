@@ -4,7 +4,7 @@ import { meanEffectSize } from './effectSize'
 
 function limitsOf(sampleSize: number, cohenD: number, confidenceLevel = 0.95) {
   const sample = { sampleSize, mean: cohenD, meanRemainder: 0, standardDeviation: 1, setAside: 0, path: '' }
-  return meanEffectSize({ sample, difference: cohenD, scale: 1 / Math.sqrt(sampleSize), confidenceLevel })
+  return meanEffectSize({ sample, difference: cohenD, root: Math.sqrt(sampleSize), confidenceLevel })
 }
 
 // T = (Z + δ)/S, so for a large t the limits tend to t times quantiles of S, which for two readings is |Z|.

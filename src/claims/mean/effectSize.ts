@@ -21,7 +21,7 @@ export type MeanEffectSize = Readonly<{
  * The interval inverts the noncentral t distribution of √n · d, so it assumes a normal population.
  *
  * @param input.difference - x̄ − c
- * @param input.scale - what turns a noncentrality into d: 1/√n of readings taken one by one; without it there is no interval
+ * @param input.root - what turns d into a noncentrality: √n of readings taken one by one; without it there is no interval
  * @param input.confidenceLevel - below 1
  * @returns nothing for a single reading, where the sample has no spread, or so little that its limits could leave the range of a double
  * @see L. Hedges (1981), J. Educational Statistics 6, 107-128; J. Steiger & R. Fouladi (1997), in What If There
@@ -31,7 +31,7 @@ export function meanEffectSize(
   input: Readonly<{
     sample: Pick<MeasuredSample, 'sampleSize' | 'standardDeviation'>
     difference: number
-    scale?: number | undefined
+    root?: number | undefined
     confidenceLevel: number
   }>,
 ): MeanEffectSize | undefined {
@@ -43,8 +43,8 @@ export function meanEffectSize(
   return {
     cohenD,
     ...(sampleSize > 2 ? { hedgesG: cohenD * biasFactor(degreesOfFreedom) } : {}),
-    ...(input.scale
-      ? interval({ cohenD, sampleSize, scale: input.scale, beyond: 1 - input.confidenceLevel })
+    ...(input.root
+      ? interval({ cohenD, sampleSize, root: input.root, beyond: 1 - input.confidenceLevel })
       : {}),
   }
 }
@@ -56,16 +56,16 @@ function biasFactor(degreesOfFreedom: number): number {
   return Math.exp(gammas - (h - 1) * Math.log1p(-0.5 / h) - 0.5)
 }
 
-function interval(input: Readonly<{ cohenD: number; sampleSize: number; scale: number; beyond: number }>) {
+function interval(input: Readonly<{ cohenD: number; sampleSize: number; root: number; beyond: number }>) {
   if (input.beyond <= 0) return {}
-  const { scale } = input
+  const { root } = input
   const sign = input.cohenD < 0 ? -1 : 1
   const shared = {
-    t: Math.abs(input.cohenD) / scale,
+    t: Math.abs(input.cohenD) * root,
     degreesOfFreedom: input.sampleSize - 1,
     tail: input.beyond / 2,
   }
-  const near = sign * noncentralityAt({ ...shared, side: 'upper' }) * scale
-  const far = sign * noncentralityAt({ ...shared, side: 'lower' }) * scale
+  const near = (sign * noncentralityAt({ ...shared, side: 'upper' })) / root
+  const far = (sign * noncentralityAt({ ...shared, side: 'lower' })) / root
   return sign < 0 ? { lower: far, upper: near } : { lower: near, upper: far }
 }

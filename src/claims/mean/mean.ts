@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { MadeProcedure, ParameterDefinition } from '../terms/definition'
 import type { MeasuredSample } from '../terms/sample'
-import { designMethod } from '../grouped/designMethod'
+import { designMethod } from '../terms/design'
 import { meanEffectSize } from './effectSize'
 
 const effect = {
@@ -12,13 +12,13 @@ const effect = {
 }
 
 /**
- * What turns a noncentrality into Cohen's d: √(1/n − 1/N), without a lot 1/√n; none where the standard error allows for more
+ * What turns Cohen's d into a noncentrality: √n, in a finite lot 1/√(1/n − 1/N); none where the standard error allows for more
  * than the scatter of readings taken one by one.
  */
-function scaleOf({ ofSample = {} }: MadeProcedure, { sampleSize }: MeasuredSample): number | undefined {
+function rootOf({ ofSample = {} }: MadeProcedure, { sampleSize }: MeasuredSample): number | undefined {
   const { finiteLotFactor = 1, standardErrorOfReadings, clusters, strata } = ofSample
   const isPlain = standardErrorOfReadings === undefined && clusters === undefined && strata === undefined
-  return isPlain ? finiteLotFactor / Math.sqrt(sampleSize) : undefined
+  return isPlain ? Math.sqrt(sampleSize) / finiteLotFactor : undefined
 }
 
 /** A population's mean. */
@@ -44,7 +44,7 @@ export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
         ? meanEffectSize({
             sample: sample.measured,
             difference: procedure.differenceFrom(value),
-            scale: scaleOf(procedure, sample.measured),
+            root: rootOf(procedure, sample.measured),
             confidenceLevel,
           })
         : undefined,

@@ -23,7 +23,12 @@ export function differencesFrom(
 }
 
 const slackOf = (values: readonly number[], value: number): number =>
-  ROUNDING * values.reduce((max, reading) => Math.max(max, Math.abs(reading)), Math.abs(value))
+  ROUNDING *
+  values.reduce(
+    // A reading that is a limit stands without end, and nothing is rounded in it.
+    (max, reading) => (Number.isFinite(reading) ? Math.max(max, Math.abs(reading)) : max),
+    Math.abs(value),
+  )
 
 /** How many readings equal a value, but for what decimals lose in floating point. */
 export function countEqual(values: readonly number[], value: number): number {

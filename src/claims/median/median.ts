@@ -1,5 +1,6 @@
 import { median as medianOf } from '@/statistics/describe/quantile'
 import type { ParameterDefinition } from '../terms/definition'
+import { isKnown } from '../terms/sample'
 
 /** A population's median. */
 export const median: ParameterDefinition<'median', 'measured', Record<never, never>> = {
@@ -17,5 +18,8 @@ export const median: ParameterDefinition<'median', 'measured', Record<never, nev
   // The sign test leaves out readings that equal the claimed value, and then tells nothing of the median.
   usualMethod: ({ hasEqual }) => (hasEqual ? 'quantile' : 'sign'),
   shows: ['median'],
-  ofWholeLot: ({ measured: { sorted } }) => sorted && medianOf(sorted),
+  ofWholeLot: ({ measured: { sorted, censored } }) => {
+    const middle = sorted && medianOf(sorted)
+    return middle !== undefined && censored && !isKnown(middle, censored) ? undefined : middle
+  },
 }

@@ -27,6 +27,7 @@ export const quantile: MethodDefinition<'quantile', Figures, 'measured'> = {
   options: [],
   restsOn: 'none',
   isExact: () => true,
+  takesCensored: true,
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own',
@@ -40,7 +41,8 @@ export const quantile: MethodDefinition<'quantile', Figures, 'measured'> = {
     const { values, sorted } = measured
     if (!values || !sorted) return failure(problems.readingsNeeded('quantile'))
     const estimate = median(sorted)
-    const interval = orderStatistics(sorted)
+    const interval = orderStatistics(sorted, measured.censored)
+    const mirror = measured.censored ? undefined : interval
     return success({
       estimate,
       differenceFrom: (value) => estimate - value,
@@ -50,9 +52,9 @@ export const quantile: MethodDefinition<'quantile', Figures, 'measured'> = {
         const above = differences.filter((difference) => difference > 0).length
         const equal = trials - differences.length
         const count = countFor(question.alternative, { above, equal, trials })
-        return testCountAbove({ count, trials, estimate, question, interval, figures: { equal } })
+        return testCountAbove({ count, trials, estimate, question, interval: mirror, figures: { equal } })
       },
-      mirror: interval,
+      mirror,
       interval,
     })
   },

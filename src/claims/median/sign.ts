@@ -28,6 +28,7 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
   leavesOutEqual: true,
   robust: 'quantile',
   isExact: () => true,
+  takesCensored: true,
   dependsOn: 'values',
   work: { looks: 1 },
   interval: 'own',
@@ -45,8 +46,9 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
     const empty = claimedValues.find((value) => differing(value) === 0)
     if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
     const estimate = median(sorted)
-    const interval = orderStatistics(sorted)
-    const isMirrored = claimedValues.every((value) => differing(value) === values.length)
+    const interval = orderStatistics(sorted, measured.censored)
+    const isMirrored =
+      !measured.censored && claimedValues.every((value) => differing(value) === values.length)
     const mirror = isMirrored ? interval : undefined
     return success({
       estimate,

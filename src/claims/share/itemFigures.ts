@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { normal } from '@/statistics/distributions/normal'
-import { toleranceFactor, toleranceRank } from '@/statistics/inference/toleranceLimit'
+import { toleranceFactor, type ToleranceQuestion, toleranceRank } from '@/statistics/inference/toleranceLimit'
 import type { Claim } from '../terms/claim'
-import { counts } from '../terms/limit'
-import type { Sample, SampleOf } from '../terms/sample'
+import { counts, type Limit } from '../terms/limit'
+import { isKnown, type MeasuredSample, type Sample, type SampleOf } from '../terms/sample'
 
 const figure = z.number()
 
@@ -62,20 +62,25 @@ function toleranceLimits(
   const question = { n, share, beyond: 1 - confidence }
   const isBelow = side === 'at-least'
   const k = mean !== undefined && standardDeviation && n > 1 ? toleranceFactor(question) : undefined
-  const found = sorted && toleranceRank(question)
+  const found = sorted && orderedLimit(question, sorted, { side, censored: measured.censored })
   return {
     share,
     confidence,
     ...(k === undefined ? {} : { normal: { k, limit: mean! + (isBelow ? -k : k) * standardDeviation! } }),
-    ...(found
-      ? {
-          ordered:
-            'rank' in found
-              ? { rank: found.rank, limit: sorted[isBelow ? found.rank - 1 : n - found.rank]! }
-              : { ...(found.neededN === undefined ? {} : { neededN: found.neededN }) },
-        }
-      : {}),
+    ...(found ? { ordered: found } : {}),
   }
+}
+
+/** The reading that is a tolerance limit whatever the population, or how many it takes; none where that reading is a limit itself. */
+function orderedLimit(
+  question: ToleranceQuestion,
+  sorted: Float64Array,
+  { side, censored }: Pick<MeasuredSample, 'censored'> & Pick<Limit, 'side'>,
+): NonNullable<ItemFigures['toleranceLimits']>['ordered'] {
+  const found = toleranceRank(question)
+  if (!('rank' in found)) return found.neededN === undefined ? {} : { neededN: found.neededN }
+  const limit = sorted[side === 'at-least' ? found.rank - 1 : question.n - found.rank]!
+  return censored && !isKnown(limit, censored) ? undefined : { rank: found.rank, limit }
 }
 
 /** Against the limit of the claim itself, without a guard band. */

@@ -3,7 +3,7 @@ import { mapEnds } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS, type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import { SMALL_SHARE } from '../terms/sample'
 import type { ParameterDefinition } from '../terms/definition'
-import { designMethod } from '../grouped/designMethod'
+import { designMethod } from '../terms/design'
 import { reportedEnds } from '../effects/ratioEffect'
 
 const effect = {

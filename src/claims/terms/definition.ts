@@ -101,6 +101,8 @@ export type MethodDefinition<
   leavesOutEqual?: true
   /** It stands in for the distribution of a count, and so needs enough of both kinds. */
   needsExpectedCounts?: true
+  /** It asks only on which side of a value a reading lies, which one that is a limit may tell. */
+  takesCensored?: true
   /** It allows for a sample that is a large part of its lot. */
   allowsForLot?(question: Pick<MethodQuestion<Kind>, 'sample' | 'options'>): boolean
   /** What of the readings its figures depend on: mean and spread, the values, or the values in their places. */

@@ -14,8 +14,14 @@ export const limitSchema = z.strictObject({
 
 export type Limit = Readonly<z.output<typeof limitSchema>>
 
-/** Decimals of so many digits are told apart as they are written. */
-const DIGITS = 15
+/** How many decimals a number is written with. */
+function decimalsIn(value: number): number {
+  const [digits = '', exponent = '0'] = String(value).split('e')
+  return Math.max(0, (digits.split('.')[1] ?? '').length - Number(exponent))
+}
+
+/** So many are the most that a number is written with here. */
+const MOST_DECIMALS = 100
 
 /**
  * The limit that readings are compared with: with a guard band g moved in favour of the claim where it stands unless
@@ -30,7 +36,8 @@ export function limitUsed(
   { burden, reading = 0 }: Readonly<{ burden: Burden; reading?: number | undefined }>,
 ): number {
   const towards = (side === 'at-least') === (burden === 'challenge') ? -1 : 1
-  return Number((value + towards * guardFactor * reading).toPrecision(DIGITS))
+  const decimals = Math.max(decimalsIn(value), decimalsIn(guardFactor) + decimalsIn(reading))
+  return Number((value + towards * guardFactor * reading).toFixed(Math.min(decimals, MOST_DECIMALS)))
 }
 
 /** Whether an item counts; one on the limit does. */

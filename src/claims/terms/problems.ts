@@ -75,6 +75,15 @@ export const problems = {
     problem('limitForOther', 'limit-does-not-fit', 'claim.limit', { parameter }),
   limitNeeded: (method: Method) => problem('limitNeeded', 'limit-needed', 'claim.limit', { method }),
   limitNeedsReadings: () => problem('limitNeedsReadings', 'evidence-does-not-fit', 'evidence.kind', {}),
+  censoredTwice: (index: number) =>
+    problem('censoredTwice', 'censored-twice', 'evidence.censored', { index }),
+  censoredIndexOutside: (index: number, count: number) =>
+    problem('censoredIndexOutside', 'out-of-range', 'evidence.censored', { index, count }),
+  censoredReadings: (method: Method, count: number) =>
+    problem('censoredReadings', 'censored-readings', 'evidence.censored', { method, count }),
+  censoredBeyondClaim: (path: string, value: number, from: number, to: number) =>
+    problem('censoredBeyondClaim', 'censored-beyond-claim', path, { value, from, to }),
+  censoredMiddle: () => problem('censoredMiddle', 'censored-middle', 'evidence.censored', {}),
   guardNeedsReading: () =>
     problem('guardNeedsReading', 'measurement-needed', 'evidence.measurement.reading', {}),
   intervalNotOfMethod: (interval: string, method: Method) =>

@@ -61,6 +61,13 @@ const readings = z.strictObject({
   kind: z.literal('readings'),
   values,
   setAside,
+  /** Readings that say only that they lie below or above a limit, "< 0.5": by index, their value is the limit. */
+  censored: z
+    .strictObject({
+      below: z.array(z.int().nonnegative()).optional(),
+      above: z.array(z.int().nonnegative()).optional(),
+    })
+    .optional(),
   measurement: measurementSchema.optional(),
   /** What was drawn, where readings were taken several of each: pallets, batches, days. */
   cluster: groups,

@@ -19,9 +19,17 @@ export type MeasuredSample = Omit<Moments, 'mean'> &
     /** Those set aside and the others, in the order given; absent where none was. */
     all?: readonly number[]
     setAside: number
+    /** Of readings that say only on which side of a limit they lie; such a one is without end in `values`. */
+    censored?: Censored
     /** Where the figures stand in the check document, for problems that point at them. */
     path: string
   }>
+
+/** How many readings are limits, and between which values everything is known. */
+export type Censored = Readonly<{ below: number; above: number; from: number; to: number }>
+
+/** Whether every reading is known to lie on one side of a value. */
+export const isKnown = (value: number, { from, to }: Censored): boolean => value >= from && value <= to
 
 /** Events counted over an exposure: in all of it, or stretch by stretch. */
 export type CountedEvents = EventSample &

@@ -26,8 +26,11 @@ export const warnings = {
   measurementNotUsed: (figures: By) => warning('measurement-not-used', figures),
   measurementNotAllowedFor: (figures: Readonly<{ systematic: number }>) =>
     warning('measurement-not-allowed-for', figures),
+  censoredCounted: (figures: Readonly<{ below: number; above: number }>) =>
+    warning('censored-counted', figures),
   midP: () => warning('mid-p', {}),
   waldInterval: () => warning('wald-interval', {}),
+  intervalBeyondShares: (figures: By) => warning('interval-beyond-shares', figures),
   intervalDisagrees: (
     figures: Readonly<{ level: number; significanceLevel: number; isOneSided: boolean; holds: boolean }>,
   ) => warning('interval-disagrees', figures),

@@ -10,7 +10,7 @@ import type { Tail } from './tails'
  * @param input - ν > 0; `tail` between 0 and 1
  * @see J. Steiger & R. Fouladi (1997), in What If There Were No Significance Tests?, ch. 9
  * @example
- * noncentralityAt({ t: 2, degreesOfFreedom: 10, tail: 0.025, side: 'upper' }) // −0.152166
+ * noncentralityAt({ t: 2, degreesOfFreedom: 10, tail: 0.025, side: 'upper' }) // -0.183517
  */
 export function noncentralityAt(
   input: Readonly<{ t: number; degreesOfFreedom: number; tail: number; side: Tail }>,

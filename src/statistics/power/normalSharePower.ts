@@ -11,7 +11,7 @@ import type { PowerQuestion } from './question'
  * @see D. Owen (1968), Technometrics 10, 445-478
  * @example
  * powerOfNormalShare({ n: 50, value: 0.95, truth: 0.85, alternative: 'less', significanceLevel: 0.05 })
- * // 0.849563
+ * // 0.930001
  */
 export function powerOfNormalShare(question: PowerQuestion): number {
   const { n, value, truth, alternative, significanceLevel } = question

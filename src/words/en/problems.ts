@@ -86,6 +86,16 @@ const SENTENCES: {
     `The ${METHOD_WORDS[method].name} tells a share of items from their readings. State “claim.limit”, which one reading is held against, or choose another method.`,
   limitNeedsReadings: () =>
     'The claim says which items count by their readings, and this evidence has none to hold against “claim.limit”. Give the readings, or for the normal test of a share their summary figures; or leave the limit out.',
+  censoredTwice: ({ index }) =>
+    `Reading ${index} is named twice in “evidence.censored”. Name each once, below or above.`,
+  censoredIndexOutside: ({ index, count }) =>
+    `“evidence.censored” names reading ${index}: the ${count} readings are counted from 0 to ${count - 1}.`,
+  censoredReadings: ({ method, count }) =>
+    `${count === 1 ? 'One reading says' : `${count} readings say`} only that ${count === 1 ? 'it lies' : 'they lie'} below or above a limit, and the ${METHOD_WORDS[method].name} needs the values themselves. A claim about the median, or about the share of items beyond a limit, can be tested by counting: as long as its value lies where every reading is known to be on one side.`,
+  censoredBeyondClaim: ({ value, from, to }) =>
+    `Readings that say only “below” or “above” do not tell on which side of ${value} they lie: everything is known ${Number.isFinite(from) ? (Number.isFinite(to) ? `from ${from} to ${to}` : `from ${from} on`) : `up to ${to}`} only. Hold a value there against them, or measure those again.`,
+  censoredMiddle: () =>
+    'The reading in the middle says only that it lies below or above a limit, so the median is not known. Claim the share of items beyond a limit instead.',
   guardNeedsReading: () =>
     'A guard band needs the standard uncertainty of one reading: state “evidence.measurement.reading”, or leave “claim.limit.guardFactor” out.',
   intervalNotOfMethod: ({ interval, method }) =>

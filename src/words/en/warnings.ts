@@ -35,9 +35,13 @@ const MESSAGES: { readonly [C in Code]: (figures: FiguresOf<C>) => string } = {
     'Half of the observed outcome’s probability is counted (mid-p): the true risk can then be a little above the level.',
   'wald-interval': () =>
     'The Wald interval holds the true share less often than its level says, far less near 0 and 1. It is here so that a hand calculation can be checked; a finding should rest on another.',
+  'interval-beyond-shares': ({ method }) =>
+    `The interval of the ${METHOD_WORDS[method].name} reaches beyond 0\u202f% or 100\u202f%, where no share lies: the groups are too few, or too unlike, to tell the share closely.`,
   'interval-disagrees': intervalDisagrees,
   'large-share-of-lot': ({ share, method }) =>
     `The sample is ${formatNumber(share * 100, 1)}\u202f% of the lot, more than a tenth; the ${METHOD_WORDS[method].name} takes readings as independent and is stricter than it seems.`,
+  'censored-counted': ({ below, above }) =>
+    `${[below > 0 && `${below} ${below === 1 ? 'reading says' : 'readings say'} only “below”`, above > 0 && `${above} only “above”`].filter(Boolean).join(' and ')} a limit: counted on that side, where each is known to lie.`,
   'no-variation': () =>
     'All readings are equal. If the instrument shows more digits, enter them; add none that it did not show.',
   'few-readings': ({ fewerThan }) =>

@@ -1,4 +1,4 @@
-import { moments } from '../describe/moments'
+import { moments } from './moments'
 import { compensatedSum } from '../numeric/compensatedSum'
 
 /** Which group each value belongs to: places in a list of groups, from 0. */

@@ -1,4 +1,4 @@
-import { type Moments, moments } from '../describe/moments'
+import { type Moments, moments } from './moments'
 import { compensatedSum } from '../numeric/compensatedSum'
 import type { Groups } from './clusterMean'
 
