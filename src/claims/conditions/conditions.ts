@@ -1,11 +1,12 @@
 import { type Appearance, appearanceOf } from '@/statistics/describe/describe'
 import { type Moments, moments } from '@/statistics/describe/moments'
 import type { MethodDefinition } from '../terms/definition'
-import { type MeasuredSample, type Sample, type SampleOf, SMALL_SHARE, unitsTaken } from '../terms/sample'
+import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
 import { countEqual } from '../median/differences'
 import { eventConditions } from './events'
 import { asGrouped, isTakenAsClusters, linearisedOf } from './grouped'
+import { measurementConditions } from './measurement'
 import { normality, symmetry } from './populationShape'
 import { FAR, levelWithCorrelation, stateOf, type Tested } from './trueLevel'
 
@@ -44,7 +45,7 @@ export function conditionsFor(
         ...(linearised
           ? groupedShape(linearised, tested)
           : measuredConditions(sample.measured, method, tested)),
-        ...resolution(sample),
+        ...measurementConditions(sample),
         ...(method.leavesOutEqual ? equalReadings(sample.measured, claimedValues) : []),
       ]
     case 'counted':
@@ -62,7 +63,7 @@ export function conditionsFor(
           : method.restsOn === 'none'
             ? [expectedCounts(sample.measured.sampleSize, method, claimedValues)]
             : measuredConditions(sample.measured, method, tested)),
-        ...resolution({ ...sample, kind: 'measured' }),
+        ...measurementConditions(sample),
       ]
     case 'events':
       return [...shared, ...eventConditions(sample.events, method, claimedValues)]
@@ -170,18 +171,6 @@ function shareOfLot(sample: Sample, { allowsForLot }: Resting): readonly Conditi
   const n = unitsTaken(sample)
   const lot = { n, lotSize, share: n / lotSize }
   return [lot.share <= SMALL_SHARE ? conditions.smallShare(lot) : conditions.largeShare(lot)]
-}
-
-/** Whether the instrument tells readings apart that differ as these do: common practice, no source. */
-function resolution({ measurement, measured }: SampleOf<'measured'>): readonly Condition[] {
-  const { resolution: step } = measurement ?? {}
-  const { standardDeviation } = measured
-  if (!step || standardDeviation === undefined) return []
-  const figures = { resolution: step, standardDeviation }
-  if (standardDeviation === 0) return [conditions.resolutionHides(figures)]
-  return [
-    step <= standardDeviation ? conditions.resolutionFine(figures) : conditions.resolutionCoarse(figures),
-  ]
 }
 
 /**

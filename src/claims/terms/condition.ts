@@ -13,6 +13,7 @@ export const CONDITIONS = [
   'expected-counts',
   'dispersion',
   'resolution',
+  'calibration',
 ] as const
 export type ConditionName = (typeof CONDITIONS)[number]
 
@@ -67,6 +68,8 @@ export type ShapeFigures = Readonly<{
 /** `dispersion` on `df` of chi-square, with the probability of at least as much. */
 type Dispersion = Readonly<{ stretches: number; dispersion: number; df: number; p: number }>
 type Resolution = Readonly<{ resolution: number; standardDeviation: number }>
+/** From one day to the other. */
+type Days = Readonly<{ days: number }>
 type Events = Readonly<{ expected: number; needed: number }>
 type Expected = Readonly<{ least: number; needed: number }>
 
@@ -113,6 +116,12 @@ export const conditions = {
   resolutionFine: (figures: Resolution) => found('resolution-fine', 'resolution', 'met', figures),
   resolutionCoarse: (figures: Resolution) => found('resolution-coarse', 'resolution', 'doubtful', figures),
   resolutionHides: (figures: Resolution) => found('resolution-hides', 'resolution', 'not-met', figures),
+  calibrationUnknown: () => found('calibration-unknown', 'calibration', 'unknown', {}),
+  calibrationInDate: (figures: Days) => found('calibration-in-date', 'calibration', 'met', figures),
+  /** It is not stated until when it holds. */
+  calibrationOpen: (figures: Days) => found('calibration-open', 'calibration', 'no-sign', figures),
+  calibratedAfter: (figures: Days) => found('calibrated-after', 'calibration', 'doubtful', figures),
+  calibrationOverdue: (figures: Days) => found('calibration-overdue', 'calibration', 'not-met', figures),
   dispersionUnknown: () => found('dispersion-unknown', 'dispersion', 'unknown', {}),
   dispersionUsual: (figures: Dispersion) => found('dispersion-usual', 'dispersion', 'no-sign', figures),
   overdispersed: (figures: Dispersion) => found('overdispersed', 'dispersion', 'not-met', figures),

@@ -10,6 +10,10 @@ export const measurementSchema = z.strictObject({
   resolution: z.number().nonnegative().optional(),
   /** Of one reading by itself. */
   reading: z.number().nonnegative().optional(),
+  /** Days, as 2026-11-28. */
+  calibratedOn: z.iso.date().optional(),
+  calibrationDue: z.iso.date().optional(),
+  measuredOn: z.iso.date().optional(),
 })
 
 export type Measurement = z.output<typeof measurementSchema>

@@ -75,6 +75,8 @@ function weakerWords({ n, effectiveN, level, stated }: FiguresOf<'order-usual'>)
   return `Were such a correlation real, ${formatCount(n)} readings would tell no more than about ${formatNumber(effectiveN, 0)} independent ones, and the risk would be ${riskWords(level, stated)}.`
 }
 
+const dayCount = (days: number) => `${formatCount(days)} ${days === 1 ? 'day' : 'days'}`
+
 const spreadOf = ({ standardDeviation }: FiguresOf<'resolution-fine'>) =>
   formatFull(Number(standardDeviation.toPrecision(3)))
 
@@ -153,6 +155,16 @@ const SENTENCES: {
     `The instrument shows steps of ${formatFull(figures.resolution)}, more than the standard deviation of the readings, ${spreadOf(figures)}: much of the scatter that is seen is rounding.`,
   'resolution-hides': ({ resolution }) =>
     `All readings are equal, as an instrument with steps of ${formatFull(resolution)} may show them: how much they differ is hidden by rounding.`,
+  'calibration-unknown': () =>
+    'It is stated when the instrument was calibrated, and not when the readings were taken: whether it was in date cannot be told.',
+  'calibration-in-date': ({ days }) =>
+    `As is stated, the calibration of the instrument was in date on the day of measurement, ${days === 0 ? 'its last day' : `for ${dayCount(days)} more`}.`,
+  'calibration-open': ({ days }) =>
+    `As is stated, the instrument was calibrated ${days === 0 ? 'on the day of measurement' : `${dayCount(days)} before the readings were taken`}; until when that holds is not stated.`,
+  'calibrated-after': ({ days }) =>
+    `As is stated, the instrument was calibrated only ${dayCount(days)} after the readings were taken. What it read before, nobody has shown.`,
+  'calibration-overdue': ({ days }) =>
+    `As is stated, the calibration of the instrument had been overdue for ${dayCount(days)} when the readings were taken. They are not to be relied on until it is shown that the instrument still read rightly.`,
   'dispersion-unknown': () =>
     'Whether the events come singly and at one rate cannot be told from their total. Where one brings others with it, or the rate changes, counts scatter more, and the risk is not the one stated. Counts of several stretches would show it.',
   'dispersion-usual': (figures) =>

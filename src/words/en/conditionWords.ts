@@ -15,6 +15,7 @@ export const CONDITION_NAMES: Readonly<Record<Condition['name'], string>> = {
   'expected-counts': 'Expected counts',
   dispersion: 'Single events',
   resolution: 'Resolution',
+  calibration: 'Calibration',
 }
 
 export const CONDITION_STATES: Readonly<Record<ConditionState, string>> = {
@@ -65,6 +66,7 @@ export const CONDITION_FIGURES: Readonly<Record<string, string>> = {
   dispersion: 'dispersion',
   df: 'degrees of freedom',
   resolution: 'step of the instrument',
+  days: 'days',
   standardDeviation: 'standard deviation',
 }
 

@@ -15,4 +15,5 @@ export const CONDITION_SOURCES: Readonly<Record<Condition['name'], string>> = {
   'expected-counts': 'common practice',
   dispersion: 'Fisher (1925), Statistical Methods for Research Workers; the limit of 1 % is common practice',
   resolution: 'common practice',
+  calibration: 'what is stated of the instrument',
 }
