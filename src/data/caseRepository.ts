@@ -59,6 +59,8 @@ const CLAIM_LINE = {
   toleranceAbove: claims.toleranceAbove,
   unit: claims.unit,
   exposureUnit: claims.exposureUnit,
+  limitSide: claims.limitSide,
+  limitValue: claims.limitValue,
   outcome: claims.outcome,
   isComputing: claims.isComputing,
   isDiscarded: claims.isDiscarded,

@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { keptRowsSchema } from './rowCondition'
 import { DECIMAL_MARKS, storedText } from './typed'
+import { parameterOf } from '@/claims/all'
 import { METHODS, PARAMETERS } from '@/claims/terms/names'
+import { LIMIT_SIDES } from '@/claims/terms/limit'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { TWO_SIDED_RULES } from '@/claims/terms/twoSidedRules'
@@ -28,6 +30,11 @@ export const claimDraftSchema = z.strictObject({
   unit: words,
   /** What a rate is per: "1,000 deliveries". */
   exposureUnit: words,
+  /** Of a share of items by their readings: on which side of the limit one counts; none: rows or units are counted. */
+  limitSide: z.enum(['none', ...LIMIT_SIDES]),
+  limitValue: words,
+  /** So many standard uncertainties of a reading the limit is moved by; empty: none. */
+  guardFactor: words,
   /** Absent: the burden that the relation's words carry. */
   burden: z.enum(BURDENS).nullable(),
   significanceLevel: words,
@@ -44,6 +51,9 @@ export const claimDraftSchema = z.strictObject({
   continuityCorrection: z.boolean(),
   twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]),
   midP: z.boolean(),
+  /** Of a mean: whether the standard error allows for the size of the lot, and for what all readings share. */
+  finiteLot: z.boolean(),
+  allowForMeasurement: z.boolean(),
   /** For display; empty: from the standard error. */
   decimals: words,
   /** Of the histogram's bins, in the unit of the readings; absent: the usual one. */
@@ -80,6 +90,8 @@ export type ClaimWords = Pick<
   | 'toleranceAbove'
   | 'unit'
   | 'exposureUnit'
+  | 'limitSide'
+  | 'limitValue'
 >
 
 /** All of a claim but the sample that it is held against. */
@@ -96,6 +108,9 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   toleranceAbove: '',
   unit: '',
   exposureUnit: '',
+  limitSide: 'none',
+  limitValue: '',
+  guardFactor: '',
   burden: null,
   significanceLevel: '0.05',
   secondLevel: '',
@@ -107,6 +122,8 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   continuityCorrection: false,
   twoSidedRule: 'auto',
   midP: false,
+  finiteLot: false,
+  allowForMeasurement: false,
   decimals: '',
   binWidth: null,
   decimalMark: 'point',
@@ -119,3 +136,14 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   remarks: '',
   isDiscarded: false,
 }
+
+/** Whether a claim is one of items by their readings, each held against a limit. */
+export const isByReadings = ({
+  parameter,
+  limitSide,
+}: Pick<ClaimDraft, 'parameter' | 'limitSide'>): boolean =>
+  limitSide !== 'none' && parameterOf(parameter).sample === 'counted'
+
+/** Whether a claim takes rows that count or do not, and no readings. */
+export const countsRows = (draft: Pick<ClaimDraft, 'parameter' | 'limitSide'>): boolean =>
+  parameterOf(draft.parameter).sample === 'counted' && !isByReadings(draft)

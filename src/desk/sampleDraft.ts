@@ -24,6 +24,8 @@ export type ColumnKind = (typeof COLUMN_KINDS)[number]
 export const SPREADS = ['standard-deviation', 'variance'] as const
 export const RANDOMNESS = ['unknown', 'random', 'not-random'] as const
 export const INDEPENDENCE = ['unknown', 'independent', 'not-independent'] as const
+/** How readings belong together: not at all, by what was drawn, or by the layer of the lot that they are of. */
+export const GROUPINGS = ['none', 'clusters', 'strata'] as const
 
 /** How entries are read that can be read in several ways, or only with a sign taken off. */
 export const readRuleSchema = z.strictObject({ rule: z.enum(READ_RULES), text: words })
@@ -75,6 +77,12 @@ export const sampleDraftSchema = z.strictObject({
   drawnAtRandom: z.enum(RANDOMNESS),
   /** Whether the units were taken, and the readings made, without one bearing on another. */
   takenIndependently: z.enum(INDEPENDENCE),
+  groupedBy: z.enum(GROUPINGS),
+  /** The column that names the cluster or the layer of each row. */
+  groupColumn: words,
+  clustersInLot: words,
+  /** The size of each layer of the lot, one a line: "north = 400". */
+  strataSizes: storedText(CODES_LENGTH),
   drawnWhen: words,
   drawnWhere: words,
   drawnBy: words,
@@ -83,6 +91,13 @@ export const sampleDraftSchema = z.strictObject({
   instrument: words,
   resolution: words,
   calibratedOn: words,
+  calibrationDue: words,
+  /** The expanded uncertainty U of what all readings share, its k and its degrees of freedom, as a certificate states them. */
+  uncertainty: words,
+  coverageFactor: words,
+  uncertaintyDegrees: words,
+  /** The standard uncertainty of one reading by itself. */
+  readingUncertainty: words,
   /** Kept, but part of nothing any more; it can be taken up again. */
   isDiscarded: z.boolean(),
 })
@@ -109,6 +124,10 @@ export const EMPTY_SAMPLE: SampleDraft = {
   drawnHow: '',
   drawnAtRandom: 'unknown',
   takenIndependently: 'unknown',
+  groupedBy: 'none',
+  groupColumn: '',
+  clustersInLot: '',
+  strataSizes: '',
   drawnWhen: '',
   drawnWhere: '',
   drawnBy: '',
@@ -117,6 +136,11 @@ export const EMPTY_SAMPLE: SampleDraft = {
   instrument: '',
   resolution: '',
   calibratedOn: '',
+  calibrationDue: '',
+  uncertainty: '',
+  coverageFactor: '',
+  uncertaintyDegrees: '',
+  readingUncertainty: '',
   isDiscarded: false,
 }
 

@@ -1,9 +1,9 @@
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
 import { needsTolerance } from '@/claims/terms/relations'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { Parameter } from '@/claims/terms/names'
+import type { Limit } from '@/claims/terms/limit'
 import type { Tolerance } from '@/claims/terms/claim'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, isByReadings } from '@/desk/claimDraft'
 import {
   ANY,
   type FieldProblem,
@@ -14,6 +14,7 @@ import {
   stated,
   wholeFrom,
 } from './reading/fieldReader'
+import { hasUnit, isPerExposure } from './draftUnits'
 import { readExposureUnit } from './reading/exposure'
 import type { EvidenceReading } from './readEvidence'
 
@@ -52,7 +53,9 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const decimals = fields.number('decimals', 'number of decimals', wholeFrom(0, MAX_DECIMALS))
   const missing = [...missingFrom(fields, draft), ...sample.missing]
   const problems = [...fields.problems, ...sample.problems]
-  const claim = value === undefined ? undefined : claimOf(draft, value, tolerance)
+  const limit = isByReadings(draft) ? limitIn(fields, draft) : undefined
+  const isOpen = value === undefined || (isByReadings(draft) && !limit)
+  const claim = isOpen ? undefined : claimOf(draft, value, { tolerance, limit })
   const reading = { problems, missing, ...stated({ claim, decimals }) }
   if (!claim || !evidence || missing.length > 0 || problems.length > 0) return reading
 
@@ -72,30 +75,34 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   return { ...reading, document }
 }
 
-function claimOf(draft: ClaimDraft, value: number, tolerance: Tolerance | undefined): CheckDocument['claim'] {
+function claimOf(
+  draft: ClaimDraft,
+  value: number,
+  { tolerance, limit }: Readonly<{ tolerance: Tolerance | undefined; limit: Limit | undefined }>,
+): CheckDocument['claim'] {
   const { parameter, relation, quantity, wording } = draft
   const burden = draft.burden ?? undefined
-  const unit = hasUnit(parameter) ? draft.unit : undefined
-  const exposureUnit = isPerExposure(parameter) ? draft.exposureUnit.trim() : undefined
+  const unit = hasUnit(draft) ? draft.unit : undefined
+  const exposureUnit = isPerExposure(draft) ? draft.exposureUnit.trim() : undefined
   return {
     parameter,
     relation,
     value,
-    ...stated({ tolerance, burden, unit, exposureUnit, quantity, wording }),
+    ...stated({ limit, tolerance, burden, unit, exposureUnit, quantity, wording }),
   }
 }
 
-/** Whether the parameter's values carry a unit that has to be typed: a share, a ratio and a rate have none. */
-export function hasUnit(parameter: Parameter): boolean {
-  return parameterOf(parameter).unitOf('u') !== undefined && !isPerExposure(parameter)
+/** What the reading of an item is held against; nothing while it is missing. */
+function limitIn(fields: FieldReader<keyof ClaimDraft>, { limitSide: side }: ClaimDraft): Limit | undefined {
+  const value = fields.number('limitValue', 'limit', ANY)
+  const guardFactor = fields.number('guardFactor', 'guard band', NOT_NEGATIVE)
+  return value === undefined || side === 'none' ? undefined : { side, value, ...stated({ guardFactor }) }
 }
-
-/** Whether its values are per something that has to be typed. */
-export const isPerExposure = (parameter: Parameter): boolean => parameterOf(parameter).sample === 'events'
 
 /** The choices of a test that are not the usual ones. */
 function optionsOf(draft: ClaimDraft): Partial<NonNullable<CheckDocument['test']>> {
   const { method, interval, intervalSides, continuityCorrection, twoSidedRule, midP } = draft
+  const { finiteLot, allowForMeasurement } = draft
   const { intervals } = parameterOf(draft.parameter)
   const followed = methodsFor(draft.parameter).flatMap((one) => methodOf(one).options)
   return {
@@ -105,6 +112,8 @@ function optionsOf(draft: ClaimDraft): Partial<NonNullable<CheckDocument['test']
     ...(continuityCorrection ? { continuityCorrection } : {}),
     ...(twoSidedRule === 'auto' || !followed.includes('twoSidedRule') ? {} : { twoSidedRule }),
     ...(midP && followed.includes('midP') ? { midP } : {}),
+    ...(finiteLot && followed.includes('finiteLot') ? { finiteLot } : {}),
+    ...(allowForMeasurement && followed.includes('allowForMeasurement') ? { allowForMeasurement } : {}),
   }
 }
 
@@ -130,11 +139,12 @@ function missingFrom(fields: FieldReader<keyof ClaimDraft>, draft: ClaimDraft): 
     if (fields.text(field) === '') missing.push({ field, message })
   }
   need('claimedValue', 'State the claimed value.')
+  if (isByReadings(draft)) need('limitValue', 'State the limit that the reading of an item is held against.')
   if (needsTolerance(draft)) {
     need('toleranceBelow', 'State the tolerance below the claimed value.')
     need('toleranceAbove', 'State the tolerance above the claimed value.')
   }
-  if (isPerExposure(draft.parameter) && !readExposureUnit(draft.exposureUnit, draft.decimalMark))
+  if (isPerExposure(draft) && !readExposureUnit(draft.exposureUnit, draft.decimalMark))
     missing.push({
       field: 'exposureUnit',
       message: 'State what the rate is per, such as 1,000 deliveries, 100 m or hour.',

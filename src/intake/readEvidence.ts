@@ -1,6 +1,5 @@
 import type { CheckDocument } from '@/claims/terms/request'
-import type { Parameter } from '@/claims/terms/names'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, countsRows, isByReadings } from '@/desk/claimDraft'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { parameterOf } from '@/claims/all'
@@ -10,6 +9,9 @@ import { formatCount } from '@/words/figures'
 import { convertedBy, entriesOf } from './entriesOf'
 import { readCount } from './reading/count'
 import type { UnreadEntry } from './reading/readings'
+import { hasUnit } from './draftUnits'
+import { readGroups } from './readGroups'
+import { readMeasurement } from './readMeasurement'
 import { fromEvents, fromStretches } from './readEvents'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
 import type { TakenCount } from './sheet/takeCount'
@@ -43,7 +45,16 @@ type Question = Readonly<{
   /** The claim that it is taken for. */
   draft: Pick<
     ClaimDraft,
-    'parameter' | 'unit' | 'exposureUnit' | 'column' | 'counted' | 'knownStandardDeviation' | 'decimalMark'
+    | 'parameter'
+    | 'unit'
+    | 'exposureUnit'
+    | 'column'
+    | 'counted'
+    | 'knownStandardDeviation'
+    | 'decimalMark'
+    | 'limitSide'
+    | 'guardFactor'
+    | 'allowForMeasurement'
   >
 }>
 
@@ -54,7 +65,7 @@ const NOTHING = { values: [], rows: [], setAside: [], unread: [] } as const
 export function readEvidence(question: Question): EvidenceReading {
   const { sample, draft } = question
   const { fields, lotSize } = readLotSize(sample)
-  const hasNoUnit = ['counted', 'events'].includes(parameterOf(draft.parameter).sample)
+  const hasNoUnit = !hasUnit(draft)
   const converted = hasNoUnit ? success(undefined) : conversionBetween(unitOf(question), draft.unit)
   if (!converted.ok) fields.problems.push({ field: 'columns', message: converted.problem.message })
   const conversion = converted.ok ? converted.value : undefined
@@ -64,7 +75,7 @@ export function readEvidence(question: Question): EvidenceReading {
       : sample.kind === 'summary'
         ? fromSummary(fields, draft, conversion)
         : sample.kind === 'count'
-          ? fromCount(sample, draft.parameter)
+          ? fromCount(sample, draft)
           : fromEvents(fields, draft)
   const { evidence, withSetAside } = made
   const drawn = sample.drawnAtRandom === 'unknown' ? undefined : sample.drawnAtRandom
@@ -72,19 +83,26 @@ export function readEvidence(question: Question): EvidenceReading {
   // An exposure is of no lot.
   const isOfLot = parameterOf(draft.parameter).sample !== 'events'
   const origin = stated({ ...(isOfLot ? { lotSize } : {}), drawn, independence })
-  const problems = [...fields.problems, ...(made.problems ?? [])]
+  const instrument = isMeasured(evidence) ? readMeasurement(sample, draft, unitOf(question)) : undefined
+  const problems = [...fields.problems, ...(made.problems ?? []), ...(instrument?.problems ?? [])]
+  const missing = [...(made.missing ?? []), ...(instrument?.missing ?? [])]
+  const measurement = stated({ measurement: instrument?.measurement })
   return {
     ...NOTHING,
     ...made,
     problems,
-    missing: made.missing ?? [],
+    missing,
     ...(conversion ? { conversion } : {}),
-    ...(evidence && problems.length === 0
-      ? { evidence: { ...evidence, ...origin } }
+    ...(evidence && problems.length === 0 && missing.length === 0
+      ? { evidence: { ...evidence, ...origin, ...measurement } }
       : { evidence: undefined }),
     ...(withSetAside ? { withSetAside: { ...withSetAside, ...origin } } : {}),
   } as EvidenceReading
 }
+
+/** Readings or their figures, to which what is known of an instrument belongs. */
+const isMeasured = (evidence: Made['evidence']) =>
+  evidence?.kind === 'readings' || evidence?.kind === 'summary'
 
 /** The size of the lot, where it is stated, and the reader that read it, with its problem. */
 export function readLotSize(sample: SampleDraft) {
@@ -111,11 +129,11 @@ function fromSheet(
   conversion: Conversion | undefined,
   fields: FieldReader<keyof SampleDraft>,
 ): Made {
-  if (parameterOf(draft.parameter).sample === 'counted' && draft.counted.length === 0)
+  if (countsRows(draft) && draft.counted.length === 0)
     return {
       missing: [{ field: 'counted', message: 'Say which of the rows count, such as hours at most 48.' }],
     }
-  if (parameterOf(draft.parameter).sample !== 'counted' && columnFor(draft, sample) === '')
+  if (!countsRows(draft) && columnFor(draft, sample) === '')
     return {
       missing: [{ field: 'column', message: 'Say which column of the sample holds the readings.' }],
     }
@@ -127,7 +145,10 @@ function fromSheet(
   const column = columnFor(draft, sample)
   const entries = entriesOf({ sample, taken: taken.value, aside: taken.value.unread, conversion, column })
   const { rows, count } = taken.value
-  if (count) return fromRows(count, entries)
+  if (count)
+    return sample.groupedBy === 'none'
+      ? fromRows(count, entries)
+      : fromMarks(sample, taken.value, { left, entries })
   const values = conversion ? taken.value.values.map(conversion.reading) : taken.value.values
   const setAside = left.size === 0 ? [] : rows.flatMap((row, index) => (left.has(row) ? [index] : []))
   const measured = conversion
@@ -141,12 +162,43 @@ function fromSheet(
     const seen = tested === 0 ? 'there are none yet' : 'there is one so far'
     return { ...reading, missing: [{ field: 'readings', message: `Enter at least two readings; ${seen}.` }] }
   }
+  const read = readGroups(sample, {
+    labels: taken.value.groups,
+    rows,
+    isSetAside: (at) => left.has(rows[at]!),
+  })
+  if (!read.groups && sample.groupedBy !== 'none') return { ...reading, ...read }
   return {
     ...reading,
     evidence: {
       kind: 'readings',
       values: [...values],
       ...(setAside.length > 0 ? { setAside: [...setAside] } : {}),
+      ...read.groups,
+      ...listed(entries),
+    },
+  }
+}
+
+/** For a share counted from rows that are of clusters or layers: each row, 1 where it has the property. */
+function fromMarks(
+  sample: SampleDraft,
+  { count, rows, groups: labels }: Taken,
+  { left, entries }: Readonly<{ left: ReadonlySet<number>; entries: Entries | undefined }>,
+): Made {
+  const { marks } = count!.listed!
+  if (marks.length === 0)
+    return { missing: [{ field: 'readings', message: 'There is no row to count yet.' }] }
+  const setAside = rows.flatMap((row, at) => (left.has(row) ? [at] : []))
+  const { groups, ...read } = readGroups(sample, { labels, rows, isSetAside: (at) => left.has(rows[at]!) })
+  if (!groups) return read
+  return {
+    rows,
+    evidence: {
+      kind: 'readings',
+      values: [...marks],
+      ...(setAside.length > 0 ? { setAside } : {}),
+      ...groups,
       ...listed(entries),
     },
   }
@@ -177,12 +229,17 @@ function fromRows({ n, successes, withSetAside }: TakenCount, entries: Entries |
   }
 }
 
+/** A share of items by their readings is told from both. */
+const BOTH = ['mean', 'spread'] as const
+
 function fromSummary(
   fields: FieldReader<keyof SampleDraft>,
-  { parameter, knownStandardDeviation }: Question['draft'],
+  draft: Question['draft'],
   conversion: Conversion | undefined,
 ): Made {
-  const { summary, takesKnownSpread } = parameterOf(parameter)
+  const { parameter, knownStandardDeviation } = draft
+  const { takesKnownSpread } = parameterOf(parameter)
+  const summary = isByReadings(draft) ? BOTH : parameterOf(parameter).summary
   if (!summary) return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromSummary! }] }
   const needsMean = summary.includes('mean')
   const missing: FieldProblem[] = []
@@ -220,7 +277,12 @@ function fromSummary(
   }
 }
 
-function fromCount(sample: SampleDraft, parameter: Parameter): Made {
+const NOT_FROM_COUNT =
+  'Which items count follows from their readings here, and a count has none. Give the readings, or claim a share of units that count.'
+
+function fromCount(sample: SampleDraft, draft: Question['draft']): Made {
+  const { parameter } = draft
+  if (isByReadings(draft)) return { problems: [{ field: 'kind', message: NOT_FROM_COUNT }] }
   if (parameterOf(parameter).sample !== 'counted')
     return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromCount! }] }
   if (sample.count.trim() === '')

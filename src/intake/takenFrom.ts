@@ -1,11 +1,12 @@
-import { parameterOf } from '@/claims/all'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, countsRows } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { readNumber } from './reading/number'
 import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
+import { cellText, type Column } from './sheet/columns'
+import { columnNotFound } from './sheet/keepRows'
 import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { Writing } from './reading/entry'
 import { READINGS_COLUMN, type TypedSheet, writingOf } from './sheet/typedSheet'
@@ -14,12 +15,17 @@ import { READINGS_COLUMN, type TypedSheet, writingOf } from './sheet/typedSheet'
 export type Taken = TakenReadings &
   Readonly<{
     count?: TakenCount
+    /** Of each reading, or of each row that is counted, the entry in the column of its group. */
+    groups?: readonly string[]
     /** The first line of a typed list, where it names the column. */
     header?: string
   }>
 
 /** What of a claim says where its evidence comes from. */
-export type Wanted = Pick<ClaimDraft, 'parameter' | 'column' | 'kept' | 'counted' | 'decimalMark'>
+export type Wanted = Pick<
+  ClaimDraft,
+  'parameter' | 'limitSide' | 'column' | 'kept' | 'counted' | 'decimalMark'
+>
 
 /** Whether nobody has said yet what the second source of a claim is. */
 export const isSecondOpen = ({ secondSampleId, secondColumn, secondKept }: ClaimDraft): boolean =>
@@ -61,37 +67,51 @@ export function keptPart(part: Part, names: readonly string[], likely = ''): Par
 }
 
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */
-export function columnsWanted(draft: Wanted, sample: Pick<SampleDraft, 'columns'>): readonly string[] {
-  return namesWanted({ ...draft, column: columnFor(draft, sample) })
+export function columnsWanted(
+  draft: Wanted,
+  sample: Pick<SampleDraft, 'columns' | 'groupedBy' | 'groupColumn'>,
+): readonly string[] {
+  return namesWanted({ ...draft, column: columnFor(draft, sample), group: groupOf(sample) })
 }
 
-function namesWanted(wanted: Wanted): readonly string[] {
-  const own = parameterOf(wanted.parameter).sample === 'counted' ? [] : [wanted.column]
-  return [...own, ...conditionsOf(wanted).map(({ column }) => column)]
+function namesWanted(wanted: Wanted & Readonly<{ group: string }>): readonly string[] {
+  const own = countsRows(wanted) ? [] : [wanted.column]
+  const groups = wanted.group === '' ? [] : [wanted.group]
+  return [...own, ...groups, ...conditionsOf(wanted).map(({ column }) => column)]
 }
 
-function conditionsOf({ kept, counted, parameter }: Wanted): readonly RowCondition[] {
-  return (parameterOf(parameter).sample === 'counted' ? [...kept, ...counted] : kept).flat()
+/** The column that names the cluster or the layer of each row; empty where there is none. */
+const groupOf = ({ groupedBy, groupColumn }: Pick<SampleDraft, 'groupedBy' | 'groupColumn'>): string =>
+  groupedBy === 'none' ? '' : groupColumn
+
+function conditionsOf(wanted: Wanted): readonly RowCondition[] {
+  const { kept, counted } = wanted
+  return (countsRows(wanted) ? [...kept, ...counted] : kept).flat()
 }
 
 /** What a claim takes from a sheet. */
 export function takenFrom(
   sheet: TakenSheet,
   draft: Wanted,
-  sample: Pick<SampleDraft, 'columns' | 'setAside' | 'decimalMark'>,
+  sample: Pick<SampleDraft, 'columns' | 'setAside' | 'decimalMark' | 'groupedBy' | 'groupColumn'>,
 ): Outcome<Taken> {
   const setAside = sample.setAside.map(({ row }) => row)
   return takeWanted(sheet, wantedOf(draft, sample), setAside)
 }
 
 /** What is wanted of a sheet, once its column and how that is written are settled. */
-export type SettledWanted = Wanted & Readonly<{ written: Pick<SampleDraft, 'columns' | 'decimalMark'> }>
+export type SettledWanted = Wanted &
+  Readonly<{ group: string; written: Pick<SampleDraft, 'columns' | 'decimalMark'> }>
 
-export function wantedOf(draft: Wanted, sample: Pick<SampleDraft, 'columns' | 'decimalMark'>): SettledWanted {
-  const { parameter, kept, counted, decimalMark } = draft
+export function wantedOf(
+  draft: Wanted,
+  sample: Pick<SampleDraft, 'columns' | 'decimalMark' | 'groupedBy' | 'groupColumn'>,
+): SettledWanted {
+  const { parameter, limitSide, kept, counted, decimalMark } = draft
   const { columns, decimalMark: mark } = sample
   const written = { columns: columns.filter(({ readAs = [] }) => readAs.length > 0), decimalMark: mark }
-  return { parameter, kept, counted, decimalMark, column: columnFor(draft, sample), written }
+  const settled = { column: columnFor(draft, sample), group: groupOf(sample), written }
+  return { parameter, limitSide, kept, counted, decimalMark, ...settled }
 }
 
 /** A sheet that was typed, with what could not be read of it, or columns of a file. */
@@ -109,13 +129,15 @@ export function takeWanted(
   wanted: SettledWanted,
   setAside: readonly number[],
 ): Outcome<Taken> {
-  const { parameter, column, kept, counted, decimalMark: mark } = wanted
+  const { column, kept, counted, decimalMark: mark } = wanted
   const compared = withCompared(sheet, wanted)
   if (!compared.ok) return compared
   const { columns, unread, said } = compared.value
   const { header, rowCount } = sheet
   const named = header === undefined ? {} : { header }
-  if (parameterOf(parameter).sample !== 'counted') {
+  const labels = labelsIn(columns, wanted.group)
+  if (!labels.ok) return labels
+  if (!countsRows(wanted)) {
     const writing = writingFor(wanted, column)
     const taken = takeReadings({ columns, rowCount }, { column, kept, mark, writing })
     if (!taken.ok) return taken
@@ -124,16 +146,34 @@ export function takeWanted(
       said: taken.value.said ?? said[column],
       keptCount: taken.value.keptCount - (header === undefined ? 0 : 1),
       unread: [...unread, ...taken.value.unread],
+      ...labels.value(taken.value.rows),
       ...named,
     })
   }
   // The name of the column is no row.
   const left = header === undefined ? setAside : [...setAside, 0]
-  const count = takeCount({ columns, rowCount }, { kept, counted, mark, setAside: left })
+  const count = takeCount(
+    { columns, rowCount },
+    { kept, counted, mark, setAside: left, ...(wanted.group === '' ? {} : { listed: 'rows' }) },
+  )
   if (!count.ok) return count
-  const { withSetAside, missing } = count.value
+  const { withSetAside, missing, listed } = count.value
   const keptCount = withSetAside.n + missing
-  return success({ values: [], rows: [], keptCount, unread, count: count.value, ...named })
+  const rows = listed?.rows ?? []
+  const groups = labels.value(rows)
+  return success({ values: [], rows, keptCount, unread, count: count.value, ...groups, ...named })
+}
+
+/** The entries of the column of groups in some rows; nothing where there is no such column. */
+function labelsIn(
+  columns: readonly Column[],
+  name: string,
+): Outcome<(rows: readonly number[]) => Pick<Taken, 'groups'>> {
+  if (name === '') return success(() => ({}))
+  const found = columns.find((column) => column.name === name)
+  return found
+    ? success((rows) => ({ groups: rows.map((row) => cellText(found, row).trim()) }))
+    : failure(columnNotFound(name, columns))
 }
 
 const writingFor = ({ written }: SettledWanted, name: string): Writing =>

@@ -15,6 +15,7 @@ import {
 import {
   COLUMN_KINDS,
   type ColumnWords,
+  GROUPINGS,
   INDEPENDENCE,
   RANDOMNESS,
   SAMPLE_KINDS,
@@ -81,6 +82,10 @@ export const samples = pgTable(
     drawnHow: typed('drawn_how'),
     drawnAtRandom: text('drawn_at_random', { enum: RANDOMNESS }).notNull().default('unknown'),
     takenIndependently: text('taken_independently', { enum: INDEPENDENCE }).notNull().default('unknown'),
+    groupedBy: text('grouped_by', { enum: GROUPINGS }).notNull().default('none'),
+    groupColumn: typed('group_column'),
+    clustersInLot: typed('clusters_in_lot'),
+    strataSizes: typed('strata_sizes'),
     drawnWhen: typed('drawn_when'),
     drawnWhere: typed('drawn_where'),
     drawnBy: typed('drawn_by'),
@@ -89,6 +94,11 @@ export const samples = pgTable(
     instrument: typed('instrument'),
     resolution: typed('resolution'),
     calibratedOn: typed('calibrated_on'),
+    calibrationDue: typed('calibration_due'),
+    uncertainty: typed('uncertainty'),
+    coverageFactor: typed('coverage_factor'),
+    uncertaintyDegrees: typed('uncertainty_degrees'),
+    readingUncertainty: typed('reading_uncertainty'),
     isDiscarded: boolean('is_discarded').notNull().default(false),
     /** The file as it was handed in; null for a sample that was typed. */
     fileName: text('file_name'),
@@ -106,6 +116,7 @@ export const samples = pgTable(
     check('samples_kind_known', oneOf('kind', SAMPLE_KINDS)),
     check('samples_spread_is_known', oneOf('spread_is', SPREADS)),
     check('samples_drawn_at_random_known', oneOf('drawn_at_random', RANDOMNESS)),
+    check('samples_grouped_by_known', oneOf('grouped_by', GROUPINGS)),
     check('samples_taken_independently_known', oneOf('taken_independently', INDEPENDENCE)),
     check(
       'samples_file_whole',

@@ -2,13 +2,14 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { type Burden, defaultBurden, needsTolerance } from '@/claims/terms/relations'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, isByReadings } from '@/desk/claimDraft'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
 import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'
+import { LIMIT_SIDE_WORDS } from '@/words/en/claimWords'
 import { unitOf } from '@/words/unitOf'
 import { formatFull, withoutMadeUpDigits } from '@/words/figures'
 import { parameterOf } from '@/claims/all'
-import { hasUnit, isPerExposure } from '@/intake/readDraft'
+import { hasUnit, isPerExposure } from '@/intake/draftUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
@@ -28,6 +29,8 @@ const FIELDS = [
   'claimedValue',
   'unit',
   'exposureUnit',
+  'limitValue',
+  'guardFactor',
   'toleranceBelow',
   'toleranceAbove',
   'wording',
@@ -60,7 +63,8 @@ export function ClaimSentence() {
         />{' '}
         {words.link}
         <InlineText label="Quantity" placeholder={words.quantityHint} {...useField('quantity')} />
-        {words.aside} is{' '}
+        {words.aside}
+        {isByReadings(draft) && <LimitOfItems />} is{' '}
         <InlineChoice
           label="Relation"
           value={draft.relation}
@@ -78,9 +82,76 @@ export function ClaimSentence() {
           {...useField('wording')}
         />
         ” · the claim <BurdenChoice draft={draft} onChange={(burden) => setField('burden', burden)} />
+        {parameterOf(parameter).sample === 'counted' && <CountedBy />}
       </Box>
       <FieldProblems fields={FIELDS} />
     </Box>
+  )
+}
+
+/** What one item has to read to count: "with a reading of at least 15 kg". */
+function LimitOfItems() {
+  return (
+    <>
+      {' '}
+      with a reading of <LimitSide />{' '}
+      <Together>
+        <InlineText
+          label="Limit of an item"
+          placeholder="limit"
+          inputMode="decimal"
+          {...useField('limitValue')}
+        />{' '}
+        <InlineText label="Unit" placeholder="unit" {...useField('unit')} />
+      </Together>
+    </>
+  )
+}
+
+function LimitSide() {
+  const { draft, setField } = useWorkbench()
+  const side = draft.limitSide === 'none' ? 'at-least' : draft.limitSide
+  return (
+    <InlineChoice
+      label="Side of the limit"
+      value={side}
+      words={LIMIT_SIDE_WORDS}
+      onChange={(chosen) => setField('limitSide', chosen)}
+    />
+  )
+}
+
+const COUNTED_BY = { rows: 'whether each unit counts', readings: 'a limit to each reading' } as const
+
+/** Whether units are known to count or not, or are told by their readings. */
+function CountedBy() {
+  const { draft, setFields } = useWorkbench()
+  const isOfReadings = isByReadings(draft)
+  return (
+    <>
+      {' · told by '}
+      <InlineChoice
+        label="What a share is told by"
+        value={isOfReadings ? 'readings' : 'rows'}
+        words={COUNTED_BY}
+        // A method that needs readings is none of units that are only counted.
+        onChange={(by) =>
+          setFields({ limitSide: by === 'rows' ? 'none' : 'at-least', method: 'auto', interval: 'auto' })
+        }
+      />
+      {isOfReadings && (
+        <>
+          {', moved by '}
+          <InlineText
+            label="Guard band, in standard uncertainties of a reading"
+            placeholder="no"
+            inputMode="decimal"
+            {...useField('guardFactor')}
+          />{' '}
+          × its uncertainty
+        </>
+      )}
+    </>
   )
 }
 
@@ -91,6 +162,7 @@ function ClaimedValue() {
   const value = useField('claimedValue')
   const valueUnit = unitOf({ parameter, unit, exposureUnit })
   const typedUnit = useField('unit')
+  const isOwnUnit = hasUnit(draft) && !isByReadings(draft)
   const typedExposure = useField('exposureUnit')
   const { scale } = parameterOf(parameter)
   const share = scale === 100 ? reading.claim?.value : undefined
@@ -103,20 +175,19 @@ function ClaimedValue() {
         inputMode="decimal"
         {...value}
       />
-      {hasUnit(parameter) && (
+      {isOwnUnit && (
         <>
           {' '}
           <InlineText label="Unit" placeholder="unit" {...typedUnit} />
         </>
       )}
-      {isPerExposure(parameter) && (
+      {isPerExposure(draft) && (
         <>
           {' per '}
           <InlineText label="What the rate is per" placeholder="1,000 deliveries" {...typedExposure} />
         </>
       )}
-      .
-      {hasUnit(parameter) && unit !== '' && valueUnit !== unit && <Aside>The value is in {valueUnit}.</Aside>}
+      .{isOwnUnit && unit !== '' && valueUnit !== unit && <Aside>The value is in {valueUnit}.</Aside>}
       {share !== undefined && (
         <Aside>
           That is {isPercent ? formatFull(share) : `${formatFull(withoutMadeUpDigits(share * 100))}\u202f%`}.

@@ -3,6 +3,8 @@
 import { Box } from '@chakra-ui/react'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import type { Field } from '@/intake/reading/fieldReader'
+import { GroupsFields } from '@/ui/sample/GroupsFields'
 import { readLotSize } from '@/intake/readEvidence'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines } from '@/ui/ProblemLines'
@@ -19,6 +21,8 @@ const INDEPENDENT = {
   'not-independent': 'in groups',
 } as const
 
+const GROUP_FIELDS: readonly Field[] = ['groupColumn', 'clustersInLot', 'strataSizes']
+
 /** What only a person can say of a sample; the finding says which of it nobody has answered. */
 export function SampleQuestions({
   source,
@@ -27,6 +31,8 @@ export function SampleQuestions({
 }: Readonly<{ source: Source; isOfTwo: boolean; hasLot: boolean }>) {
   const { draft, setField, setFields } = source.sample
   const lotProblems = readLotSize(draft).problems
+  const { problems, missing } = source.evidence
+  const groupProblems = [...problems, ...missing].filter(({ field }) => GROUP_FIELDS.includes(field))
   const of = isOfTwo ? ` of the ${SOURCE_WORDS[source.which]}` : ''
   return (
     <Box
@@ -53,6 +59,12 @@ export function SampleQuestions({
           onChange={(answer) => setField('takenIndependently', answer)}
         />
       </div>
+      {(draft.columns.length > 1 || draft.groupedBy !== 'none') && (
+        <div>
+          Which belong together? <GroupsFields />
+          <ProblemLines problems={groupProblems} onWrite={setFields} />
+        </div>
+      )}
       {hasLot && (
         <div>
           How many units are in the lot{of}?{' '}

@@ -15,6 +15,7 @@ const WHATEVER = {
   kept: [],
   counted: [],
   knownStandardDeviation: '',
+  ...({ limitSide: 'none', guardFactor: '', allowForMeasurement: false } as const),
 }
 
 /** What one column of the sample looks like, whatever is claimed of it. */
@@ -33,7 +34,8 @@ export function ColumnLooks() {
   const column = columnFor(question, sample)
   const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''
   const evidence = useMemo(
-    () => readEvidence({ sample, taken, draft: { ...question, unit } }),
+    // What belongs together matters to a test alone.
+    () => readEvidence({ sample: { ...sample, groupedBy: 'none' }, taken, draft: { ...question, unit } }),
     [sample, taken, question, unit],
   )
   return (

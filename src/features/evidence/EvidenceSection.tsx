@@ -3,6 +3,7 @@
 import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
+import { countsRows } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
@@ -121,7 +122,7 @@ function Given() {
       ) : (
         <>
           <TypedList />
-          {parameterOf(draft.parameter).sample === 'counted' && <FromSheet />}
+          {countsRows(draft) && <FromSheet />}
         </>
       )
   }

@@ -1,6 +1,6 @@
 'use client'
 
-import { parameterOf } from '@/claims/all'
+import { countsRows } from '@/desk/claimDraft'
 import { Box, chakra } from '@chakra-ui/react'
 import { formatCount } from '@/words/figures'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
@@ -20,7 +20,7 @@ export function FromSheet() {
   const { draft, setKept, taken, evidence } = useSource()
   const { draft: sample, file, typed } = useSample()
   const columns = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
-  const isShare = parameterOf(draft.parameter).sample === 'counted'
+  const isShare = countsRows(draft)
   const rowCount = file?.rowCount ?? typed.rowCount
   const hasParts = columns.length > 1
   return (

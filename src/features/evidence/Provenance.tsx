@@ -10,6 +10,7 @@ import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
+import { GroupsFields } from '@/ui/sample/GroupsFields'
 
 const RANDOM_WORDS = {
   unknown: 'nobody has said whether at random',
@@ -21,7 +22,7 @@ const INDEPENDENT_WORDS = {
   independent: 'one by one',
   'not-independent': 'in groups (by pallet, batch, day, instrument)',
 } as const
-const DAYS: readonly string[] = ['drawnWhen', 'calibratedOn']
+const DAYS: readonly string[] = ['drawnWhen', 'calibratedOn', 'calibrationDue']
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
@@ -65,6 +66,10 @@ export function Provenance() {
           words={INDEPENDENT_WORDS}
           onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
         />
+      </dd>
+      <dt>Belonging together</dt>
+      <dd>
+        <GroupsFields />
       </dd>
       {PROVENANCE_FIELDS.map(([field, name, example]) => (
         <Entry key={field} name={name}>

@@ -4,11 +4,13 @@ import { Box } from '@chakra-ui/react'
 import { methodChoices } from '@/claims/methodChoices'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
 import type { Method, Parameter } from '@/claims/terms/names'
+import { lotSizeOf } from '@/claims/terms/sample'
 import { METHOD_WORDS, NEED_WORDS } from '@/words/en/methods'
 import { INTERVAL_NAMES, SIDES_WORDS, TWO_SIDED_WORDS } from '@/words/en/optionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
+const ALLOWING = { no: 'not allowing', yes: 'allowing' } as const
 const YES_NO = { no: 'without', yes: 'with' } as const
 
 /** The method, the others that could be used and what those that could not would need, and the choices that each leaves. */
@@ -69,6 +71,8 @@ function Options() {
   const { draft, setField, checked } = useWorkbench()
   const method = checked?.result.test.method
   const options = method ? methodOf(method).options : []
+  const isIntervalChosen = !method || methodOf(method).interval !== 'own'
+  const hasLot = checked !== undefined && lotSizeOf(checked.document.evidence) !== undefined
   return (
     <div>
       Interval:{' '}
@@ -78,7 +82,7 @@ function Options() {
         words={SIDES_WORDS}
         onChange={(sides) => setField('intervalSides', sides === 'two-sided' ? 'auto' : sides)}
       />
-      {parameterOf(draft.parameter).intervals.length > 0 && (
+      {parameterOf(draft.parameter).intervals.length > 0 && isIntervalChosen && (
         <>
           {' by '}
           <InlineChoice
@@ -99,6 +103,30 @@ function Options() {
             onChange={(word) => setField('continuityCorrection', word === 'yes')}
           />{' '}
           continuity correction
+        </>
+      )}
+      {options.includes('finiteLot') && hasLot && (
+        <>
+          {' · '}
+          <InlineChoice
+            label="Whether the size of the lot is allowed for"
+            value={draft.finiteLot ? 'yes' : 'no'}
+            words={ALLOWING}
+            onChange={(word) => setField('finiteLot', word === 'yes')}
+          />{' '}
+          for the size of the lot
+        </>
+      )}
+      {(options.includes('allowForMeasurement') || draft.allowForMeasurement) && (
+        <>
+          {' · '}
+          <InlineChoice
+            label="Whether the uncertainty of the measurement is allowed for"
+            value={draft.allowForMeasurement ? 'yes' : 'no'}
+            words={ALLOWING}
+            onChange={(word) => setField('allowForMeasurement', word === 'yes')}
+          />{' '}
+          for the uncertainty of the measurement
         </>
       )}
       {options.includes('midP') && (

@@ -12,6 +12,8 @@ export type TakenCount = Count &
     withSetAside: Count
     /** Rows kept that have no entry to tell by, and so are not counted; those that are set aside are not among them. */
     missing: number
+    /** Of each row that is counted, those set aside too: its place in the sheet, and 1 where it has the property; where asked for. */
+    listed?: Readonly<{ rows: readonly number[]; marks: readonly number[] }>
   }>
 
 /**
@@ -30,6 +32,8 @@ export function takeCount(
     mark: DecimalMark
     /** Rows that are set aside. */
     setAside: readonly number[]
+    /** Whether each row is wanted, and not only how many there are. */
+    listed?: 'rows' | undefined
   }>,
 ): Outcome<TakenCount> {
   const { kept, counted, mark } = question
@@ -45,18 +49,24 @@ export function takeCount(
     { n: 0, successes: 0 },
   ]
   let missing = 0
+  const [rows, marks]: [number[], number[]] = [[], []]
   for (let row = 0; row < sheet.rowCount; row += 1) {
     if (inQuestion.value[row] === 0) continue
     if (told.value.some((column) => cellText(column, row) === '')) {
       if (!left.has(row)) missing += 1
       continue
     }
+    if (question.listed) {
+      rows.push(row)
+      marks.push(withProperty.value[row]!)
+    }
     for (const count of left.has(row) ? [all] : [all, tested]) {
       count.n += 1
       count.successes += withProperty.value[row]!
     }
   }
-  return success({ ...tested, withSetAside: all, missing })
+  const listed = question.listed ? { listed: { rows, marks } } : {}
+  return success({ ...tested, withSetAside: all, missing, ...listed })
 }
 
 /** The columns whose entries tell whether a row has the property; a condition on emptiness needs no entry. */

@@ -19,6 +19,10 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   drawnHow: 'How it was drawn',
   drawnAtRandom: 'Drawn at random',
   takenIndependently: 'One by one or in groups',
+  groupedBy: 'Clusters or layers',
+  groupColumn: 'Column of the clusters or layers',
+  clustersInLot: 'Clusters in the lot',
+  strataSizes: 'Sizes of the layers',
   drawnWhen: 'When it was drawn',
   drawnWhere: 'Where it was drawn',
   drawnBy: 'Who drew it',
@@ -27,6 +31,11 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   instrument: 'Instrument',
   resolution: 'Resolution',
   calibratedOn: 'Calibrated on',
+  calibrationDue: 'Calibration due',
+  uncertainty: 'Expanded uncertainty',
+  coverageFactor: 'Coverage factor',
+  uncertaintyDegrees: 'Degrees of freedom of the uncertainty',
+  readingUncertainty: 'Uncertainty of one reading',
   isDiscarded: 'Discarded',
 }
 

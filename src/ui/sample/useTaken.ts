@@ -1,6 +1,6 @@
 'use client'
 
-import { parameterOf } from '@/claims/all'
+import { countsRows } from '@/desk/claimDraft'
 import { useEffect, useMemo, useState } from 'react'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import { type Taken, takeWanted, type Wanted, wantedOf } from '@/intake/takenFrom'
@@ -8,25 +8,30 @@ import { sheets } from '@/workers/sheets'
 import type { Sample } from './SampleProvider'
 
 const NO_ROWS: readonly number[] = []
-const NOTHING: Wanted = { parameter: 'mean', column: '', kept: [], counted: [], decimalMark: 'point' }
+const NOTHING: Wanted = {
+  ...{ parameter: 'mean', limitSide: 'none', column: '', kept: [], counted: [], decimalMark: 'point' },
+}
 
 /** What a claim takes from a sample's sheet; undefined while that is being read, and where there is no claim or no sheet. */
 export function useTaken(
   draft: Wanted | null,
   { id, draft: sample, file, typed }: Pick<Sample, 'id' | 'draft' | 'file' | 'typed'>,
 ): Outcome<Taken> | undefined {
-  const { parameter, kept, counted, decimalMark } = draft ?? NOTHING
-  const { column } = draft ?? NOTHING
+  const { parameter, limitSide, kept, counted, decimalMark, column } = draft ?? NOTHING
   const isWanted = draft !== null
   // Where readings are taken, what is set aside stays among them.
-  const { setAside, columns, decimalMark: mark } = sample
+  const { setAside, columns, decimalMark: mark, groupedBy, groupColumn } = sample
   const excluded = useMemo(
-    () => (parameterOf(parameter).sample === 'counted' ? setAside.map(({ row }) => row) : NO_ROWS),
-    [parameter, setAside],
+    () => (countsRows({ parameter, limitSide }) ? setAside.map(({ row }) => row) : NO_ROWS),
+    [parameter, limitSide, setAside],
   )
   const wanted = useMemo(
-    () => wantedOf({ parameter, column, kept, counted, decimalMark }, { columns, decimalMark: mark }),
-    [parameter, column, kept, counted, decimalMark, columns, mark],
+    () =>
+      wantedOf(
+        { parameter, limitSide, column, kept, counted, decimalMark },
+        { columns, decimalMark: mark, groupedBy, groupColumn },
+      ),
+    [parameter, limitSide, column, kept, counted, decimalMark, columns, mark, groupedBy, groupColumn],
   )
   const fromTyped = useMemo(
     () =>
@@ -61,7 +66,7 @@ export function useTaken(
 }
 
 /** Whether there are readings to be taken and nobody has said of which column. */
-const isOpen = ({ parameter, column }: Wanted) => column === '' && parameterOf(parameter).sample !== 'counted'
+const isOpen = (wanted: Wanted) => wanted.column === '' && !countsRows(wanted)
 
 function notTaken(error: unknown) {
   const reason = error instanceof Error ? error.message : String(error)

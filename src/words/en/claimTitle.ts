@@ -1,7 +1,7 @@
-import type { ClaimWords } from '@/desk/claimDraft'
+import { type ClaimWords, isByReadings } from '@/desk/claimDraft'
 import { parameterOf } from '@/claims/all'
 import { relationOf } from '@/claims/terms/relations'
-import { subjectOf } from './claimWords'
+import { limitWords, subjectOf } from './claimWords'
 import { unitOf } from '../unitOf'
 import { RELATION_WORDS } from './relations'
 import { withUnit } from '../figures'
@@ -11,7 +11,12 @@ export function claimTitle(words: ClaimWords): string {
   const { wording, parameter, quantity, claimedValue, unit, exposureUnit } = words
   const quote = wording ? ` (“${wording}”)` : ''
   if (claimedValue.trim() === '') return `Claim without a value${quote}`
-  const subject = subjectOf({ parameter, quantity })
+  const { limitSide } = words
+  const byReadings =
+    isByReadings(words) && limitSide !== 'none'
+      ? ` ${limitWords(limitSide, withUnit(words.limitValue || '…', unit))}`
+      : ''
+  const subject = `${subjectOf({ parameter, quantity })}${byReadings}`
   const value = withUnit(claimedValue, unitOf({ parameter, unit, exposureUnit }))
   return `${subject.charAt(0).toUpperCase()}${subject.slice(1)} ${relationTo(value, words)}${quote}`
 }

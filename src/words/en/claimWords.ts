@@ -1,17 +1,29 @@
 import { parameterOf } from '@/claims/all'
 import type { Claim } from '@/claims/terms/claim'
+import type { Limit } from '@/claims/terms/limit'
 import { needsTolerance } from '@/claims/terms/relations'
 import { formatCount, formatFull, formatPercent, withoutMadeUpDigits, withUnit } from '../figures'
 import { type OfUnit, unitOf } from '../unitOf'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_WORDS } from './relations'
 
-export type Subject = Pick<Claim, 'parameter' | 'quantity'>
+export type Subject = Pick<Claim, 'parameter' | 'quantity'> & Partial<Pick<Claim, 'limit' | 'unit'>>
 
 /** What the claim is about: "mean net mass", "standard deviation of the temperature". */
-export function subjectOf({ parameter, quantity }: Subject): string {
+export function subjectOf({ parameter, quantity, limit, unit }: Subject): string {
   const { noun, link } = PARAMETER_WORDS[parameter]
+  if (limit)
+    return `${noun} ${link}${quantity || 'items'} ${limitWords(limit.side, withUnit(formatFull(limit.value), unit))}`
   return quantity ? `${noun} ${link}${quantity}` : noun
+}
+
+/** Which items count, by their readings: "with a reading of at least 15 kg". */
+export const limitWords = (side: Limit['side'], limit: string): string =>
+  `with a reading of ${LIMIT_SIDE_WORDS[side]} ${limit}`
+
+export const LIMIT_SIDE_WORDS: Readonly<Record<Limit['side'], string>> = {
+  'at-least': 'at least',
+  'at-most': 'at most',
 }
 
 /** How much was looked at: "n = 24", "41 events in 12.4 × 1,000 deliveries". */

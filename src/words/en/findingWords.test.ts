@@ -212,6 +212,8 @@ test('a claim has a title while it is still being written', () => {
     toleranceAbove: '',
     unit: '',
     exposureUnit: '',
+    limitSide: 'none',
+    limitValue: '',
   } as const
   expect(claimTitle(words)).toBe('Claim without a value')
   expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(

@@ -11,4 +11,9 @@ export const PROVENANCE_FIELDS = [
   ['instrument', 'Instrument', 'such as bench scale 3'],
   ['resolution', 'Resolution of the instrument', 'smallest step, with its unit'],
   ['calibratedOn', 'Last calibrated', 'day'],
+  ['calibrationDue', 'Calibration due', 'day'],
+  ['uncertainty', 'Expanded uncertainty U', 'such as 0.02 kg, from the certificate'],
+  ['coverageFactor', 'Its coverage factor k', 'such as 2'],
+  ['uncertaintyDegrees', 'Its degrees of freedom', 'where they are stated'],
+  ['readingUncertainty', 'Uncertainty of one reading', 'standard, such as 0.01 kg'],
 ] as const satisfies readonly (readonly [keyof SampleDraft, string, string])[]

@@ -1,0 +1,15 @@
+ALTER TABLE "claims" ADD COLUMN "limit_side" text DEFAULT 'none' NOT NULL;--> statement-breakpoint
+ALTER TABLE "claims" ADD COLUMN "limit_value" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "claims" ADD COLUMN "guard_factor" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "claims" ADD COLUMN "finite_lot" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE "claims" ADD COLUMN "allow_for_measurement" boolean DEFAULT false NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "grouped_by" text DEFAULT 'none' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "group_column" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "clusters_in_lot" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "strata_sizes" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "calibration_due" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "uncertainty" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "coverage_factor" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "uncertainty_degrees" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD COLUMN "reading_uncertainty" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "samples" ADD CONSTRAINT "samples_grouped_by_known" CHECK ("grouped_by" in ('none', 'clusters', 'strata'));
