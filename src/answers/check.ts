@@ -11,6 +11,7 @@ import { conditionSentence } from '@/words/en/conditionSentences'
 import { CENSUS_LIMITS, censusSentence } from '@/words/en/censusWords'
 import { besideWords, findingLimits, findingSentence } from '@/words/en/findingWords'
 import { basisWords } from '@/words/en/entryWords'
+import { itemWords } from '@/words/en/itemWords'
 import { problemWords } from '@/words/en/problems'
 import { warningWords } from '@/words/en/warnings'
 import { workingSteps } from '@/words/en/working/working'
@@ -60,6 +61,7 @@ function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedChec
   const { conditions, outcome, warnings, coreVersion, kind, hypotheses, ...figures } = computed
   const { significanceLevel } = test
   const basis = basisWords(evidence)
+  const items = itemWords(claim, figures)
   return {
     ok: true,
     coreVersion,
@@ -73,7 +75,13 @@ function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedChec
     finding: {
       outcome,
       sentence: findingSentence({ outcome, claim, significanceLevel, ...figures }),
-      limits: findingLimits({ outcome, significanceLevel, conditions, isExact: isExact(computed) }),
+      limits: findingLimits({
+        outcome,
+        significanceLevel,
+        conditions,
+        isExact: isExact(computed),
+        isOfItems: figures.items !== undefined,
+      }),
       ...(computed.beside
         ? {
             beside: besideWords(
@@ -82,6 +90,7 @@ function inWords({ claim, test, evidence }: CheckRequest, computed: ComputedChec
             ),
           }
         : {}),
+      ...(items.length === 0 ? {} : { items }),
       ...(basis === '' ? {} : { basis }),
     },
     working: workingSteps(computed),

@@ -45,7 +45,10 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
 
 function estimated(figures: EstimateFigures): readonly string[] {
   const { parameter, sample, value, standardError, interval, conditions } = figures
-  const display = displayOf({ parameter, unit: undefined }, decimalsOf({ sample, estimate: { value }, interval }))
+  const display = displayOf(
+    { parameter, unit: undefined },
+    decimalsOf({ sample, estimate: { value }, interval }),
+  )
   const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
   return [
     `${sizeWords(sample)}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(value, display)}${error}. Nothing is tested.`,
@@ -103,6 +106,7 @@ function linesOf(result: CheckResult): readonly string[] {
       row.map((cell, at) => `${LEVEL_HEADS[at]!.toLowerCase()} ${cell}`).join(', '),
     ),
     finding.limits,
+    ...(finding.items ?? []),
     ...(finding.beside ? [finding.beside] : []),
     ...conditions.map(conditionLine),
     ...(finding.basis ? [finding.basis] : []),

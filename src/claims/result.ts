@@ -196,6 +196,8 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
       beside: z.string().optional(),
       /** What became of the entries that the figures were taken from, where it is not nothing. */
       basis: z.string().optional(),
+      /** Of items by their readings: beyond which limit the claimed share of them lies, and what is not told. */
+      items: z.array(z.string()).optional(),
     }),
     /** The formulas with the sample's numbers put in, step by step. */
     working: z.array(stepSchema),

@@ -11,10 +11,10 @@ import { readCount } from './reading/count'
 import type { UnreadEntry } from './reading/readings'
 import { hasUnit } from './draftUnits'
 import { readGroups } from './readGroups'
+import { fromMarks, fromRows, listed } from './readRows'
 import { readMeasurement } from './readMeasurement'
 import { fromEvents, fromStretches } from './readEvents'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
-import type { TakenCount } from './sheet/takeCount'
 import { columnFor, type Taken } from './takenFrom'
 import { type Conversion, conversionBetween } from './reading/units'
 
@@ -180,32 +180,6 @@ function fromSheet(
   }
 }
 
-/** For a share counted from rows that are of clusters or layers: each row, 1 where it has the property. */
-function fromMarks(
-  sample: SampleDraft,
-  { count, rows, groups: labels }: Taken,
-  { left, entries }: Readonly<{ left: ReadonlySet<number>; entries: Entries | undefined }>,
-): Made {
-  const { marks } = count!.listed!
-  if (marks.length === 0)
-    return { missing: [{ field: 'readings', message: 'There is no row to count yet.' }] }
-  const setAside = rows.flatMap((row, at) => (left.has(row) ? [at] : []))
-  const { groups, ...read } = readGroups(sample, { labels, rows, isSetAside: (at) => left.has(rows[at]!) })
-  if (!groups) return read
-  return {
-    rows,
-    evidence: {
-      kind: 'readings',
-      values: [...marks],
-      ...(setAside.length > 0 ? { setAside } : {}),
-      ...groups,
-      ...listed(entries),
-    },
-  }
-}
-
-const listed = (entries: Entries | undefined) => (entries ? { entries: [entries] } : {})
-
 /** Named in one sentence; the rest is counted. */
 const MAX_NAMED = 3
 
@@ -216,17 +190,6 @@ function notReadWords(unread: readonly UnreadEntry[]): string {
   const entries = isOne ? '1 entry is' : `${formatCount(unread.length)} entries are`
   const them = isOne ? 'it' : 'them'
   return `${entries} not read: ${named.join(', ')}${more}. Say how to read ${them}, correct ${them}, or set ${them} aside.`
-}
-
-/** For a share: how many of the rows have the property. */
-function fromRows({ n, successes, withSetAside }: TakenCount, entries: Entries | undefined): Made {
-  if (n === 0) return { missing: [{ field: 'readings', message: 'There is no row to count yet.' }] }
-  const { setAside: _, ...others } = entries ?? {}
-  const whole = Object.keys(others).length > 0 ? others : undefined
-  return {
-    evidence: { kind: 'count', n, successes, ...listed(entries) },
-    ...(withSetAside.n > n ? { withSetAside: { kind: 'count', ...withSetAside, ...listed(whole) } } : {}),
-  }
 }
 
 /** A share of items by their readings is told from both. */

@@ -44,6 +44,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
     { is: 'paragraph', text: write(effectWords(shared, display)) },
     { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
     ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+    ...(finding.items ?? []).map((text) => ({ is: 'paragraph', text: write(text) }) as const),
     ...(finding.beside ? [{ is: 'paragraph', text: write(finding.beside) } as const] : []),
     ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
     ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),

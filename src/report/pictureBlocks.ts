@@ -9,6 +9,7 @@ import { formatCount, formatLimit, formatPValue, withUnit } from '@/words/figure
 import { methodOf, parameterOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
+import { itemsLine } from '@/words/en/itemsLineWords'
 import { histogramWords } from '@/words/en/histogramWords'
 import { samplingWords } from '@/words/en/samplingWords'
 import type { Block } from './document/document'
@@ -25,6 +26,7 @@ type Checked = NonNullable<ClaimStudy['checked']>
 export function pictureBlocks(study: ClaimStudy, checked: Checked, write: Writer): readonly Block[] {
   return [
     ...claimLineBlock(study, checked, write),
+    ...itemsBlock(study, checked, write),
     ...histogramBlocks(study, checked, write),
     ...samplingBlocks(study, checked, write),
   ]
@@ -59,6 +61,21 @@ function claimLineBlock(
   const title =
     each > 1 ? `Claim line (each circle: up to ${write(formatCount(each))} readings)` : 'Claim line'
   return [{ is: 'picture', drawing, title, description }]
+}
+
+/** The readings of items, each held against a limit. */
+function itemsBlock({ reading }: ClaimStudy, { document, result }: Checked, write: Writer): readonly Block[] {
+  const line = itemsLine(document.claim, result)
+  const { values } = reading.evidence
+  if (!line || values.length === 0 || line.mean === undefined) return []
+  const { drawing } = claimLine(
+    {
+      ...{ values, estimate: line.mean, claimed: line.marks, boundWords: '', interval: '' },
+      unit: document.claim.unit ?? '',
+    },
+    write,
+  )
+  return [{ is: 'picture', drawing, title: 'Line of items', description: write(line.description) }]
 }
 
 function claimedIn({ hypotheses }: Checked['result'], display: Display): Claimed {

@@ -82,15 +82,14 @@ export function conditionsFor(
 /** The shape of the totals or of the layers, as of readings taken one by one that come to the same mean and standard error. */
 function groupedShape(values: readonly number[], tested: Tested): readonly Condition[] {
   const sample = { ...moments(values), values, sorted: Float64Array.from(values).sort() }
-  return [
-    normality({
-      n: values.length,
-      need: 'mean',
-      described: appearanceIn(sample),
-      tested,
-      isSpreadKnown: false,
-    }),
-  ]
+  const shape = normality({
+    n: values.length,
+    need: 'mean',
+    described: appearanceIn(sample),
+    tested,
+    isSpreadKnown: false,
+  })
+  return [shape.code === 'shape-of-mean' ? conditions.shapeOfGroups(shape.figures, shape.state) : shape]
 }
 
 function measuredConditions(sample: MeasuredSample, method: Resting, tested: Tested): readonly Condition[] {

@@ -1,3 +1,4 @@
+import { dayNumber } from '@/statistics/numeric/dayNumber'
 import { type Condition, conditions } from '../terms/condition'
 import type { Measurement } from '../terms/measurement'
 import type { SampleOf } from '../terms/sample'
@@ -27,7 +28,7 @@ function resolution(
 function calibration({ calibratedOn, calibrationDue, measuredOn }: Measurement): readonly Condition[] {
   if (!calibratedOn && !calibrationDue) return []
   if (!measuredOn) return [conditions.calibrationUnknown()]
-  const daysFrom = (day: string) => (Date.parse(measuredOn) - Date.parse(day)) / DAY
+  const daysFrom = (day: string) => dayNumber(measuredOn) - dayNumber(day)
   if (calibrationDue && daysFrom(calibrationDue) > 0)
     return [conditions.calibrationOverdue({ days: daysFrom(calibrationDue) })]
   if (calibratedOn && daysFrom(calibratedOn) < 0)
@@ -38,5 +39,3 @@ function calibration({ calibratedOn, calibrationDue, measuredOn }: Measurement):
       : conditions.calibrationOpen({ days: daysFrom(calibratedOn!) }),
   ]
 }
-
-const DAY = 86_400_000

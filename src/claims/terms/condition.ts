@@ -97,6 +97,9 @@ export const conditions = {
     found('shape-of-mean', 'normality', state, figures),
   shapeOfSpread: (figures: ShapeFigures, state: ConditionState) =>
     found('shape-of-spread', 'normality', state, figures),
+  /** Of the totals of clusters, or of readings weighed by their layers. */
+  shapeOfGroups: (figures: ShapeFigures, state: ConditionState) =>
+    found('shape-of-groups', 'normality', state, figures),
   symmetryUnknown: (n: number) => found('symmetry-unknown', 'symmetry', 'unknown', { n }),
   symmetric: (figures: Readonly<{ skewness: number; standardError: number }>) =>
     found('symmetric', 'symmetry', 'no-sign', figures),

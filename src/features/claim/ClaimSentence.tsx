@@ -139,18 +139,22 @@ function CountedBy() {
           setFields({ limitSide: by === 'rows' ? 'none' : 'at-least', method: 'auto', interval: 'auto' })
         }
       />
-      {isOfReadings && (
-        <>
-          {', moved by '}
-          <InlineText
-            label="Guard band, in standard uncertainties of a reading"
-            placeholder="no"
-            inputMode="decimal"
-            {...useField('guardFactor')}
-          />{' '}
-          × its uncertainty
-        </>
-      )}
+      {isOfReadings && <GuardBand />}
+    </>
+  )
+}
+
+function GuardBand() {
+  return (
+    <>
+      {', moved by '}
+      <InlineText
+        label="Guard band, in standard uncertainties of a reading"
+        placeholder="no"
+        inputMode="decimal"
+        {...useField('guardFactor')}
+      />{' '}
+      × its uncertainty
     </>
   )
 }

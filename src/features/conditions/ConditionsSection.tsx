@@ -86,7 +86,10 @@ function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditio
             </span>
           ))}
         </Box>
-        {evidence && <ConditionPicture name={name} of={of} evidence={evidence} unit={first.draft.unit} />}
+        {/* The totals of groups are no readings. */}
+        {evidence && code !== 'shape-of-groups' && (
+          <ConditionPicture name={name} of={of} evidence={evidence} unit={first.draft.unit} />
+        )}
       </div>
     </Row>
   )

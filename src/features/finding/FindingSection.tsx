@@ -13,6 +13,7 @@ import { Computed } from '@/ui/workbench/Computed'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { BothResults } from './BothResults'
+import { ItemsLine } from './ItemsLine'
 import { OutcomeHeading } from './OutcomeHeading'
 import { Remarks } from './Remarks'
 import { Signing, type SignedLine } from './Signing'
@@ -56,12 +57,16 @@ export function FindingSection({
 const Tested = memo(function Tested() {
   return (
     <Computed>
-      {({ result }) => (
+      {({ document, result }) => (
         <>
           <OutcomeHeading />
           <Words />
           <Ways result={result} arrangement="beside" />
           <Note>{result.finding.limits}</Note>
+          <ItemsLine document={document} result={result} />
+          {result.finding.items?.map((sentence) => (
+            <Note key={sentence}>{sentence}</Note>
+          ))}
           <Beside result={result} />
           {result.finding.basis && <Note>{result.finding.basis}</Note>}
           <InDoubt result={result} />

@@ -57,6 +57,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
     result.coreVersion === CORE_VERSION
       ? undefined
       : `It was signed with core ${result.coreVersion}, in these words: “${finding.sentence}”`,
+    ...('items' in finding ? (finding.items ?? []) : []),
     'beside' in finding ? finding.beside : undefined,
     finding.basis,
   ]

@@ -3,6 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import { methodChoices } from '@/claims/methodChoices'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
+import type { MethodOption } from '@/claims/terms/definition'
 import type { Method, Parameter } from '@/claims/terms/names'
 import { lotSizeOf } from '@/claims/terms/sample'
 import { METHOD_WORDS, NEED_WORDS } from '@/words/en/methods'
@@ -72,7 +73,6 @@ function Options() {
   const method = checked?.result.test.method
   const options = method ? methodOf(method).options : []
   const isIntervalChosen = !method || methodOf(method).interval !== 'own'
-  const hasLot = checked !== undefined && lotSizeOf(checked.document.evidence) !== undefined
   return (
     <div>
       Interval:{' '}
@@ -105,6 +105,36 @@ function Options() {
           continuity correction
         </>
       )}
+      <Allowances options={options} />
+      {options.includes('midP') && (
+        <>
+          {' · '}
+          <InlineChoice
+            label="Mid-p"
+            value={draft.midP ? 'yes' : 'no'}
+            words={YES_NO}
+            onChange={(word) => setField('midP', word === 'yes')}
+          />{' '}
+          mid-p
+          {' · both tails by '}
+          <InlineChoice
+            label="Two-sided rule"
+            value={draft.twoSidedRule}
+            words={TWO_SIDED_WORDS}
+            onChange={(rule) => setField('twoSidedRule', rule)}
+          />
+        </>
+      )}
+    </div>
+  )
+}
+
+/** What the standard error of a mean can allow for. */
+function Allowances({ options }: Readonly<{ options: readonly MethodOption[] }>) {
+  const { draft, setField, checked } = useWorkbench()
+  const hasLot = checked !== undefined && lotSizeOf(checked.document.evidence) !== undefined
+  return (
+    <>
       {options.includes('finiteLot') && hasLot && (
         <>
           {' · '}
@@ -129,25 +159,6 @@ function Options() {
           for the uncertainty of the measurement
         </>
       )}
-      {options.includes('midP') && (
-        <>
-          {' · '}
-          <InlineChoice
-            label="Mid-p"
-            value={draft.midP ? 'yes' : 'no'}
-            words={YES_NO}
-            onChange={(word) => setField('midP', word === 'yes')}
-          />{' '}
-          mid-p
-          {' · both tails by '}
-          <InlineChoice
-            label="Two-sided rule"
-            value={draft.twoSidedRule}
-            words={TWO_SIDED_WORDS}
-            onChange={(rule) => setField('twoSidedRule', rule)}
-          />
-        </>
-      )}
-    </div>
+    </>
   )
 }

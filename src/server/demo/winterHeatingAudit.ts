@@ -1,85 +1,15 @@
 import 'server-only'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { columnNamed } from '@/desk/sampleDraft'
+import { BRACKWATER_SACKS } from './brackwaterSacks'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
 import type { DemoCase } from './demoCase'
 import { HEARTHLING_STOVE } from './hearthlingStove'
-import { BAGGING_LINES, ROOM_TEMPERATURES, SACK_MASSES } from './readings'
+import { ROOM_TEMPERATURES } from './readings'
 
 /** The winter heating audit of the Skerrow Fair Measures Office. The office, the island and the firms are invented. */
 export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
-  {
-    reference: 'WH-014',
-    subject: 'Brackwater pellet sacks',
-    party: 'Brackwater Pelletworks',
-    people: 'Inspector on duty, Skerrow Fair Measures Office\nWeighing bench 3',
-    notes: 'One sack was torn when it was opened; its mass is in the sample.',
-    openedOn: '2026-01-13',
-    dueOn: '2026-03-31',
-    samples: [
-      {
-        name: 'Sacks of line 2',
-        readings: SACK_MASSES.map((mass) => mass.toFixed(2)).join('\n'),
-        columns: [{ ...columnNamed('mass', 'number'), label: 'Net mass of a sack', unit: 'kg' }],
-        drawnHow: 'two sacks from each of twelve pallets, by lot',
-        drawnAtRandom: 'random',
-        takenIndependently: 'not-independent',
-        drawnWhen: '2026-01-14',
-        drawnWhere: 'Brackwater, store 2',
-        drawnBy: 'inspector on duty',
-        lot: 'L-0114',
-        lotSize: '960',
-        instrument: 'bench scale 3',
-        resolution: '0.01 kg',
-        calibratedOn: '2025-12-02',
-      },
-      {
-        name: 'Both bagging lines, one shift',
-        readings: (['1', '2'] as const)
-          .flatMap((line) => BAGGING_LINES[line].map((mass) => `${mass.toFixed(2)}\t${line}`))
-          .join('\n'),
-        columns: [
-          { ...columnNamed('mass', 'number'), label: 'Net mass of a sack', unit: 'kg' },
-          { ...columnNamed('line', 'number'), label: 'Bagging line', codes: '1 = old line\n2 = new line' },
-        ],
-        drawnHow: 'every twentieth sack of the shift',
-        drawnAtRandom: 'random',
-        takenIndependently: 'independent',
-        drawnWhen: '2026-01-15',
-        drawnBy: 'inspector on duty',
-        instrument: 'bench scale 3',
-        resolution: '0.01 kg',
-        calibratedOn: '2025-12-02',
-      },
-    ],
-    claims: [
-      {
-        ...EMPTY_CLAIM,
-        sample: 0,
-        source: 'label',
-        wording: '15 kg net',
-        quantity: 'net mass',
-        relation: 'at-least',
-        claimedValue: '15',
-        unit: 'kg',
-      },
-      {
-        ...EMPTY_CLAIM,
-        sample: 1,
-        source: 'contract',
-        wording: 'the new line fills just as evenly',
-        parameter: 'variance-ratio',
-        quantity: 'net mass',
-        relation: 'equal-to',
-        claimedValue: '1',
-        unit: 'kg',
-        column: 'mass',
-        kept: [[{ column: 'line', relation: 'is', value: '1', upTo: '' }]],
-        secondColumn: 'mass',
-        secondKept: [[{ column: 'line', relation: 'is', value: '2', upTo: '' }]],
-      },
-    ],
-  },
+  BRACKWATER_SACKS,
   {
     reference: 'WH-017',
     subject: 'Deliveries of the winter',

@@ -45,7 +45,13 @@ export const ClaimLine = memo(function ClaimLine({
   figures,
   labels,
   description,
-}: Readonly<{ figures: ClaimLineFigures; labels: ClaimLineLabels; description: string }>) {
+  name = 'claim line',
+}: Readonly<{
+  figures: ClaimLineFigures
+  labels: ClaimLineLabels
+  description: string
+  name?: 'claim line' | 'line of items'
+}>) {
   const colours = useColours()
   const drawing = useMemo(() => colours && claimLineData(figures, colours), [figures, colours])
   const drawn = useMemo(
@@ -60,12 +66,12 @@ export const ClaimLine = memo(function ClaimLine({
   return (
     <>
       <Picture
-        name="claim line"
+        name={name}
         description={description}
         height={`${HEIGHTS[figures.values.length === 0 ? 'bare' : 'readings'] + (figures.bound ? HEIGHTS.bound : 0)}px`}
         ground="surface"
         drawing={drawn}
-        testId="claim-line"
+        testId={name.replaceAll(' ', '-')}
       />
       {drawing && drawing.each > 1 && <Note>each circle: up to {formatCount(drawing.each)} readings</Note>}
     </>

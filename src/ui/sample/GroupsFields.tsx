@@ -69,7 +69,7 @@ export function GroupsFields() {
             inputMode="decimal"
             onChange={(count) => setField('clustersInLot', count)}
           />{' '}
-          in the lot
+          in the lot (state it only where all of each was measured)
         </>
       )}
       {groupedBy === 'strata' && (

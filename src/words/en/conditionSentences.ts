@@ -19,10 +19,13 @@ const riskWords = (level: number, stated: number) =>
     : `about ${risk(level)} instead of ${risk(stated)}`
 
 /** What the shape of the readings does to the level of the test. */
-function shapeWords(figures: FiguresOf<'shape-of-mean'>, method: string, state: ConditionState): string {
+function shapeWords(
+  figures: FiguresOf<'shape-of-mean'>,
+  { method, state, of = 'readings' }: Readonly<{ method: string; state: ConditionState; of?: string }>,
+): string {
   const { n, skewness, excessKurtosis, standardError, level, farLevel, stated } = figures
   const [name, value] = skewness === undefined ? ['excess kurtosis', excessKurtosis!] : ['skewness', skewness]
-  const shape = `The shape of the readings (${name} ${formatNumber(value, 2)}, standard error ${formatNumber(standardError, 2)})`
+  const shape = `The shape of the ${of} (${name} ${formatNumber(value, 2)}, standard error ${formatNumber(standardError, 2)})`
   switch (state) {
     case 'met':
       return `${shape} leaves the risk of the ${method} as it is stated, at the far end of what so many readings leave open too: ${riskWords(farLevel, stated)}.`
@@ -123,9 +126,12 @@ const SENTENCES: {
     `${IN_ORDER} it does not look like chance: ${order(figures)}. ${correlationWords(figures)}`,
   'normality-unknown': (_, method) =>
     `From these figures it cannot be told whether the shape of the population leaves the ${method} its risk. The readings themselves would show it.`,
-  'shape-of-mean': (figures, method, state) => `${shapeWords(figures, method, state)}${asideWords(figures)}`,
+  'shape-of-mean': (figures, method, state) =>
+    `${shapeWords(figures, { method, state })}${asideWords(figures)}`,
   'shape-of-spread': (figures, method, state) =>
-    `${shapeWords(figures, method, state)}${asideWords(figures)}`,
+    `${shapeWords(figures, { method, state })}${asideWords(figures)}`,
+  'shape-of-groups': (figures, method, state) =>
+    shapeWords(figures, { method, state, of: 'clusters’ totals, or of readings weighed by their layers' }),
   'symmetry-unknown': () =>
     'The readings are too few, or too equal, to tell whether the population is symmetric, on which the signed-rank test rests.',
   symmetric: () => 'The readings are no more skewed than a symmetric population would show.',

@@ -54,6 +54,8 @@ export type RiskFigures = Readonly<{
   significanceLevel: number
   /** Whether the test keeps its level exactly. */
   isExact: boolean
+  /** Whether something is said of each item, by the uncertainty of its reading. */
+  isOfItems?: boolean
   conditions: readonly Pick<Condition, 'name' | 'state' | 'of'>[]
 }>
 
@@ -61,7 +63,9 @@ export type RiskFigures = Readonly<{
 const NO_RISK: readonly Condition['name'][] = ['outliers', 'share-of-lot']
 
 /** What the finding does not say, and how often its rule goes wrong as far as that can be stated. */
-export function findingLimits({ outcome, significanceLevel, isExact, conditions }: RiskFigures): string {
+export function findingLimits(figures: RiskFigures): string {
+  const { outcome, significanceLevel, isExact, conditions } = figures
+  const single = figures.isOfItems ? '' : ' Nothing is said of any single item.'
   switch (outcome) {
     case 'contradicted':
     case 'supported': {
@@ -69,11 +73,11 @@ export function findingLimits({ outcome, significanceLevel, isExact, conditions 
       const resting = conditions.filter(({ name }) => !NO_RISK.includes(name))
       const open = openConditions(resting)
       if (open)
-        return `How often this rule goes wrong can’t be stated, since conditions that it rests on are open: ${open}. Nothing is said of any single item.`
+        return `How often this rule goes wrong can’t be stated, since conditions that it rests on are open: ${open}.${single}`
       const isMet = resting.every(({ state }) => state === 'met')
       const often = `${isExact && isMet ? 'at most' : 'about'} ${formatPercent(significanceLevel)}`
       const asFar = isMet ? '' : ', as far as so few readings tell: the conditions say what they leave open'
-      return `How often this rule goes wrong: a claim that only just ${wrong} by ${often} of samples drawn like this one${asFar}. Nothing is said of any single item.`
+      return `How often this rule goes wrong: a claim that only just ${wrong} by ${often} of samples drawn like this one${asFar}.${single}`
     }
     case 'not-contradicted':
       return 'This does not show the claim to be true. A gap too small for a sample of this size to find may be there.'
