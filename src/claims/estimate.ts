@@ -27,6 +27,7 @@ export const estimateRequestSchema = z.strictObject({
   }),
 })
 
+export type EstimateDocument = z.input<typeof estimateRequestSchema>
 export type EstimateRequest = z.output<typeof estimateRequestSchema>['estimate']
 
 /** An estimate with its interval, and what it rests on. */

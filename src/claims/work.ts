@@ -1,4 +1,5 @@
 import { methodOf, parameterOf } from './all'
+import type { EstimateDocument } from './estimate'
 import { type CheckDocument, USUAL_RESAMPLES } from './terms/request'
 
 /** So many looks at a reading are taken between two frames of a screen. */
@@ -11,15 +12,34 @@ export function takesLong(document: CheckDocument): boolean {
   return looksOf(document) > MAX_AT_ONCE
 }
 
+/** Whether an estimate does, which has no value to be tested against. */
+export const takesLongToEstimate = ({ estimate: { parameter, evidence, test } }: EstimateDocument): boolean =>
+  looksOf({ claim: { parameter }, evidence, test }) > MAX_AT_ONCE
+
 /** How many looks at a reading a check comes to; a thousand of them take about a millisecond. */
-export function looksOf(document: CheckDocument): number {
+export function looksOf(
+  document: Pick<CheckDocument, 'evidence' | 'test'> &
+    Readonly<{ claim: Pick<CheckDocument['claim'], 'parameter'> }>,
+): number {
   const { claim, evidence, test } = document
   const stated = test?.method ?? 'auto'
-  const method = stated === 'auto' ? parameterOf(claim.parameter).usualMethod(test ?? {}) : stated
+  const method =
+    stated === 'auto'
+      ? parameterOf(claim.parameter).usualMethod({ ...test, design: designIn(evidence) })
+      : stated
   const { looks, isResampled } = methodOf(method).work
   const times = isResampled ? (test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_LOOK : 1
   return readingsIn(evidence) * looks * times
 }
+
+const designIn = (evidence: CheckDocument['evidence']) =>
+  evidence.kind !== 'readings'
+    ? undefined
+    : evidence.cluster
+      ? 'clusters'
+      : evidence.stratum
+        ? 'strata'
+        : undefined
 
 function readingsIn(evidence: CheckDocument['evidence']): number {
   switch (evidence.kind) {

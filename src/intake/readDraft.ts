@@ -1,4 +1,5 @@
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
+import type { EstimateDocument } from '@/claims/estimate'
 import { needsTolerance } from '@/claims/terms/relations'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { Limit } from '@/claims/terms/limit'
@@ -6,6 +7,7 @@ import type { Tolerance } from '@/claims/terms/claim'
 import { type ClaimDraft, isByReadings } from '@/desk/claimDraft'
 import {
   ANY,
+  type Field,
   type FieldProblem,
   FieldReader,
   NOT_NEGATIVE,
@@ -27,11 +29,15 @@ export type DraftReading = Readonly<{
   claim?: CheckDocument['claim']
   /** Present when nothing is missing and everything stated can be read. */
   document?: CheckDocument
+  /** Present where the claim has no value yet and nothing else is missing: what can be estimated all the same. */
+  estimate?: EstimateDocument
   /** For display; absent: chosen from the standard error. */
   decimals?: number
 }>
 
 const MAX_DECIMALS = 12
+/** What a claim is held to, and no estimate needs. */
+const OF_VALUE: readonly Field[] = ['claimedValue', 'toleranceBelow', 'toleranceAbove']
 
 /**
  * Makes a check document of a claim and the evidence that it is held against.
@@ -57,22 +63,18 @@ export function readDraft(draft: ClaimDraft, { evidence, ...sample }: EvidenceRe
   const isOpen = value === undefined || (isByReadings(draft) && !limit)
   const claim = isOpen ? undefined : claimOf(draft, value, { tolerance, limit })
   const reading = { problems, missing, ...stated({ claim, decimals }) }
+  const test = {
+    ...stated({ significanceLevel, secondSignificanceLevel, confidenceLevel, knownStandardDeviation }),
+    ...optionsOf(draft),
+  }
+  const isOnlyValueMissing = missing.every(({ field }) => OF_VALUE.includes(field))
+  if (evidence && missing.length > 0 && isOnlyValueMissing && problems.length === 0) {
+    const { parameter } = draft
+    return { ...reading, estimate: { estimate: { parameter, evidence, ...stated({ limit }), test } } }
+  }
   if (!claim || !evidence || missing.length > 0 || problems.length > 0) return reading
 
-  const document: CheckDocument = {
-    claim,
-    evidence,
-    test: {
-      ...stated({
-        significanceLevel,
-        secondSignificanceLevel,
-        confidenceLevel,
-        knownStandardDeviation,
-      }),
-      ...optionsOf(draft),
-    },
-  }
-  return { ...reading, document }
+  return { ...reading, document: { claim, evidence, test } }
 }
 
 function claimOf(

@@ -2,8 +2,9 @@ import { type CensusResult, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import { signedIn } from '@/casefile/signedText'
 import { intervalWords } from '@/words/en/claimLineWords'
-import { openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
+import { CONDITION_NAMES, openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
 import { formatCount, formatPValue } from '@/words/figures'
+import { estimateSentence } from '@/words/en/estimateWords'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Block } from './document/document'
 import type { Writer } from './language'
@@ -84,13 +85,29 @@ function censusBlocks(
 }
 
 /** What is missing before there can be a finding. */
-function openBlocks({ reading, refusal }: ClaimStudy, write: Writer): readonly Block[] {
+/** What is estimated while a claim has no value, and what that rests on. */
+function estimateBlocks({ claim, reading, estimated, formats }: ClaimStudy, write: Writer): readonly Block[] {
+  if (!estimated) return []
+  const { parameter, quantity, unit } = claim.draft
+  const subject = { parameter, quantity, unit, limit: reading.estimate?.estimate.limit }
+  return [
+    { is: 'paragraph', text: write(estimateSentence(subject, estimated, formats.display)) },
+    {
+      is: 'list',
+      items: estimated.conditions.map(({ name, sentence }) => write(`${CONDITION_NAMES[name]}: ${sentence}`)),
+    },
+  ]
+}
+
+function openBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+  const { reading, refusal } = study
   const items = [...reading.missing, ...reading.problems].map(({ message }) => write(message))
   const why = refusal === undefined ? items : [...items, write(refusal)]
   return [
     { is: 'outcome', outcome: 'open', words: OUTCOME_WORDS.open },
     { is: 'paragraph', text: 'There is no finding yet:' },
     { is: 'list', items: why },
+    ...estimateBlocks(study, write),
   ]
 }
 

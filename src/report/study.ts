@@ -19,6 +19,8 @@ import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
 import { changedAfterReadings } from '@/desk/trail/changedAfter'
 import { changedAfterWords } from '@/words/en/trailWords'
+import type { EstimateFigures } from '@/answers/estimateRequest'
+import { decimalsOf } from '@/words/estimateDecimals'
 import { type Formats, formatsFor } from '@/words/formats'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 
@@ -47,6 +49,8 @@ export type ClaimStudy = Readonly<{
     }>
   /** What the claim comes to for a lot that was measured whole; there is then no test. */
   census?: Answered<CensusResult>
+  /** What is known while the claim has no value. */
+  estimated?: EstimateFigures
   /** What was changed after the readings were in; empty where nothing was. */
   changedAfter: string
   /** Why there is no result though everything needed is stated, in the core's words. */
@@ -94,8 +98,11 @@ export async function studyClaims(
     const census =
       untested?.ok && !isTested(untested) ? fingerprinted(reading.document!, untested) : undefined
     const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
+    const estimate = reading.estimate && (await wants.computing.estimate(reading.estimate))
+    const estimated = estimate?.ok ? estimate.estimate : undefined
     const decimals = wants.decimals ?? reading.decimals
-    const formats = formatsFor(subject, checked?.result, decimals)
+    const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
+    const formats = formatsFor(subject, own, decimals)
     const document = (checked ?? census)?.document
     const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
     const findings = []
@@ -114,6 +121,7 @@ export async function studyClaims(
       reading,
       ...(checked ? { checked } : {}),
       ...(census ? { census } : {}),
+      ...(estimated ? { estimated } : {}),
       ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
       decimals,
       formats,

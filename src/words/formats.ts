@@ -18,12 +18,12 @@ export type Formats = Readonly<{
 const USUAL_DECIMALS = 3
 
 /**
- * @param figures - of the check; absent while there are none
+ * @param figures - of the check, or decimals worth reading; absent while there are none
  * @param chosen - the decimals chosen for the claim
  */
 export function formatsFor(
   claim: OfUnit,
-  figures: EstimateFigures | undefined,
+  figures: EstimateFigures | number | undefined,
   chosen: number | undefined,
 ): Formats {
   const display = displayOf(claim, figures ?? USUAL_DECIMALS, chosen)

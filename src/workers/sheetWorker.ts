@@ -2,6 +2,8 @@ import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
 import { check } from '@/answers/check'
+import { estimate } from '@/answers/estimateRequest'
+import type { EstimateDocument } from '@/claims/estimate'
 import type { CheckDocument } from '@/claims/terms/request'
 import { describeShortly } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
@@ -117,6 +119,7 @@ const sheets = {
 
   /** Checks what is too large to be checked between two keystrokes. */
   check: (document: CheckDocument) => check(document),
+  estimate: (document: EstimateDocument) => estimate(document),
 }
 
 export type SheetWorker = typeof sheets

@@ -43,23 +43,28 @@ const State = chakra('span', {
 
 /** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
-  const { draft, first, second } = useWorkbench()
+  const { draft, first, second, estimated } = useWorkbench()
   // An exposure is of no lot.
   const hasLot = parameterOf(draft.parameter).sample !== 'events'
   return (
     <Section id="conditions" number={number} title="Conditions">
       <SampleQuestions hasLot={hasLot} source={first} isOfTwo={second !== undefined} />
       {second && second.sample.id !== first.sample.id && <SampleQuestions hasLot source={second} isOfTwo />}
-      <Computed>
-        {({ result }) => (
-          <ul aria-label="Conditions">
-            {result.conditions.map((condition) => (
-              <ConditionRow key={`${condition.name} ${condition.of ?? ''}`} condition={condition} />
-            ))}
-          </ul>
-        )}
-      </Computed>
+      {estimated && <ConditionList conditions={estimated.conditions as Shown} />}
+      <Computed>{({ result }) => <ConditionList conditions={result.conditions} />}</Computed>
     </Section>
+  )
+}
+
+type Shown = CheckResult['conditions']
+
+function ConditionList({ conditions }: Readonly<{ conditions: Shown }>) {
+  return (
+    <ul aria-label="Conditions">
+      {conditions.map((condition) => (
+        <ConditionRow key={`${condition.name} ${condition.of ?? ''}`} condition={condition} />
+      ))}
+    </ul>
   )
 }
 

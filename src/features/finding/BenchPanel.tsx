@@ -9,6 +9,7 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
 import { Beside } from './Beside'
 import { ClaimLineFigure } from './ClaimLineFigure'
+import { EstimatedSoFar } from './EstimatedSoFar'
 import { FindingSentence } from './FindingSentence'
 import { KeyFigures } from './KeyFigures'
 import { OutcomeHeading } from './OutcomeHeading'
@@ -30,12 +31,12 @@ const Panel = chakra('aside', {
 
 /** The finding so far, always in view; on a narrow page only its mark and its word, in a bar at the bottom. */
 export function BenchPanel() {
-  const { census } = useWorkbench()
+  const { census, estimated } = useWorkbench()
   return (
     <Panel aria-label="Finding so far" tabIndex={0}>
       <OutcomeHeading />
       <Box hideBelow="md">
-        {census ? <p>{census.result.finding.sentence}</p> : <TestedSoFar />}
+        {census ? <p>{census.result.finding.sentence}</p> : estimated ? <EstimatedSoFar /> : <TestedSoFar />}
         <Asked />
       </Box>
     </Panel>

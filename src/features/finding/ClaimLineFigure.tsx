@@ -13,22 +13,26 @@ import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
 /** The claim line of the claim as it stands. It may lag a moment behind what is typed; the figures never do. */
 export function ClaimLineFigure() {
-  const { evidence, checked, draft } = useWorkbench()
+  const { evidence, checked, estimated, draft } = useWorkbench()
   const { display } = useFormats()
   const { parameter } = draft
   const shown = useDeferredValue(
-    useMemo(() => ({ evidence, checked, display, parameter }), [evidence, checked, display, parameter]),
+    useMemo(
+      () => ({ evidence, checked, estimated, display, parameter }),
+      [evidence, checked, estimated, display, parameter],
+    ),
   )
   const drawing = useMemo(() => drawingOf(shown), [shown])
-  if (drawing.figures.values.length === 0 && !checked) return null
+  if (drawing.figures.values.length === 0 && !checked && !estimated) return null
   return <ClaimLine {...drawing} />
 }
 
-type Shown = Pick<ReturnType<typeof useWorkbench>, 'evidence' | 'checked'> &
+type Shown = Pick<ReturnType<typeof useWorkbench>, 'evidence' | 'checked' | 'estimated'> &
   Readonly<{ display: ReturnType<typeof useFormats>['display']; parameter: Parameter }>
 
-function drawingOf({ evidence, checked, display, parameter }: Shown) {
+function drawingOf({ evidence, checked, estimated, display, parameter }: Shown) {
   const result = checked?.result
+  const interval = result?.interval ?? estimated?.interval
   const nil = result?.hypotheses.null
   const claimed = (nil === undefined ? [] : 'lower' in nil ? [nil.lower, nil.upper] : [nil.value]).map(
     (value) => scaled(value, display),
@@ -41,14 +45,14 @@ function drawingOf({ evidence, checked, display, parameter }: Shown) {
     figures: {
       values,
       claimed,
-      estimate: inScale(result?.estimate.value),
-      lower: inScale(result?.interval?.lower),
-      upper: inScale(result?.interval?.upper),
+      estimate: inScale(result?.estimate.value ?? estimated?.value),
+      lower: inScale(interval?.lower),
+      upper: inScale(interval?.upper),
       bound: mirror && boundIn(mirror, display),
     },
     labels: {
       unit: unit ?? '',
-      interval: result?.interval ? intervalWords(result.interval, display) : '',
+      interval: interval ? intervalWords(interval, display) : '',
       bound: mirror ? intervalWords(mirror, display) : '',
       claimed: claimed.map(
         (value) => `${claimed.length === 2 ? 'limit' : 'claimed'} ${withUnit(formatLimit(value), unit)}`,

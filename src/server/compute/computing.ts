@@ -2,7 +2,8 @@ import 'server-only'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import type { CheckAnswer } from '@/claims/checkAnswer'
 import type { CheckDocument } from '@/claims/terms/request'
-import { looksOf } from '@/claims/work'
+import type { EstimateDocument } from '@/claims/estimate'
+import { looksOf, takesLongToEstimate } from '@/claims/work'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { sha256 } from '@/data/trailRepository'
 import { inThread, type JobLimits } from './pool'
@@ -37,6 +38,10 @@ export function computing(limits: JobLimits = {}): Computing {
       kept.set(key, answer)
       return answer
     },
+    estimate: (document) =>
+      takesLongToEstimate(document as EstimateDocument)
+        ? inThread('estimate', document, limits)
+        : AT_ONCE.estimate(document),
     examine: (examination) => inThread('examine', examination, limits),
   }
 }

@@ -9,6 +9,7 @@ import type { Report } from '@/report/document/document'
 /** What the server has done in a thread of its own, so that others are answered meanwhile. */
 export const JOBS = {
   check: AT_ONCE.check,
+  estimate: AT_ONCE.estimate,
   examine: AT_ONCE.examine,
   outcome: checkOutcome,
   /** The part of a workbook that is chosen. */

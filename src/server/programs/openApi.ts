@@ -97,7 +97,8 @@ export function openApi(): object {
     paths: {
       '/check': {
         post: {
-          summary: 'Answers a request: a check, a reckoning, a description, a plan, an adjustment or an estimate.',
+          summary:
+            'Answers a request: a check, a reckoning, a description, a plan, an adjustment or an estimate.',
           requestBody: {
             required: true,
             content: {

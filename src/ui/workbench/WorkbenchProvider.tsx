@@ -3,6 +3,7 @@
 import { parameterOf } from '@/claims/all'
 import { useRouter } from 'next/navigation'
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react'
+import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { CheckDocument } from '@/claims/terms/request'
 import { type CensusResult, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
@@ -21,6 +22,7 @@ import { useTaken } from '../sample/useTaken'
 import { type Saving, useSaving } from '../saving/useSaving'
 import { claimVersion } from './claimVersion'
 import { type Answered, useAnswer } from './useAnswer'
+import { useEstimate } from './useEstimate'
 
 /** Where readings come from: a sample, the part of it that the claim is held against, and what that comes to. */
 export type Source = Readonly<{
@@ -52,6 +54,8 @@ type Workbench = Readonly<{
   /** What a claim comes to for a lot that was measured whole. */
   census: Readonly<{ document: CheckDocument; result: CensusResult }> | undefined
   refusal: Problem | undefined
+  /** What is known while the claim has no value. */
+  estimated: EstimateFigures | undefined
   /** Whether a newer answer is on its way. */
   isStale: boolean
   saving: Saving
@@ -119,11 +123,12 @@ export function WorkbenchProvider({
   const { claim } = reading
   const hypotheses = useMemo(() => claim && { ...hypothesesOf(claim), claim }, [claim])
   const { answered, isStale } = useAnswer(reading.document)
+  const estimated = useEstimate(reading.estimate)
   const { checked, census, refusal } = useMemo(() => partsOf(answered), [answered])
   const workbench = useMemo(
     () => ({
       ...{ draft, setField, setFields, first: first!, second, evidence: shown, reading },
-      ...{ hypotheses, checked, census, refusal, isStale, saving },
+      ...{ hypotheses, checked, census, refusal, estimated, isStale, saving },
     }),
     [
       draft,
@@ -137,6 +142,7 @@ export function WorkbenchProvider({
       checked,
       census,
       refusal,
+      estimated,
       isStale,
       saving,
     ],
