@@ -4,7 +4,6 @@ import { type Outcome, success } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
-import type { Entries } from '@/claims/terms/entries'
 import { formatCount } from '@/words/figures'
 import { convertedBy, entriesOf } from './entriesOf'
 import { readCount } from './reading/count'
@@ -154,9 +153,11 @@ function fromSheet(
   const measured = conversion
     ? { measured: { values: taken.value.values, unit: unitOf({ sample, taken, draft }) } }
     : {}
-  const reading = { values, rows, setAside, ...measured }
+  const { censored } = taken.value
+  // What is drawn and described is what was measured, and a limit was not.
+  const reading = { values: censored ? [] : values, rows, setAside, ...measured }
   if (parameterOf(draft.parameter).sample === 'events')
-    return { ...reading, ...fromStretches(fields, draft, { ...reading, entries }) }
+    return { ...reading, ...fromStretches(fields, draft, { ...reading, values, entries }) }
   const tested = values.length - setAside.length
   if (tested < MIN_READINGS) {
     const seen = tested === 0 ? 'there are none yet' : 'there is one so far'
@@ -174,6 +175,7 @@ function fromSheet(
       kind: 'readings',
       values: [...values],
       ...(setAside.length > 0 ? { setAside: [...setAside] } : {}),
+      ...(censored ? { censored: { below: [...censored.below], above: [...censored.above] } } : {}),
       ...read.groups,
       ...listed(entries),
     },

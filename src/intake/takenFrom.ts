@@ -116,7 +116,7 @@ export function wantedOf(
 
 /** A sheet that was typed, with what could not be read of it, or columns of a file. */
 export type TakenSheet = Pick<TypedSheet, 'columns' | 'rowCount'> &
-  Partial<Pick<TypedSheet, 'unread' | 'said' | 'header'>>
+  Partial<Pick<TypedSheet, 'unread' | 'said' | 'limits' | 'header'>>
 
 /**
  * What a claim takes from a sheet.
@@ -139,7 +139,10 @@ export function takeWanted(
   if (!labels.ok) return labels
   if (!countsRows(wanted)) {
     const writing = writingFor(wanted, column)
-    const taken = takeReadings({ columns, rowCount }, { column, kept, mark, writing })
+    const taken = takeReadings(
+      { columns, rowCount },
+      { column, kept, mark, writing, limits: sheet.limits?.[column] },
+    )
     if (!taken.ok) return taken
     return success({
       ...taken.value,
@@ -184,12 +187,19 @@ const writingFor = ({ written }: SettledWanted, name: string): Writing =>
 
 const ORDERED: readonly ConditionRelation[] = ['above', 'at-least', 'below', 'at-most', 'between']
 
+/** A row that is kept where another lies above a value can't be told of an entry that is a limit itself. */
+const beyondOrder = (name: string) => ({
+  code: 'not-numbers',
+  path: 'kept',
+  message: `“${name}” has entries that are limits, such as “< 0.5”: whether they lie above or below another value is not known, so rows cannot be kept or counted by it. Go by another column, or claim a share of items by their readings, which takes them.`,
+})
+
 /**
  * The columns with those of texts read as numbers that a condition compares with a number: a text that is none would not be
  * above or below it, and nobody would see. What can't be read of all columns that are wanted is told of.
  */
 function withCompared(
-  { columns, unread: typed = [], said: typedSaid = {} }: TakenSheet,
+  { columns, unread: typed = [], said: typedSaid = {}, limits = {} }: TakenSheet,
   wanted: SettledWanted,
 ): Outcome<Required<Pick<TypedSheet, 'columns' | 'unread' | 'said'>>> {
   const names = namesWanted(wanted)
@@ -199,10 +209,12 @@ function withCompared(
   for (const { column: name, relation, value } of conditionsOf(wanted)) {
     const at = made.findIndex((column) => column.name === name)
     const found = made[at]
+    if (ORDERED.includes(relation) && limits[name]) return failure(beyondOrder(name))
     if (!found || !isOfTexts(found) || !ORDERED.includes(relation)) continue
     if (!hasDigits(found) || !readNumber(value, wanted.decimalMark).ok)
       return failure(notNumbers(found, 'Only numbers and dates lie above, below or between.'))
     const read = asNumbers(found, writingFor(wanted, name))
+    if (read.limits.below.length + read.limits.above.length > 0) return failure(beyondOrder(name))
     made[at] = read.column
     for (const one of read.unread) unread.push(one)
     if (read.said) said[name] = read.said

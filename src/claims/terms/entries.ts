@@ -6,9 +6,10 @@ import { z } from 'zod'
  *
  * `thousands`: the text stands between groups of three digits; `decimals`: it is a decimal mark beside the usual one; `unit`: it
  * is taken off; `missing`: it stands for nothing measured; `apart`: entries of one line are readings each; `entry`: the first
- * line is an entry and not the column's name; `dates`: days are written day-first or month-first, whichever the text says.
+ * line is an entry and not the column's name; `dates`: days are written day-first or month-first, whichever the text says;
+ * `limits`: "< 0.5" says only that what was measured lies below 0.5, "> 20" that it lies above 20.
  */
-export const READ_RULES = ['thousands', 'decimals', 'unit', 'missing', 'apart', 'entry', 'dates'] as const
+export const READ_RULES = ['thousands', 'decimals', 'unit', 'missing', 'apart', 'entry', 'dates', 'limits'] as const
 
 const count = z.int().positive()
 

@@ -92,6 +92,12 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
           kept={{ width: draft.binWidth, keep: (width) => setField('binWidth', width) }}
         />
       )}
+      {evidence.evidence?.kind === 'readings' && evidence.evidence.censored && (
+        <p>
+          Some entries say only that what was measured lies below or above a limit, so the readings are not
+          drawn or described here.
+        </p>
+      )}
       <PrintedReadings evidence={evidence} />
       {sample.setAside.length > 0 && <SetAsideList />}
       <BringIn caseId={caseId} onBrought={holdAgainst} />

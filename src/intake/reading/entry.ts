@@ -22,6 +22,12 @@ export function readEntry(text: string, writing: Writing): NumberReading {
   if (plain.ok) return plain
   const entry = unquoted(text)
   const { rules } = writing
+  const limit = rules.some(({ rule }) => rule === 'limits') ? limitAt(entry) : undefined
+  if (limit) {
+    const beyond = readEntry(limit.number, writing)
+    const isNumber = beyond.ok && !Number.isNaN(beyond.value) && beyond.side === undefined
+    return isNumber ? { ...beyond, side: limit.side } : { ok: false, reason: 'not-a-number' }
+  }
   if (rules.some((one) => one.rule === 'missing' && one.text === entry))
     return { ok: true, value: Number.NaN }
   const bare = signed(withoutUnit(entry, rules))
@@ -71,6 +77,15 @@ function grouped(text: string, sign: string, mark: DecimalMark): number | undefi
 export function unquoted(text: string): string {
   const parts = QUOTED.exec(text.trim())
   return (parts?.slice(1).find((part) => part !== undefined) ?? text).trim()
+}
+
+const LIMIT = /^([<>])\s*([^<>=\s][^<>=]*)$/
+
+/** What an entry says to lie below or above: "< 0.5". */
+export function limitAt(text: string): Readonly<{ side: 'below' | 'above'; number: string }> | undefined {
+  if (text.length > LONGEST) return undefined
+  const [, sign, number] = LIMIT.exec(text) ?? []
+  return number === undefined ? undefined : { side: sign === '<' ? 'below' : 'above', number }
 }
 
 /** A number with a unit behind it, or a currency before it. */

@@ -1,7 +1,8 @@
 import type { DecimalMark } from '@/desk/typed'
 
 export type NumberReading =
-  | Readonly<{ ok: true; value: number }>
+  /** `side`: of an entry that says only on which side of the value it lies. */
+  | Readonly<{ ok: true; value: number; side?: 'below' | 'above' }>
   | Readonly<{ ok: false; reason: 'not-a-number' | 'other-decimal-mark' | 'too-large' }>
 
 const PLAIN = /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i

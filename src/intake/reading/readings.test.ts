@@ -42,7 +42,8 @@ test('points at what is no number by its line, and reads the rest', () => {
 })
 
 test('nothing typed is no readings', () => {
-  expect(read('')).toEqual({ values: [], places: [], entries: [], unread: [], lineCount: 1 })
+  const limits = { below: [], above: [] }
+  expect(read('')).toEqual({ values: [], places: [], entries: [], unread: [], limits, lineCount: 1 })
 })
 
 test.each([
@@ -109,7 +110,7 @@ test.each<[string, DecimalMark, readonly (readonly number[])[]]>([
 })
 
 test.each([
-  '<0.5',
+  '<<0.5',
   '12.5 n.d.',
   '15.0x',
   '12:30',

@@ -19,12 +19,18 @@ export type UnreadEntry = Readonly<{
   reason: UnreadReason
 }>
 
+/** Entries, by their rows, that lie below or above the value that they name. */
+export type Limits = Readonly<{ below: readonly number[]; above: readonly number[] }>
+export const NO_LIMITS: Limits = { below: [], above: [] }
+
 export type Readings = Readonly<{
   values: readonly number[]
   /** Which entry each value is, counted from 0 over all entries, those that are no numbers too. */
   places: readonly number[]
   /** Every entry as it stands in the text. */
   entries: readonly string[]
+  /** Entries that say only on which side of their value they lie. */
+  limits: Limits
   /** Entries that are no numbers. They stay in the text, and while they do nothing is computed. */
   unread: readonly Omit<UnreadEntry, 'column'>[]
   /** The first line, where it names the column: an entry without a reading. */
@@ -50,10 +56,12 @@ export function readReadings(text: string, writing: Writing): Readings {
   const isSheet = !isApart && listCount > 1
   const [values, places, entries]: [number[], number[], string[]] = [[], [], []]
   const unread: Omit<UnreadEntry, 'column'>[] = []
+  const limits: Readonly<Record<keyof Limits, number[]>> = { below: [], above: [] }
   const take = ({ start, text: entry, reading }: Entry, line: number) => {
     const row = entries.push(entry) - 1
     if (!reading.ok) unread.push({ line, start, text: entry, row, reason: reading.reason })
     else if (!Number.isNaN(reading.value)) {
+      if (reading.side) limits[reading.side].push(row)
       places.push(row)
       values.push(reading.value)
     }
@@ -69,7 +77,7 @@ export function readReadings(text: string, writing: Writing): Readings {
   const [first] = unread
   const isFirst = first?.row === 0 && first.reason !== 'several-columns'
   const header = isFirst && isHeader(entries, writing) ? first.text : undefined
-  const read = { values, places, entries, lineCount }
+  const read = { values, places, entries, lineCount, limits }
   return header === undefined ? { ...read, unread } : { ...read, unread: unread.slice(1), header }
 }
 

@@ -3,7 +3,7 @@ import type { DecimalMark } from '@/desk/typed'
 import { isMissingWord } from './missingWords'
 import { THOUSANDS } from './thousands'
 import { isKnownUnit } from './units'
-import { MARKS, readEntry, unitAt, unquoted, type Writing } from './entry'
+import { limitAt, MARKS, readEntry, unitAt, unquoted, type Writing } from './entry'
 import { piecesApart } from './lists'
 
 /** What somebody has to say for an entry to be read. */
@@ -36,9 +36,12 @@ export function waysToRead(text: string, writing: Writing, among: Among): readon
     if (!isKnown) ways.push({ ...said, values })
   }
   if (isMissingWord(entry)) add(said(writing, { rule: 'missing', text: entry }), [Number.NaN])
-  for (const unit of unitsFor(entry, writing, among)) {
+  const limit = limitAt(entry)
+  const isNew = limit && !writing.rules.some(({ rule }) => rule === 'limits')
+  const beyond: readonly ReadRule[] = isNew ? [{ rule: 'limits', text: '' }] : []
+  for (const unit of unitsFor(limit?.number ?? entry, writing, among)) {
     for (const way of spellings(writing, among)) {
-      const tried = said(writing, ...unit, ...way.rules)
+      const tried = said(writing, ...unit, ...way.rules, ...beyond)
       const reading = readEntry(entry, { ...tried, mark: way.mark })
       if (reading.ok) add({ mark: way.mark, rules: tried.rules }, [reading.value])
     }

@@ -1,6 +1,6 @@
 import { type ReadAsSaid, readAsSaid, readEntry, type Writing } from '../reading/entry'
 import type { NumberReading } from '../reading/number'
-import type { UnreadEntry } from '../reading/readings'
+import type { Limits, UnreadEntry } from '../reading/readings'
 import { type CategoryColumn, CHUNK_LENGTH, type Column, type NumberColumn, type TextColumn } from './columns'
 
 /** A column of texts read as numbers: what can't be read is missing from it, and told of. */
@@ -8,6 +8,7 @@ export type AsNumbers = Readonly<{
   column: NumberColumn
   unread: readonly UnreadEntry[]
   said: ReadAsSaid | undefined
+  limits: Limits
 }>
 
 /** Whether a column holds texts. */
@@ -31,13 +32,15 @@ export function asNumbers(column: CategoryColumn | TextColumn, writing: Writing)
   }
   const { name, length } = column
   const unread: UnreadEntry[] = []
+  const limits: Readonly<Record<keyof Limits, number[]>> = { below: [], above: [] }
   const cells = new Float64Array(length)
   for (const [row, text] of texts.entries()) {
     const reading: NumberReading = text === '' ? { ok: true, value: Number.NaN } : known.get(text)!
     cells[row] = reading.ok ? reading.value : Number.NaN
+    if (reading.ok && reading.side) limits[reading.side].push(row)
     if (!reading.ok) unread.push({ line: row + 1, start: 0, text, row, column: name, reason: reading.reason })
   }
-  return { column: numberColumn(name, cells), unread, said: readAsSaid(times, writing) }
+  return { column: numberColumn(name, cells), unread, said: readAsSaid(times, writing), limits }
 }
 
 function textsOf(column: CategoryColumn | TextColumn): readonly string[] {

@@ -3,7 +3,7 @@ import type { KeptRows } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
 import type { ReadAsSaid, Writing } from '../reading/entry'
 import { nextQuestion } from '../reading/questions'
-import type { UnreadEntry } from '../reading/readings'
+import { type Limits, NO_LIMITS, type UnreadEntry } from '../reading/readings'
 import { asNumbers, hasDigits, isOfTexts } from './asNumbers'
 import { cellText, type Column } from './columns'
 import { columnNotFound, keptNumbers, keptRows } from './keepRows'
@@ -61,6 +61,8 @@ export type TakenReadings = Readonly<{
   unread: readonly UnreadEntry[]
   /** What of the readings is read as somebody said. */
   said?: ReadAsSaid | undefined
+  /** Those, by their places among the values, that say only on which side of their value they lie. */
+  censored?: Limits | undefined
 }>
 
 /**
@@ -72,21 +74,43 @@ export type TakenReadings = Readonly<{
  */
 export function takeReadings(
   sheet: Pick<Sheet, 'columns' | 'rowCount'>,
-  question: Readonly<{ column: string; kept: KeptRows; mark: DecimalMark; writing: Writing }>,
+  question: Readonly<{
+    column: string
+    kept: KeptRows
+    mark: DecimalMark
+    writing: Writing
+    /** Rows that are limits, where the column is one of numbers already. */
+    limits?: Limits | undefined
+  }>,
 ): Outcome<TakenReadings> {
   const found = sheet.columns.find(({ name }) => name === question.column)
   if (!found) return failure(columnNotFound(question.column, sheet.columns))
   const isRead = isOfTexts(found) && hasDigits(found)
-  const { column, unread, said } = isRead
+  const { column, unread, said, limits } = isRead
     ? asNumbers(found, question.writing)
-    : { column: found, unread: [], said: undefined }
+    : { column: found, unread: [], said: undefined, limits: question.limits ?? NO_LIMITS }
   if (column.kind !== 'number') return failure(notNumbers(column, 'Name a column of numbers.'))
   const kept = keptRows(sheet, question.kept, question.mark)
   if (!kept.ok) return kept
   let keptCount = 0
   for (const one of kept.value) keptCount += one
   const wanted = unread.filter(({ row }) => kept.value[row] === 1)
-  return success({ ...keptNumbers(column, kept.value), keptCount, unread: wanted, said })
+  const taken = keptNumbers(column, kept.value)
+  const censored = placesOf(limits, taken.rows)
+  return success({ ...taken, keptCount, unread: wanted, said, ...(censored ? { censored } : {}) })
+}
+
+/** Rows as places among those that are taken; nothing where none of them is. */
+function placesOf({ below, above }: Limits, rows: readonly number[]): Limits | undefined {
+  if (below.length + above.length === 0) return undefined
+  const places = new Map(rows.map((row, at) => [row, at]))
+  const taken = (side: readonly number[]) =>
+    side.flatMap((row) => {
+      const place = places.get(row)
+      return place === undefined ? [] : [place]
+    })
+  const censored = { below: taken(below), above: taken(above) }
+  return censored.below.length + censored.above.length > 0 ? censored : undefined
 }
 
 const KIND_WORDS: Readonly<Record<Column['kind'], string>> = {

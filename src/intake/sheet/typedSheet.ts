@@ -3,7 +3,7 @@ import type { DecimalMark } from '@/desk/typed'
 import { DATE_ORDERS, daysMeant, orderOfDates, readDate } from '../reading/date'
 import { type ReadAsSaid, readAsSaid, readEntry, type Writing } from '../reading/entry'
 import type { NumberReading } from '../reading/number'
-import { type Readings, readReadings, type UnreadEntry } from '../reading/readings'
+import { type Limits, type Readings, readReadings, type UnreadEntry } from '../reading/readings'
 import { numberColumn } from './asNumbers'
 import type { Column } from './columns'
 
@@ -15,6 +15,8 @@ export type TypedSheet = Readonly<{
   unread: readonly UnreadEntry[]
   /** Of each column that has some: what is read as somebody said. */
   said: Readonly<Record<string, ReadAsSaid>>
+  /** Of each column that has some: its entries that are limits. */
+  limits: Readonly<Record<string, Limits>>
   /** The first line of a list, where it names the column: a row without a reading. */
   header?: string
   lineCount: number
@@ -39,7 +41,7 @@ export function readTypedSheet(typed: Typed): TypedSheet {
   const { decimalMark, columns } = typed
   if (columns.length > 1) return readCells(typed.readings, decimalMark, columns)
   const { name } = columns[0] ?? READINGS_COLUMN
-  const { values, places, entries, unread, ...rest } = readList(typed)
+  const { values, places, entries, unread, limits, ...rest } = readList(typed)
   const writing = writingOf(decimalMark, columns[0])
   const said = writing.rules.length > 0 ? readAsSaid(timesOf(entries), writing) : undefined
   const cells = new Float64Array(entries.length).fill(Number.NaN)
@@ -49,9 +51,12 @@ export function readTypedSheet(typed: Typed): TypedSheet {
     rowCount: entries.length,
     unread: unread.map((entry) => ({ ...entry, column: name })),
     said: said ? { [name]: said } : {},
+    limits: hasLimits(limits) ? { [name]: limits } : {},
     ...rest,
   }
 }
+
+const hasLimits = ({ below, above }: Limits) => below.length + above.length > 0
 
 const timesOf = (texts: readonly string[]) => texts.map((text) => [text, 1] as const)
 
@@ -75,6 +80,7 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
   const rows = linesOf(text).map((line) => line.split('\t'))
   const unread: UnreadEntry[] = []
   const said: Record<string, ReadAsSaid> = {}
+  const limits: Record<string, Limits> = {}
   const starts: number[] = []
   let start = 0
   for (const row of rows) {
@@ -96,18 +102,23 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
     }
     const own = kind === 'number' ? readAsSaid(timesOf(texts), writing) : undefined
     if (own) said[name] = own
+    const beyond: Readonly<Record<keyof Limits, number[]>> = { below: [], above: [] }
     const cells = Float64Array.from(texts, (cell, row) => {
       if (cell === '') return Number.NaN
       const reading = readCell(cell, kind, writing)
-      if (reading.ok) return reading.value
+      if (reading.ok) {
+        if ('side' in reading && reading.side) beyond[reading.side].push(row)
+        return reading.value
+      }
       const before = rows[row]!.slice(0, at).join('\t').length + (at === 0 ? 0 : 1)
       const start = starts[row]! + before
       unread.push({ line: row + 1, start, text: cell, row, column: name, reason: reading.reason })
       return Number.NaN
     })
+    if (hasLimits(beyond)) limits[name] = beyond
     return { ...numberColumn(name, cells), kind } as Column
   })
-  return { columns: made, rowCount: rows.length, unread, said, lineCount: rows.length }
+  return { columns: made, rowCount: rows.length, unread, said, limits, lineCount: rows.length }
 }
 
 /** Reads a cell of numbers, or of dates. */

@@ -40,7 +40,7 @@ export type Sample = Readonly<{
 const Current = createContext<Sample | null>(null)
 const Second = createContext<Sample | null>(null)
 const Suffix = createContext('')
-const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], said: {}, lineCount: 0 }
+const NOTHING_TYPED: TypedSheet = { columns: [], rowCount: 0, unread: [], limits: {}, said: {}, lineCount: 0 }
 
 /** One sample as it is being worked on; what is typed is stored at once. */
 export function SampleProvider({ sample, children }: Readonly<{ sample: SampleState; children: ReactNode }>) {

@@ -64,6 +64,8 @@ function wayWords({ values, rules }: Way, known: number): string {
   if (values.length > 1) return `${values.length} readings, ${values.slice(0, 4).join(' and ')}`
   if (Number.isNaN(value)) return 'nothing was measured there'
   if (rules.at(-1)?.rule === 'dates') return `as ${dateText(value!)}`
-  const units = rules.slice(known).filter(({ rule }) => rule === 'unit')
+  const more = rules.slice(known)
+  if (more.some(({ rule }) => rule === 'limits')) return `as a limit: ${value} itself was not measured`
+  const units = more.filter(({ rule }) => rule === 'unit')
   return [`as ${value}`, ...units.map(ruleWords)].join(', ')
 }

@@ -21,6 +21,8 @@ export function ruleWords({ rule, text }: Rule): string {
       return 'each entry of a line as a reading'
     case 'entry':
       return 'the first line as an entry'
+    case 'limits':
+      return '“<” and “>” as limits'
     case 'dates':
       return text === 'month-first' ? 'the month before the day' : 'the day before the month'
     default:
