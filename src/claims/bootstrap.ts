@@ -10,6 +10,7 @@ import {
   countBelow,
   type Jackknifed,
 } from '@/statistics/resampling/biasCorrected'
+import { binned } from '@/statistics/resampling/binned'
 import { type Resampled, resample } from '@/statistics/resampling/resample'
 import type { MethodDefinition } from './terms/definition'
 import { failure, success } from './terms/outcome'
@@ -32,6 +33,11 @@ const LEAST: Readonly<Record<Resampled, number>> = {
 /** How many readings a bootstrap of a parameter needs. */
 export const leastResampled = (parameter: Parameter): number => LEAST[parameter as Resampled]
 
+/** The estimates of the resamples, were the claimed value true, counted in stretches of one width. */
+const drawn = z.strictObject({ from: z.number(), width: z.number(), counts: z.array(z.number()).readonly() })
+/** So many stretches are drawn: common practice, no source. */
+const STRETCHES = 60
+
 const figures = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('studentised'),
@@ -39,8 +45,9 @@ const figures = z.discriminatedUnion('by', [
     count: z.number(),
     atMost: z.number(),
     atLeast: z.number(),
+    drawn,
   }),
-  z.strictObject({ by: z.literal('interval') }),
+  z.strictObject({ by: z.literal('interval'), drawn }),
 ])
 type Figures = z.infer<typeof figures>
 
@@ -113,7 +120,8 @@ function procedureOf(
     return {
       estimate,
       differenceFrom: (value) => estimate - value,
-      test: (question) => testByInterval({ estimate, parameter, corrected, question }),
+      test: (question) =>
+        testByInterval({ estimate, parameter, corrected, resampled: resamples.statistics, question }),
       mirror: interval,
       interval,
     }
@@ -167,6 +175,7 @@ function testByInterval(
     estimate: number
     parameter: Exclude<Resampled, 'mean'>
     corrected: BiasCorrected
+    resampled: Float64Array
     question: PointQuestion
   }>,
 ): PointTest<Figures> {
@@ -175,18 +184,21 @@ function testByInterval(
   const low = fromLog(Math.log(corrected.tailAt(value, 'upper')))
   const high = fromLog(Math.log(corrected.tailAt(value, 'lower')))
   const { lower, upper } = corrected.endsAt({ beyond: significanceLevel, sides: MIRRORED_SIDES[alternative] })
-  const moved = (end: number | undefined) => {
-    if (end === undefined) return undefined
-    return parameter === 'median' ? value + (estimate - end) : value * (estimate / end)
-  }
-  const limits = ends({ lower: moved(upper), upper: moved(lower) })
+  const moved = (end: number) =>
+    parameter === 'median' ? value + (estimate - end) : value * (estimate / end)
+  const limits = ends({
+    lower: upper === undefined ? undefined : moved(upper),
+    upper: lower === undefined ? undefined : moved(lower),
+  })
+  // A resample without any spread stands for a claimed one without end.
+  const estimates = input.resampled.map(moved).filter(Number.isFinite)
   return {
     statistic: estimate,
     ...{ less: low, greater: high, 'two-sided': doubledSmaller(low, high) }[alternative],
     limits,
     estimateLimits: limits,
     isBeyond: (lower !== undefined && value <= lower) || (upper !== undefined && value >= upper),
-    figures: { by: 'interval' },
+    figures: { by: 'interval', drawn: binned(estimates, STRETCHES) },
   }
 }
 
@@ -224,6 +236,9 @@ function testStudentized(
     limits,
     estimateLimits: limits,
     isBeyond: isLess || isGreater,
-    figures: { by: 'studentised', count, atMost, atLeast },
+    figures: {
+      ...{ by: 'studentised', count, atMost, atLeast },
+      drawn: binned(studentized.map((t) => value + t * standardError).filter(Number.isFinite), STRETCHES),
+    },
   }
 }

@@ -129,11 +129,50 @@ test('a tolerance has a picture for each of its limits', () => {
   expect(upper.picture!.rejected.lower).toBeDefined()
 })
 
-test('a statistic that is very far out does not flatten the curve, and resamples have none', () => {
+test('a statistic that is very far out does not flatten the curve', () => {
   const { picture } = pictureOf({
     ...mean('at-least'),
     claim: { parameter: 'mean', relation: 'at-least', value: 99 },
   })
   expect(picture!.statistic).toBeLessThan(picture!.min)
-  expect(pictureOf({ ...mean('at-least'), test: { method: 'bootstrap' } }).picture).toBeUndefined()
 })
+
+const SKEWED = [0.2, 0.3, 0.5, 0.7, 0.9, 1.3, 1.8, 2.6, 3.9, 6.1, 0.4, 1.1]
+
+test.each([
+  ['mean', 'less'],
+  ['mean', 'two-sided'],
+  ['median', 'greater'],
+] as const)(
+  'the resamples of a %s are drawn, with what is rejected and what counts %s',
+  (parameter, alternative) => {
+    const result = testedBy({
+      claim: { parameter, relation: 'equal-to', value: 2 },
+      evidence: { kind: 'readings', values: SKEWED },
+      test: { method: 'bootstrap', alternative, resamples: 1999 },
+    })
+    const picture = samplingPicture(result)!
+    const [part] = partsOf(result.test)
+    const { drawn } = part!.figures as Readonly<{
+      drawn: Readonly<{ width: number; counts: readonly number[] }>
+    }>
+    const total = drawn.counts.reduce((sum, count) => sum + count, 0)
+    expect(total).toBe(1999)
+    expect(picture.statistic).toBe(result.estimate.value)
+    expect([picture.rejected.lower, picture.rejected.upper].filter((end) => end !== undefined)).toEqual(
+      part!.criticalValues,
+    )
+    /** How many resamples lie in a stretch, by the picture. */
+    const inside = (from: number, to: number) =>
+      drawn.counts.reduce((sum, count, at) => {
+        const left = picture.points[1]!.x + at * drawn.width
+        const share = (Math.min(to, left + drawn.width) - Math.max(from, left)) / drawn.width
+        return sum + count * Math.max(0, Math.min(1, share))
+      }, 0) / total
+    const { lower = -Infinity, upper = Infinity } = picture.counted
+    const shaded = inside(-Infinity, lower) + inside(upper, Infinity)
+    // Of a mean the p-value is that share, but for the sample itself and what a stretch holds.
+    if (parameter === 'mean') expect(Math.abs(shaded - part!.pValue!)).toBeLessThan(0.01)
+    expect(picture.counted.lower === undefined).toBe(alternative === 'greater')
+  },
+)

@@ -1,7 +1,7 @@
 import { methodOf } from '@/claims/all'
 import type { Worked } from '@/claims/terms/definition'
 import { type Hypotheses, valuesOf } from '@/claims/terms/hypotheses'
-import type { CheckResult } from '@/claims/result'
+import type { CheckResult, TestPart } from '@/claims/result'
 import { partsOf } from '@/claims/testParts'
 import { distributionByName } from '@/statistics/distributions/byName'
 import { stepOf } from '@/statistics/distributions/named'
@@ -48,11 +48,13 @@ export type Pictured = Pick<CheckResult, 'kind' | 'hypotheses' | 'sample' | 'tes
  * The picture of a test, from its result alone.
  *
  * @param place - 0, or 1 for the upper limit of a tolerance
- * @returns no picture where no distribution of a known name stands behind the test, as for resamples
+ * @returns no picture where neither a distribution of a known name nor resamples stand behind the test
  */
 export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPicture | undefined {
   const { test, hypotheses, sample, kind: parameter } = result
   const part = partsOf(test)[place]
+  if (part && isOfResamples(part.figures))
+    return resampledPicture(part.figures.drawn, { part, side: sideOf(hypotheses, place) })
   if (!part?.distribution) return undefined
   const { statistic, distribution } = part
   const { picture = {} } = methodOf(test.method)
@@ -77,6 +79,65 @@ export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPic
     rejected,
     counted: countedBy(statistic, side, { known, step, isByLikelihood }),
     ...(estimateAt ? { estimateAt: (x: number) => estimateAt(worked, x) } : {}),
+  }
+}
+
+type Drawn = Readonly<{ from: number; width: number; counts: readonly number[] }>
+
+const isOfResamples = (figures: unknown): figures is Readonly<{ drawn: Drawn }> =>
+  typeof figures === 'object' && figures !== null && 'drawn' in figures
+
+/** The resamples themselves, as steps: how many of them come to each estimate, were the claimed value true. */
+function resampledPicture(
+  { from, width, counts }: Drawn,
+  { part, side }: Readonly<{ part: TestPart; side: Side }>,
+): SamplingPicture | undefined {
+  if (!(width > 0)) return undefined
+  const to = from + width * counts.length
+  const { statistic } = part
+  const reach = (WIDEST - 1) * (to - from)
+  const near = Math.min(to + reach, Math.max(from - reach, statistic))
+  const heightAt = (x: number) =>
+    x < from || x > to ? 0 : (counts[Math.min(counts.length - 1, Math.floor((x - from) / width))] ?? 0)
+  const total = counts.reduce((sum, count) => sum + count, 0)
+  const below = (x: number) =>
+    counts.reduce((sum, count, at) => sum + count * Math.min(1, Math.max(0, (x - from) / width - at)), 0) /
+    total
+  /** The estimate below which a share of the resamples lies. */
+  const quantile = (share: number) => {
+    let sum = 0
+    for (const [at, count] of counts.entries()) {
+      if (count > 0 && sum + count >= share * total)
+        return from + width * (at + (share * total - sum) / count)
+      sum += count
+    }
+    return to
+  }
+  const middle = quantile(0.5)
+  const [first, second] = part.criticalValues
+  const isLower = side === 'less' || (side === 'two-sided' && first !== undefined && first < middle)
+  const rejected =
+    first === undefined
+      ? {}
+      : second !== undefined
+        ? { lower: first, upper: second }
+        : isLower
+          ? { lower: first }
+          : { upper: first }
+  const isLow = side === 'less' || (side === 'two-sided' && statistic < middle)
+  const tail = isLow ? below(statistic) : 1 - below(statistic)
+  const other =
+    side !== 'two-sided' || tail <= 0 ? {} : isLow ? { upper: quantile(1 - tail) } : { lower: quantile(tail) }
+  const edges = counts.flatMap((y, at) => [
+    { x: from + width * at, y },
+    { x: from + width * (at + 1), y },
+  ])
+  return {
+    ...{ shape: 'curve', barWidth: 0, heightAt, statistic, rejected },
+    points: [{ x: from, y: 0 }, ...edges, { x: to, y: 0 }],
+    min: Math.min(from, near, ...part.criticalValues),
+    max: Math.max(to, near, ...part.criticalValues),
+    counted: isLow ? { lower: statistic, ...other } : { upper: statistic, ...other },
   }
 }
 

@@ -9,7 +9,16 @@ import { z } from 'zod'
  * line is an entry and not the column's name; `dates`: days are written day-first or month-first, whichever the text says;
  * `limits`: "< 0.5" says only that what was measured lies below 0.5, "> 20" that it lies above 20.
  */
-export const READ_RULES = ['thousands', 'decimals', 'unit', 'missing', 'apart', 'entry', 'dates', 'limits'] as const
+export const READ_RULES = [
+  'thousands',
+  'decimals',
+  'unit',
+  'missing',
+  'apart',
+  'entry',
+  'dates',
+  'limits',
+] as const
 
 const count = z.int().positive()
 

@@ -34,9 +34,7 @@ export function SamplingFigure({ result }: Readonly<{ result: CheckResult }>) {
   if (!picture)
     return (
       <Box color="quiet" marginBottom="10px">
-        {work.isResampled
-          ? 'Resamples of the readings stand in for a distribution that could be drawn.'
-          : 'This test has no distribution that could be drawn.'}
+        This test has no distribution that could be drawn.
       </Box>
     )
   return (
@@ -58,6 +56,12 @@ export function SamplingFigure({ result }: Readonly<{ result: CheckResult }>) {
           pValue: formatPValue(parts[place]?.pValue, result.test.significanceLevel),
         })}
       />
+      {work.isResampled && (
+        <figcaption>
+          How many resamples come to each estimate, were the claimed value true; the p-value of a median or a
+          spread is corrected for their bias.
+        </figcaption>
+      )}
     </figure>
   )
 }
