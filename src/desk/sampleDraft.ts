@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { READ_RULES } from '@/claims/terms/entries'
+import { madeColumnSchema } from './madeColumn'
 import { DECIMAL_MARKS, storedText } from './typed'
 
 /** Of a column's name, and of any other label. */
@@ -13,6 +14,7 @@ const CODES_LENGTH = 200_000
 export const MAX_COLUMNS = 400
 const MAX_SET_ASIDE = 100_000
 const MAX_READ_RULES = 40
+const MAX_MADE = 40
 
 /** How a sample was brought in: typed or pasted readings, a file as it was handed in, summary figures only, a count, or events over an exposure. */
 export const SAMPLE_KINDS = ['typed', 'file', 'summary', 'count', 'events'] as const
@@ -63,6 +65,8 @@ export const sampleDraftSchema = z.strictObject({
   decimalMark: z.enum(DECIMAL_MARKS),
   columns: z.array(columnWordsSchema).max(MAX_COLUMNS),
   setAside: z.array(setAsideSchema).max(MAX_SET_ASIDE),
+  /** Columns that are made of those of the sheet. */
+  made: z.array(madeColumnSchema).max(MAX_MADE),
   sampleSize: words,
   mean: words,
   spread: words,
@@ -114,6 +118,7 @@ export const EMPTY_SAMPLE: SampleDraft = {
   decimalMark: 'point',
   columns: [],
   setAside: [],
+  made: [],
   sampleSize: '',
   mean: '',
   spread: '',

@@ -14,6 +14,7 @@ import { fromMarks, fromRows, listed } from './readRows'
 import { readMeasurement } from './readMeasurement'
 import { fromEvents, fromStretches } from './readEvents'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
+import { unitOfMade } from './sheet/madeColumns'
 import { columnFor, type Taken } from './takenFrom'
 import { type Conversion, conversionBetween } from './reading/units'
 
@@ -116,6 +117,8 @@ export function readLotSize(sample: SampleDraft) {
 /** The unit of the column in question; a sample without a sheet has one column at most. */
 function unitOf({ sample, draft }: Question): string {
   const column = columnFor(draft, sample)
+  const made = sample.made.find(({ name }) => name === column)
+  if (made) return unitOfMade(made, sample.columns)
   const known = sample.columns.find(({ name }) => name === column) ?? sample.columns[0]
   const isOnly = sample.columns.length === 1
   return known && (isOnly || known.name === column) ? known.unit : ''

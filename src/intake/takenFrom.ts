@@ -1,11 +1,12 @@
 import { type ClaimDraft, countsRows } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
-import type { SampleDraft } from '@/desk/sampleDraft'
+import type { ColumnWords, SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { readNumber } from './reading/number'
 import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
 import { cellText, type Column } from './sheet/columns'
+import { sourcesOf, withMade } from './sheet/madeColumns'
 import { columnNotFound } from './sheet/keepRows'
 import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { Writing } from './reading/entry'
@@ -43,8 +44,9 @@ export function ofSecond(draft: ClaimDraft): ClaimDraft {
  */
 export function columnFor(
   draft: Pick<ClaimDraft, 'column'>,
-  { columns }: Pick<SampleDraft, 'columns'>,
+  { columns, made }: Pick<SampleDraft, 'columns' | 'made'>,
 ): string {
+  if (made.some(({ name }) => name !== '' && name === draft.column)) return draft.column
   return columns.length > 1 ? draft.column : (columns[0] ?? READINGS_COLUMN).name
 }
 
@@ -67,14 +69,15 @@ export function keptPart(part: Part, names: readonly string[], likely = ''): Par
 }
 
 /** The columns of a sheet that a claim needs to be read: that of its readings and those of its conditions. */
-export function columnsWanted(
-  draft: Wanted,
-  sample: Pick<SampleDraft, 'columns' | 'groupedBy' | 'groupColumn'>,
-): readonly string[] {
-  return namesWanted({ ...draft, column: columnFor(draft, sample), group: groupOf(sample) })
+export function columnsWanted(draft: Wanted, sample: SampleOfColumns): readonly string[] {
+  return namesTaken(wantedOf(draft, sample))
 }
 
-function namesWanted(wanted: Wanted & Readonly<{ group: string }>): readonly string[] {
+/** The columns of the sheet itself that are read. */
+export const namesTaken = (wanted: SettledWanted): readonly string[] =>
+  sourcesOf(namesWanted(wanted), wanted.written.made)
+
+function namesWanted(wanted: SettledWanted): readonly string[] {
   const own = countsRows(wanted) ? [] : [wanted.column]
   const groups = wanted.group === '' ? [] : [wanted.group]
   return [...own, ...groups, ...conditionsOf(wanted).map(({ column }) => column)]
@@ -93,7 +96,7 @@ function conditionsOf(wanted: Wanted): readonly RowCondition[] {
 export function takenFrom(
   sheet: TakenSheet,
   draft: Wanted,
-  sample: Pick<SampleDraft, 'columns' | 'setAside' | 'decimalMark' | 'groupedBy' | 'groupColumn'>,
+  sample: SampleOfColumns & Pick<SampleDraft, 'setAside'>,
 ): Outcome<Taken> {
   const setAside = sample.setAside.map(({ row }) => row)
   return takeWanted(sheet, wantedOf(draft, sample), setAside)
@@ -101,15 +104,20 @@ export function takenFrom(
 
 /** What is wanted of a sheet, once its column and how that is written are settled. */
 export type SettledWanted = Wanted &
-  Readonly<{ group: string; written: Pick<SampleDraft, 'columns' | 'decimalMark'> }>
+  Readonly<{ group: string; written: Pick<SampleDraft, 'columns' | 'decimalMark' | 'made'> }>
 
-export function wantedOf(
-  draft: Wanted,
-  sample: Pick<SampleDraft, 'columns' | 'decimalMark' | 'groupedBy' | 'groupColumn'>,
-): SettledWanted {
+/** What of a sample says which columns it has and what they are. */
+export type SampleOfColumns = Pick<
+  SampleDraft,
+  'columns' | 'made' | 'decimalMark' | 'groupedBy' | 'groupColumn'
+>
+
+export function wantedOf(draft: Wanted, sample: SampleOfColumns): SettledWanted {
   const { parameter, limitSide, kept, counted, decimalMark } = draft
-  const { columns, decimalMark: mark } = sample
-  const written = { columns: columns.filter(({ readAs = [] }) => readAs.length > 0), decimalMark: mark }
+  const { columns, made, decimalMark: mark } = sample
+  // The worker is sent no more of them than it reads.
+  const isTold = ({ readAs = [] }: ColumnWords) => made.length > 0 || readAs.length > 0
+  const written = { columns: columns.filter(isTold), made, decimalMark: mark }
   const settled = { column: columnFor(draft, sample), group: groupOf(sample), written }
   return { parameter, limitSide, kept, counted, decimalMark, ...settled }
 }
@@ -130,7 +138,14 @@ export function takeWanted(
   setAside: readonly number[],
 ): Outcome<Taken> {
   const { column, kept, counted, decimalMark: mark } = wanted
-  const compared = withCompared(sheet, wanted)
+  const made = withMade(sheet.columns, {
+    names: namesWanted(wanted),
+    sample: wanted.written,
+    limits: sheet.limits ?? {},
+  })
+  if (!made.ok) return made
+  const unreadThere = [...(sheet.unread ?? []), ...made.value.unread]
+  const compared = withCompared({ ...sheet, columns: made.value.columns, unread: unreadThere }, wanted)
   if (!compared.ok) return compared
   const { columns, unread, said } = compared.value
   const { header, rowCount } = sheet
@@ -202,7 +217,7 @@ function withCompared(
   { columns, unread: typed = [], said: typedSaid = {}, limits = {} }: TakenSheet,
   wanted: SettledWanted,
 ): Outcome<Required<Pick<TypedSheet, 'columns' | 'unread' | 'said'>>> {
-  const names = namesWanted(wanted)
+  const names = [...namesWanted(wanted), ...namesTaken(wanted)]
   const unread = typed.filter((entry) => names.includes(entry.column))
   const made = [...columns]
   const said = { ...typedSaid }

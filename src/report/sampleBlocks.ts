@@ -3,6 +3,7 @@ import type { ContentSample } from '@/casefile/content'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { formatCount, formatReading, withUnit } from '@/words/figures'
+import { madeWords } from '@/words/en/madeWords'
 import { keptWords } from '@/words/en/rowConditionWords'
 import { columnFor } from '@/intake/takenFrom'
 import type { Block } from './document/document'
@@ -52,9 +53,25 @@ function originOf({ draft, file }: ContentSample, write: Writer): readonly (read
     ...PROVENANCE_FIELDS.filter(([field]) => draft[field].trim() !== '').map(
       ([field, name]) => [name, draft[field]] as const,
     ),
+    ...draft.made.map((made) => ['Column made', write(madeWords(made))] as const),
+    ...groupRows(draft),
     ['Chosen at random', RANDOM_WORDS[draft.drawnAtRandom]],
     ['Units taken', RANDOM_WORDS[draft.takenIndependently]],
   ]
+}
+
+/** Which readings belong together, as it is stated. */
+function groupRows({
+  groupedBy,
+  groupColumn,
+  clustersInLot,
+  strataSizes,
+}: ContentSample['draft']): readonly (readonly [string, string])[] {
+  if (groupedBy === 'none') return []
+  const sizes = strataSizes.split('\n').filter((line) => line.trim() !== '')
+  return groupedBy === 'clusters'
+    ? [['Clusters', `named in ${groupColumn}${clustersInLot ? `, of ${clustersInLot} in the lot` : ''}`]]
+    : [['Layers of the lot', `named in ${groupColumn}; ${sizes.join(', ')}`]]
 }
 
 /** Which column and which rows the claim is about. */

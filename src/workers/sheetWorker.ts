@@ -14,7 +14,7 @@ import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
-import { type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
+import { namesTaken, type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
 import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 
 const BEGINNING = 64 * 1024
@@ -81,9 +81,7 @@ const sheets = {
   /** What a claim takes from a sheet that is stored: only the columns it needs are fetched, and only once. */
   async take(question: TakeQuestion): Promise<Outcome<Taken>> {
     const { sampleId, rowCount, wanted, setAside } = question
-    const { column, kept, counted } = wanted
-    const names = [column, ...[...kept, ...counted].flat().map((condition) => condition.column)]
-    const columns = await columnsOf(sampleId, rowCount, names)
+    const columns = await columnsOf(sampleId, rowCount, namesTaken(wanted))
     return columns.ok ? takeWanted({ columns: columns.value, rowCount }, wanted, setAside) : columns
   },
 

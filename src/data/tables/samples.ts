@@ -22,6 +22,7 @@ import {
   type SetAside,
   SPREADS,
 } from '@/desk/sampleDraft'
+import type { MadeColumn } from '@/desk/madeColumn'
 import { CASE_STATES } from '@/desk/caseWords'
 import { DECIMAL_MARKS } from '@/desk/typed'
 import { bytea, instant, oneOf, typed } from './parts'
@@ -72,6 +73,7 @@ export const samples = pgTable(
     /** What each column is called and what its codes mean. */
     columns: jsonb('columns').$type<ColumnWords[]>().notNull().default([]),
     setAside: jsonb('set_aside').$type<SetAside[]>().notNull().default([]),
+    made: jsonb('made').$type<MadeColumn[]>().notNull().default([]),
     sampleSize: typed('sample_size'),
     mean: typed('mean'),
     spread: typed('spread'),

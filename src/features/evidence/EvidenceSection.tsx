@@ -123,7 +123,7 @@ function Given() {
     case 'file':
       return <FromSheet />
     default:
-      return sample.columns.length > 1 ? (
+      return sample.columns.length > 1 || sample.made.length > 0 ? (
         <FromSheet />
       ) : (
         <>

@@ -3,6 +3,8 @@
 import { countsRows } from '@/desk/claimDraft'
 import { Box, chakra } from '@chakra-ui/react'
 import { formatCount } from '@/words/figures'
+import { columnNamed } from '@/desk/sampleDraft'
+import { madeWords } from '@/words/en/madeWords'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
 import { columnFor } from '@/intake/takenFrom'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
@@ -22,12 +24,13 @@ export function FromSheet() {
   const columns = sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns
   const isShare = countsRows(draft)
   const rowCount = file?.rowCount ?? typed.rowCount
-  const hasParts = columns.length > 1
+  const hasParts = columns.length > 1 || sample.made.length > 0
+  const kinds = [...columns, ...sample.made.map(({ name }) => columnNamed(name, 'number'))]
   return (
     <Sentence>
       {isShare ? <Counted /> : hasParts && <ColumnChoice />}
       {hasParts && (
-        <KeptRowsEditor kept={draft.kept} columns={columns} mark={draft.decimalMark} onChange={setKept} />
+        <KeptRowsEditor kept={draft.kept} columns={kinds} mark={draft.decimalMark} onChange={setKept} />
       )}
       <Box aria-live="polite">
         {!taken && (isShare || columnFor(draft, sample) !== '') && 'Reading…'}
@@ -60,6 +63,7 @@ function ColumnChoice() {
         name,
         `${label ? `${name} (${label})` : name}${kind === 'number' ? '' : ', texts'}`,
       ]),
+    ...sample.made.filter(({ name }) => name !== '').map((made) => [made.name, madeWords(made)]),
   ])
   return (
     <>
@@ -83,7 +87,10 @@ function Counted() {
     <KeptRowsEditor
       purpose="counted"
       kept={draft.counted}
-      columns={sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns}
+      columns={[
+        ...(sample.columns.length === 0 ? [READINGS_COLUMN] : sample.columns),
+        ...sample.made.map(({ name }) => columnNamed(name, 'number')),
+      ]}
       mark={draft.decimalMark}
       onChange={(counted) =>
         setField(

@@ -11,6 +11,7 @@ import { BringIn } from './BringIn'
 import { ColumnLooks } from './ColumnLooks'
 import { ColumnsTable } from './ColumnsTable'
 import { History, type TrailLine } from './History'
+import { MadeColumns } from './MadeColumns'
 import { Provenance } from './Provenance'
 import { SampleKindChoice, SampleNameText } from './SampleChoice'
 import { SetAsideList } from './SetAsideList'
@@ -37,7 +38,13 @@ export function SampleView({
     ...(isSheet ? [{ id: 'looks', title: 'What they look like', body: <ColumnLooks /> }] : []),
     ...(draft.kind === 'count' || draft.kind === 'events'
       ? []
-      : [{ id: 'columns', title: isSheet ? 'Columns' : 'What was measured', body: <ColumnsTable /> }]),
+      : [
+          {
+            id: 'columns',
+            title: isSheet ? 'Columns' : 'What was measured',
+            body: <ColumnsPart isSheet={isSheet} />,
+          },
+        ]),
     { id: 'provenance', title: 'Where it comes from', body: <Provenance /> },
     ...(isSheet
       ? [
@@ -74,6 +81,16 @@ export function SampleView({
       ))}
       {children}
     </Main>
+  )
+}
+
+/** What the columns are, and which are made of them. */
+function ColumnsPart({ isSheet }: Readonly<{ isSheet: boolean }>) {
+  return (
+    <>
+      <ColumnsTable />
+      {isSheet && <MadeColumns />}
+    </>
   )
 }
 

@@ -1,4 +1,5 @@
 import type { SampleDraft } from '@/desk/sampleDraft'
+import { madeWords } from '@/words/en/madeWords'
 import { linesOf } from '../saving/linesOf'
 import type { VersionLine } from '../saving/versions'
 
@@ -9,6 +10,7 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   decimalMark: 'Decimal mark',
   columns: 'Columns',
   setAside: 'Set aside',
+  made: 'Columns made of columns',
   sampleSize: 'Number of readings',
   mean: 'Mean',
   spread: 'Spread',
@@ -48,6 +50,7 @@ export function sampleVersion(draft: SampleDraft): readonly VersionLine[] {
           [name, label, unit, codes.replaceAll('\n', '; ')].filter(Boolean).join(', '),
         )
         .join(' | '),
+    made: (made) => made.map(madeWords).join(' | '),
     setAside: (rows) => rows.map(({ row, reason, by }) => `row ${row + 1}, ${by}: ${reason}`).join(' | '),
   })
 }

@@ -20,7 +20,7 @@ export function useTaken(
   const { parameter, limitSide, kept, counted, decimalMark, column } = draft ?? NOTHING
   const isWanted = draft !== null
   // Where readings are taken, what is set aside stays among them.
-  const { setAside, columns, decimalMark: mark, groupedBy, groupColumn } = sample
+  const { setAside, columns, made, decimalMark: mark, groupedBy, groupColumn } = sample
   const excluded = useMemo(
     () => (countsRows({ parameter, limitSide }) ? setAside.map(({ row }) => row) : NO_ROWS),
     [parameter, limitSide, setAside],
@@ -29,9 +29,9 @@ export function useTaken(
     () =>
       wantedOf(
         { parameter, limitSide, column, kept, counted, decimalMark },
-        { columns, decimalMark: mark, groupedBy, groupColumn },
+        { columns, made, decimalMark: mark, groupedBy, groupColumn },
       ),
-    [parameter, limitSide, column, kept, counted, decimalMark, columns, mark, groupedBy, groupColumn],
+    [parameter, limitSide, column, kept, counted, decimalMark, columns, made, mark, groupedBy, groupColumn],
   )
   const fromTyped = useMemo(
     () =>

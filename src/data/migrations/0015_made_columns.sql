@@ -1,0 +1,1 @@
+ALTER TABLE "samples" ADD COLUMN "made" jsonb DEFAULT '[]'::jsonb NOT NULL;
