@@ -14,6 +14,7 @@ export const TABLES = [
   'trail_entries',
   'key_entries',
   'seals',
+  'instruments',
 ] as const
 export type TableName = (typeof TABLES)[number]
 

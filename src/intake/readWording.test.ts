@@ -245,3 +245,32 @@ test('a percentage is written on the scale of the parameter that the words leave
   })
   expect(readWording(wording, 'point', 'mean')?.words).toMatchObject({ claimedValue: '5', unit: '%' })
 })
+
+test.each([
+  ['95 % of the sacks hold at least 15 kg', 'sacks', undefined, '95 %', 'at-least', '15', 'kg'],
+  ['At least 95% of all stoves last no less than 6 h', 'stoves', 'at-least', '95 %', 'at-least', '6', 'h'],
+  ['no more than 2 % of packs weigh at most 14.5 kg', 'packs', 'at-most', '2 %', 'at-most', '14.5', 'kg'],
+] as const)(
+  '%s is a share of items by their readings',
+  (wording, quantity, relation, claimedValue, limitSide, limitValue, unit) => {
+    const { words, unseen } = readWording(wording, 'point')!
+    expect(words).toEqual({
+      parameter: 'proportion',
+      quantity,
+      claimedValue,
+      limitSide,
+      limitValue,
+      unit,
+      ...(relation ? { relation } : {}),
+    })
+    expect(unseen).toEqual(relation ? [] : ['relation'])
+  },
+)
+
+test.each([
+  '95 % of the sacks hold at least 15 kg and 80 % of the sacks hold at least 16 kg',
+  '95 % of the sacks never hold at least 15 kg',
+  '95 % of deliveries arrive within two days',
+])('%s is none', (wording) => {
+  expect(readWording(wording, 'point')?.words).not.toHaveProperty('limitValue')
+})

@@ -6,6 +6,7 @@ import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { formatNumber } from '@/words/figures'
 import { stated } from './reading/fieldReader'
 import { readExposureUnit } from './reading/exposure'
+import { readItemWording } from './readItemWording'
 import { readNumber } from './reading/number'
 import {
   clauseAround,
@@ -62,6 +63,13 @@ export function readWording(wording: string, mark: DecimalMark, assumed?: Parame
   if (wording.length > LONGEST_PHRASE) return undefined
   const text = plainWords(wording)
   const number: ReadNumber = (found) => readIn(found, mark)
+  const items = readItemWording(text)
+  if (
+    items &&
+    number(items.words.limitValue) !== undefined &&
+    !NEGATION.test(text.replace(/\bno (?:less|more|fewer) than\b|\bnot (?:less|more) than\b/gi, ''))
+  )
+    return { words: items.words, seen: [items.seen], unseen: items.words.relation ? [] : ['relation'] }
   const parameter = parameterIn(text)
   const relation = relationIn(text)
   const isEven = parameter && parameterOf(parameter.is).sample === 'two'

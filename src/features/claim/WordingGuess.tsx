@@ -3,6 +3,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { Relation } from '@/claims/terms/relations'
 import { PARAMETER_NOUNS } from '@/words/en/parameters'
+import { withUnit } from '@/words/figures'
+import { limitWords } from '@/words/en/claimWords'
 import { RELATION_WORDS } from '@/words/en/relations'
 import { type Guess, readWording, type Unseen } from '@/intake/readWording'
 import { QuietButton } from '@/ui/Button'
@@ -77,12 +79,14 @@ function inWords(words: Guess['words']): string {
     unit = '',
     exposureUnit,
     quantity,
+    limitSide,
   } = words
   const per = exposureUnit ? `per ${exposureUnit}` : ''
-  const value = [claimedValue, unit, per].filter(Boolean).join('\u202f')
+  const value = [claimedValue, limitSide ? '' : unit, per].filter(Boolean).join('\u202f')
   return [
     parameter && PARAMETER_NOUNS[parameter],
     quantity && `of ${quantity}`,
+    limitSide && limitSide !== 'none' && limitWords(limitSide, withUnit(words.limitValue ?? '', unit)),
     relationWords(relation, toleranceBelow, toleranceAbove),
     value,
   ]

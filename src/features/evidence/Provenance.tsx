@@ -8,6 +8,7 @@ import { ProblemLines } from '@/ui/ProblemLines'
 import { formatCount } from '@/words/figures'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InstrumentChoice } from './InstrumentChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { GroupsFields } from '@/ui/sample/GroupsFields'
@@ -70,6 +71,10 @@ export function Provenance() {
       <dt>Belonging together</dt>
       <dd>
         <GroupsFields />
+      </dd>
+      <dt>Measured with</dt>
+      <dd>
+        <InstrumentChoice />
       </dd>
       {PROVENANCE_FIELDS.map(([field, name, example]) => (
         <Entry key={field} name={name}>

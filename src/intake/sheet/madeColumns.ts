@@ -7,6 +7,7 @@ import { dateText, daysMeant } from '../reading/date'
 import type { Limits, UnreadEntry } from '../reading/readings'
 import { readNumber } from '../reading/number'
 import { conversionBetween } from '../reading/units'
+import { workingDays } from '../reading/workingDays'
 import { asNumbers, hasDigits, isOfTexts, numberColumn } from './asNumbers'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
 import { columnNotFound } from './keepRows'
@@ -265,23 +266,3 @@ function holidaysOf(own: MadeColumn): Outcome<ReadonlySet<number>> {
   }
   return success(days)
 }
-
-/** Thursday, 1970-01-01. */
-const FIRST_WEEKDAY = 4
-const isWorked = (day: number, holidays: ReadonlySet<number>): boolean => {
-  const weekday = (((day + FIRST_WEEKDAY) % 7) + 7) % 7
-  return weekday !== 0 && weekday !== 6 && !holidays.has(day)
-}
-
-/** The working days after the first day up to the second, and fewer than none where that comes before. */
-function workingDays(from: number, to: number, holidays: ReadonlySet<number>): number {
-  const [start, end] = [Math.floor(from), Math.floor(to)]
-  const [low, high] = start <= end ? [start, end] : [end, start]
-  const weeks = Math.floor((high - low) / 7)
-  let count = 5 * weeks
-  for (let day = low + 7 * weeks + 1; day <= high; day += 1) if (isWorked(day, NONE)) count += 1
-  for (const day of holidays) if (day > low && day <= high && isWorked(day, NONE)) count -= 1
-  return start <= end ? count : 0 - count
-}
-
-const NONE: ReadonlySet<number> = new Set()

@@ -1,14 +1,17 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
+import { EMPTY_INSTRUMENT } from '@/desk/instrument'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { countCases } from '@/data/caseRepository'
+import { addInstrumentVersion } from '@/data/instrumentRepository'
 import type { Connection, Database } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
 import { addClaim } from '../claim/addClaim'
 import { addSample } from '../sample/addSample'
 import { addCase } from '../case/addCase'
+import { newIdentifier } from '../identifier'
 import type { Doer } from '../doer'
 import { packFile } from '../packed'
 import { storeSheet } from '../sample/importSheet'
@@ -16,12 +19,25 @@ import type { DemoSample } from './demoCase'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
 const OFFICER = 'inspector on duty'
+const BENCH_SCALE = {
+  ...EMPTY_INSTRUMENT,
+  name: 'bench scale 3',
+  resolution: '0.01 kg',
+  calibratedOn: '2025-12-02',
+  calibrationDue: '2026-12-01',
+  uncertainty: '0.01 kg',
+  coverageFactor: '2',
+  readingUncertainty: '0.006 kg',
+}
 
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */
 export async function fillWithDemo(database: Database): Promise<void> {
   await database.inTransaction(async (transaction) => {
     if ((await countCases(transaction)) > 0) return
     const now = Date.now()
+    await addInstrumentVersion(transaction, {
+      ...{ id: newIdentifier(), words: BENCH_SCALE, by: OFFICER, now: new Date(now) },
+    })
     for (const [place, { samples, claims, ...words }] of WINTER_HEATING_AUDIT.entries()) {
       // The first case is the one that changed last.
       const at = new Date(now - place * 60_000)

@@ -22,3 +22,41 @@ export const BURNING_TIMES = [
 
 /** Noise of a stove's fan in dB, of nine rooms. */
 export const FAN_NOISE = [41.2, 40.8, 41.6, 41.1, 41.9, 40.7, 41.4, 41.3, 41]
+
+/** What twelve flats burnt in kWh, in a month without a fan on the stove and in one with it. */
+export const HEATED_FLATS = [
+  [812, 701],
+  [640, 560],
+  [955, 806],
+  [728, 633],
+  [580, 512],
+  [1010, 871],
+  [690, 598],
+  [845, 741],
+  [760, 668],
+  [905, 770],
+  [615, 541],
+  [870, 752],
+] as const
+
+/** Flue temperatures in °C of twelve stoves. */
+export const FLUE_TEMPERATURES = [158, 163, 161, 155, 166, 159, 164, 157, 162, 165, 160, 163]
+
+/** Carbon monoxide in ppm of fifteen rooms, as a monitor wrote it that shows nothing below 0.5. */
+export const CARBON_MONOXIDE = [
+  '<0.5',
+  '1.2',
+  '0.8',
+  '2.1',
+  '<0.5',
+  '1.6',
+  '3.4',
+  '0.9',
+  '<0.5',
+  '2.7',
+  '1.1',
+  '0.7',
+  '1.9',
+  '<0.5',
+  '4.2',
+]

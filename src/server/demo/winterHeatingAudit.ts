@@ -4,6 +4,7 @@ import { columnNamed } from '@/desk/sampleDraft'
 import { BRACKWATER_SACKS } from './brackwaterSacks'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
 import type { DemoCase } from './demoCase'
+import { EMBERWICK_VISIT } from './emberwickVisit'
 import { HEARTHLING_STOVE } from './hearthlingStove'
 import { ROOM_TEMPERATURES } from './readings'
 
@@ -173,4 +174,5 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
     ],
   },
   HEARTHLING_STOVE,
+  EMBERWICK_VISIT,
 ]

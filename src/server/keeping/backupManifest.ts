@@ -56,7 +56,7 @@ const V3_TABLES = [
   'key_entries',
 ] as const
 
-/** Version 5 has columns more, of the same tables. */
+/** Of version 4, frozen. Version 5 has the register of instruments, and more columns. */
 const V4_TABLES = [...V3_TABLES, 'seals'] as const
 
 /** Every version that is read, each with its tables. */

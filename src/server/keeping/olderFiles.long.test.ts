@@ -132,7 +132,9 @@ test('a result that another core made otherwise is told by its path, and does no
     },
   )
   const refused = await readCaseFile(own)
-  expect(refused.ok || refused.problem.message).toMatch(/checks\/\d+\.json does not follow|results\/\d+\.json is not what/)
+  expect(refused.ok || refused.problem.message).toMatch(
+    /checks\/\d+\.json does not follow|results\/\d+\.json is not what/,
+  )
 })
 
 test('a check that another core’s intake read otherwise is told as well', async () => {

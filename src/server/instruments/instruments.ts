@@ -1,0 +1,39 @@
+import 'server-only'
+import { z } from 'zod'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { addInstrumentVersion, listInstruments } from '@/data/instrumentRepository'
+import { instrumentSchema, type RegisteredInstrument } from '@/desk/instrument'
+import { bySchema } from '../doer'
+import { newIdentifier } from '../identifier'
+import { readInput } from '../input'
+import { database } from '../keeping/database'
+import { inTransaction } from '../transaction'
+
+/** The office's instruments, as each stands. */
+export async function readInstruments(): Promise<readonly RegisteredInstrument[]> {
+  return listInstruments(await database())
+}
+
+const saving = z.strictObject({ id: z.uuid().optional(), words: instrumentSchema, by: bySchema })
+
+/**
+ * Enters an instrument on the register, or how it stands now; how it stood before is kept.
+ *
+ * @param input - `{ id, words, by }`, without an id a new one
+ * @returns the problem `invalid`, or `name-needed` for one without a name
+ */
+export async function saveInstrument(input: unknown, now: Date): Promise<Outcome<Readonly<{ id: string }>>> {
+  const read = readInput(saving, input)
+  if (!read.ok) return read
+  const { id = newIdentifier(), words, by } = read.value
+  if (words.name.trim() === '')
+    return failure({
+      code: 'name-needed',
+      path: 'words.name',
+      message: 'An instrument is known by its name. Give it one, such as bench scale 3.',
+    })
+  return inTransaction(await database(), async (transaction) => {
+    await addInstrumentVersion(transaction, { id, words, by, now })
+    return success({ id })
+  })
+}
