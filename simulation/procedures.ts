@@ -49,7 +49,11 @@ export function sampleOf(values: readonly number[]): MeasuredSample {
 export const SIMULATED: readonly Simulated[] = PARAMETERS.flatMap((parameter) => {
   const plan = PLANS[parameter]
   if (!plan) return []
-  const methods = METHODS.filter((name) => methodOf(name).parameters.includes(parameter))
+  // Those of readings that were not taken one by one are simulated by themselves.
+  const methods = METHODS.filter((name) => {
+    const { parameters, needs } = methodOf(name)
+    return parameters.includes(parameter) && !needs.includes('clusters') && !needs.includes('strata')
+  })
   return methods.map((method) => {
     const { looks, isResampled } = methodOf(method).work
     const isSlow = looks > 1 || isResampled

@@ -245,6 +245,41 @@ test('reads semicolons and decimal commas as they are', () => {
   expect(result.sample).toMatchObject({ n: 2, mean: 15 })
 })
 
+test('a column is held against a limit, and its rows are taken by clusters', () => {
+  const csv = 'mass,pallet\n15.1,a\n14.9,a\n15.3,b\n15.2,b\n14.7,c\n15.0,c\n'
+  const asked = (text: string, ...args: readonly string[]) => {
+    const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'sacks.csv')
+    writeFileSync(file, text)
+    return run(['check', '--csv', file, '--column', 'mass', ...args]).results[0]!
+  }
+  const mean = asked(csv, '--claim', 'mean at least 15 kg', '--cluster', 'pallet')
+  expect(mean).toMatchObject({ test: { method: 'cluster-t' }, sample: { clusters: 3 } })
+  const share = asked(
+    csv,
+    '--claim',
+    'share at least 90 %',
+    '--limit',
+    'at least 14.9',
+    '--method',
+    'exact-binomial',
+  )
+  expect(share).toMatchObject({ sample: { n: 6, successes: 5 } })
+  expect(asked(csv, '--claim', 'share at least 90 %', '--limit', '14.9').error).toMatchObject({
+    path: '--limit',
+  })
+  const unnamed = asked(
+    csv.replace('15.2,b', '15.2,'),
+    '--claim',
+    'mean at least 15 kg',
+    '--cluster',
+    'pallet',
+  )
+  expect(unnamed.error).toMatchObject({
+    path: '--cluster',
+    message: expect.stringContaining('Row 5') as string,
+  })
+})
+
 test('prints the JSON Schema of its requests', () => {
   const { status, results } = run(['schema'])
   const schema = JSON.parse(results.join(''))

@@ -2,6 +2,7 @@ import { parameterOf } from '@/claims/all'
 import { type Answer, answer } from '@/answers/answer'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { Claim } from '@/claims/terms/claim'
+import type { Limit } from '@/claims/terms/limit'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { readClaimText } from '@/intake/claimText'
 import { readNumber } from '@/intake/reading/number'
@@ -29,6 +30,8 @@ export type CsvOptions = Readonly<{
   confidence?: string | undefined
   sigma?: string | undefined
   lot?: string | undefined
+  limit?: string | undefined
+  cluster?: string | undefined
 }>
 
 /** Checks one claim against one column of a CSV file. */
@@ -48,22 +51,56 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
   if (!kept.ok) return kept
   const test = testOf(options)
   if (!test.ok) return test
+  const limit = limitOf(options.limit)
+  if (!limit.ok) return limit
   const stated = statedOf(options)
   if (!stated.ok) return stated
   const sheet = await readSheetFile({
     file: csv,
-    wanted: [column, ...kept.value.flat().map((condition) => condition.column)],
+    wanted: [
+      column,
+      ...(options.cluster === undefined ? [] : [options.cluster]),
+      ...kept.value.flat().map((condition) => condition.column),
+    ],
     missing: options.missing ?? [],
     stated: stated.value,
   })
   if (!sheet.ok) return sheet
-  const evidence = evidenceOf({ options, column, sheet: sheet.value, kept: kept.value, claim: claim.value })
+  const limited = { ...claim.value, ...(limit.value ? { limit: limit.value } : {}) }
+  const evidence = evidenceOf({ options, column, sheet: sheet.value, kept: kept.value, claim: limited })
   if (!evidence.ok) return evidence
   return success({
-    claim: { ...claim.value, wording: options.claim },
+    claim: { ...limited, wording: options.claim },
     evidence: evidence.value,
     test: test.value,
   })
+}
+
+/** What one reading has to be for its item to count: "at least 14.8". */
+function limitOf(text: string | undefined): Outcome<Limit | undefined> {
+  if (text === undefined) return success(undefined)
+  const [, words, figure = ''] = /^(at least|at most)\s+(\S+)$/i.exec(text.trim()) ?? []
+  const value = readNumber(figure, 'point')
+  if (words === undefined || !value.ok) {
+    const message = `--limit is “${text}”. Write it as “at least 14.8” or “at most 42”, in the unit of the column.`
+    return failure({ code: 'not-a-choice', path: '--limit', message })
+  }
+  return success({ side: words.toLowerCase() === 'at least' ? 'at-least' : 'at-most', value: value.value })
+}
+
+/** The entry of each row in the column of clusters; refused where a row that is taken has none. */
+function clustersOf(
+  sheet: Sheet,
+  name: string | undefined,
+  rows: readonly number[],
+): Outcome<Pick<Extract<CheckDocument['evidence'], { kind: 'readings' }>, 'cluster'>> {
+  if (name === undefined) return success({})
+  const column = sheet.columns.find((one) => one.name === name)!
+  const cluster = rows.map((row) => cellText(column, row))
+  const blank = cluster.indexOf('')
+  if (blank < 0) return success({ cluster })
+  const message = `Row ${rows[blank]! + 2} has no entry in “${name}”, so its cluster is not known. Enter it, or leave the row out with --where.`
+  return failure({ code: 'missing', path: '--cluster', message })
 }
 
 /** How the file is written, as far as that is stated: its numbers by an example, "1.234,5". */
@@ -118,12 +155,15 @@ function evidenceOf(
   const lot = options.lot === undefined ? undefined : readOption('evidence.lotSize', options.lot)
   if (lot && !lot.ok) return lot
   const lotSize = lot ? { lotSize: lot.value } : {}
-  if (parameterOf(claim.parameter).sample === 'counted') return countOf(column, kept.value, options, lotSize)
+  if (parameterOf(claim.parameter).sample === 'counted' && !claim.limit)
+    return countOf(column, { sheet, kept: kept.value, options, lotSize })
   if (column.kind !== 'number') return failure(notANumber(column, kept.value))
-  const { values } = keptNumbers(column, kept.value)
-  return values.length === 0
-    ? failure(noRows(column.name, sheet.rowCount))
-    : success({ kind: 'readings', values: [...values], ...blankOf(kept.value, values.length), ...lotSize })
+  const { values, rows } = keptNumbers(column, kept.value)
+  if (values.length === 0) return failure(noRows(column.name, sheet.rowCount))
+  const clusters = clustersOf(sheet, options.cluster, rows)
+  if (!clusters.ok) return clusters
+  const blank = blankOf(kept.value, values.length)
+  return success({ kind: 'readings', values: [...values], ...clusters.value, ...blank, ...lotSize })
 }
 
 /** Rows kept that have no entry, where there are any. */
@@ -134,22 +174,32 @@ function blankOf(kept: Uint8Array, taken: number): Pick<CheckDocument['evidence'
 
 function countOf(
   column: Column,
-  kept: Uint8Array,
-  { success: marked }: CsvOptions,
-  lotSize: Readonly<{ lotSize?: number }>,
+  input: Readonly<{
+    sheet: Sheet
+    kept: Uint8Array
+    options: CsvOptions
+    lotSize: Readonly<{ lotSize?: number }>
+  }>,
 ): Outcome<CheckDocument['evidence']> {
+  const { sheet, kept, options, lotSize } = input
+  const { success: marked, cluster } = options
   if (marked === undefined)
     return failure(needed('--success', 'the value in the column that counts as a success'))
   let [n, successes] = [0, 0]
+  const [rows, values]: [number[], number[]] = [[], []]
   for (let row = 0; row < kept.length; row += 1) {
     const text = kept[row] === 1 ? cellText(column, row) : ''
     if (text === '') continue
     n += 1
     if (text === marked) successes += 1
+    rows.push(row)
+    values.push(text === marked ? 1 : 0)
   }
-  return n === 0
-    ? failure(noRows(column.name, kept.length))
-    : success({ kind: 'count', n, successes, ...blankOf(kept, n), ...lotSize })
+  if (n === 0) return failure(noRows(column.name, kept.length))
+  const rest = { ...blankOf(kept, n), ...lotSize }
+  if (cluster === undefined) return success({ kind: 'count', n, successes, ...rest })
+  const clusters = clustersOf(sheet, cluster, rows)
+  return clusters.ok ? success({ kind: 'readings', values, ...clusters.value, ...rest }) : clusters
 }
 
 function notANumber(column: Column, kept: Uint8Array) {

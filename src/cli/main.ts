@@ -29,6 +29,8 @@ check --csv checks one claim against one column of a CSV file with a header line
   --confidence 0.95     the confidence level
   --sigma 0.2           a known standard deviation
   --lot 4000            the size of the lot that was sampled
+  --limit "at least 15"  for a share of items, what the reading of one has to be for it to count
+  --cluster NAME        the column that names what was drawn, where rows are several of each
 
 report writes the report of a case file, the same that the application gives:
   --parts cover,summary,...  only these parts
@@ -64,6 +66,8 @@ const OPTIONS = {
   confidence: text,
   sigma: text,
   lot: text,
+  limit: text,
+  cluster: text,
   format: text,
   output: text,
   parts: text,

@@ -34,7 +34,8 @@ export function itemsLine(
     ...(normal && shown
       ? [{ value: normal.limit, words: `${formatPercent(claimed)} ${side} ${shown}` }]
       : []),
-  ]
+    // Their labels lean apart, the lower to the left.
+  ].toSorted((one, other) => one.value - other.value)
   const tolerance = shown
     ? ` With ${formatPercent(confidence)} confidence ${formatPercent(claimed)} of items read ${side} ${shown}, as far as the readings are normal.`
     : ''
