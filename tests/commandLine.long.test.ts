@@ -247,11 +247,8 @@ test('reads semicolons and decimal commas as they are', () => {
 
 test('a column is held against a limit, and its rows are taken by clusters', () => {
   const csv = 'mass,pallet\n15.1,a\n14.9,a\n15.3,b\n15.2,b\n14.7,c\n15.0,c\n'
-  const asked = (text: string, ...args: readonly string[]) => {
-    const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'sacks.csv')
-    writeFileSync(file, text)
-    return run(['check', '--csv', file, '--column', 'mass', ...args]).results[0]!
-  }
+  const asked = (text: string, ...args: readonly string[]) =>
+    runCsv(['--column', 'mass', ...args], text).result
   const mean = asked(csv, '--claim', 'mean at least 15 kg', '--cluster', 'pallet')
   expect(mean).toMatchObject({ test: { method: 'cluster-t' }, sample: { clusters: 3 } })
   const share = asked(

@@ -12,7 +12,7 @@ import {
   untilSaved,
   violations,
 } from './browser'
-import { atClaim, openCase, startJourney, step } from './journey'
+import { atClaim, startJourney, step } from './journey'
 
 // Items by their readings, clusters, finite lots, columns made of columns, limits, instruments and a claim without a value,
 // on the demo: its figures are the core's, which the reference values hold.

@@ -83,7 +83,11 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
   const entries = unzipSync(
     withCopies((copies) =>
-      copies.splice(0, copies.length, ...copies.filter(({ table }) => !['seals', 'instruments'].includes(table))),
+      copies.splice(
+        0,
+        copies.length,
+        ...copies.filter(({ table }) => !['seals', 'instruments'].includes(table)),
+      ),
     ),
   )
   manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":3'))(entries)

@@ -16,6 +16,9 @@ export const INTERVAL_NAMES: Readonly<Record<'auto' | IntervalName, string>> = {
 
 const OTHER_INTERVALS: Readonly<Record<string, string>> = {
   f: 'F',
+  'cluster-t': 't by clusters',
+  'stratified-t': 't by layers',
+  'normal-share': 'noncentral t',
   bonett: 'Bonett',
   'mid-p': 'mid-p test inverted',
   hypergeometric: 'hypergeometric test inverted',
