@@ -35,6 +35,30 @@ const evidenceFor = (parameter: CheckDocument['claim']['parameter']) =>
 const valueFor = (parameter: CheckDocument['claim']['parameter']) =>
   parameter === 'proportion' ? 0.8 : parameter === 'mean' || parameter === 'median' ? 15 : 0.5
 
+const groups = values.map((_, at) => ['a', 'b', 'c'][at % 3]!)
+const GROUPED: readonly Evidence[] = [
+  { kind: 'readings', values, cluster: groups },
+  { kind: 'readings', values, stratum: groups, strata: { a: 40, b: 30, c: 50 } },
+]
+/** Of other kinds than those of each parameter: items, groups and limits. */
+const OTHERS: readonly CheckDocument[] = [
+  ...GROUPED.flatMap((evidence) => [
+    { claim: { parameter: 'mean', relation: 'at-least', value: 15 } as const, evidence },
+    { claim: { parameter: 'median', relation: 'equal-to', value: 15 } as const, evidence },
+  ]),
+  ...[...GROUPED, ...MEASURED].map((evidence) => ({
+    claim: {
+      ...({ parameter: 'proportion', relation: 'at-least', value: 0.8 } as const),
+      limit: { side: 'at-least', value: 14.9 } as const,
+    },
+    evidence,
+  })),
+  {
+    claim: { parameter: 'median', relation: 'at-least', value: 14.9 },
+    evidence: { kind: 'readings', values, censored: { below: [5] } },
+  },
+]
+
 function documents(): readonly CheckDocument[] {
   return PARAMETERS.flatMap((parameter) =>
     RELATIONS.flatMap((relation) =>
@@ -56,7 +80,7 @@ function documents(): readonly CheckDocument[] {
 
 test('a method that is offered can be used, and one that is not is refused for want of what it needs', () => {
   let [offered, lacking] = [0, 0]
-  for (const document of documents()) {
+  for (const document of [...documents(), ...OTHERS]) {
     const hypotheses = deriveHypotheses(document.claim, 'auto')
     if (!hypotheses.ok) continue
     for (const { method, needs } of methodChoices(document, hypotheses.value.alternativeSide)) {

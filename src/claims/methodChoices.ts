@@ -14,7 +14,16 @@ export type MethodChoice = Readonly<{ method: Method; needs?: MethodNeed }>
 /** The methods for a claim's parameter, each with what this evidence lacks for it. */
 export function methodChoices(document: CheckDocument, side: Side): readonly MethodChoice[] {
   return methodsFor(document.claim.parameter).map((method) => {
-    const needs = methodOf(method).needs.find((need) => !isMet(need, document, side))
+    const own = methodOf(method).needs
+    // Which items count is told by their readings alone.
+    const isOfItems = document.claim.limit !== undefined && !own.includes('limit')
+    const isOfValues = !isOfItems && !methodOf(method).takesCensored
+    const all: readonly MethodNeed[] = [
+      ...own,
+      ...(isOfItems ? (['readings'] as const) : []),
+      ...(isOfValues ? (['values'] as const) : []),
+    ]
+    const needs = all.find((need) => !isMet(need, document, side))
     return needs === undefined ? { method } : { method, needs }
   })
 }
@@ -32,6 +41,8 @@ function isMet(need: MethodNeed, { claim, evidence, test }: CheckDocument, side:
       )
     case 'two-sided':
       return side === 'two-sided'
+    case 'values':
+      return !(evidence.kind === 'readings' && isCensored(evidence))
     case 'limit':
       return claim.limit !== undefined
     case 'clusters':
@@ -44,3 +55,6 @@ function isMet(need: MethodNeed, { claim, evidence, test }: CheckDocument, side:
       return need satisfies never
   }
 }
+
+const isCensored = ({ censored }: Extract<CheckDocument['evidence'], { kind: 'readings' }>): boolean =>
+  (censored?.below?.length ?? 0) + (censored?.above?.length ?? 0) > 0

@@ -28,6 +28,7 @@ export type MethodNeed =
   | 'limit'
   | 'clusters'
   | 'strata'
+  | 'values'
 
 /** A choice of the test that not every method leaves. */
 export type MethodOption = keyof Pick<

@@ -118,6 +118,7 @@ export const NEED_WORDS: { readonly [Need in MethodNeed]: string } = {
   'two-sided': 'tells only whether the spreads differ',
   'lot-size': 'needs the size of the lot',
   limit: 'needs a limit for each item',
+  values: 'needs every value itself, and not a limit',
   clusters: 'needs the cluster of each reading',
   strata: 'needs the layer of each reading and their sizes',
 }

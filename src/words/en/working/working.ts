@@ -124,10 +124,14 @@ function decision({ test }: ComputedCheck): WrittenStep {
 function intervalStep({ interval, estimate }: ComputedCheck): readonly WrittenStep[] {
   if (!interval) return []
   const { lower, upper } = interval
+  const own =
+    interval.trueLevel === undefined
+      ? ''
+      : `, whose true level is ${formatPercent(Number(interval.trueLevel.toFixed(4)))},`
   const ends = [lower, upper].filter((end) => end !== undefined).map((end) => written(computed(end)))
   return [
     {
-      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${intervalMethodWords(interval.method)}) about the estimate ${written(computed(estimate.value)).text}`,
+      name: `${formatPercent(interval.level)} ${interval.sides === 'two-sided' ? 'interval' : `${interval.sides} bound`} (${intervalMethodWords(interval.method)})${own} about the estimate ${written(computed(estimate.value)).text}`,
       latex: ends.map(({ latex }) => latex).join(' \\text{ to } '),
       text: ends.map(({ text }) => text).join(' to '),
     },
