@@ -370,3 +370,28 @@ test('of a count one with the property is left out, or one without, and no more'
   // Of 14 the finding turns where one of the six others is left out: 14 of 19 contradicts, 14 of 20 does not.
   expect(leftOut(14).note).toMatchObject({ remark: 'left-out', tried: 20, turning: 6 })
 })
+
+test('what is in groups is asked about as what it is', () => {
+  const keysOf = (document: CheckDocument) =>
+    crossExamination({ document, result: testedBy(document) }).map(({ key }) => key)
+  const cluster = Array.from({ length: 12 }, (_, at) => `pallet ${at % 4}`)
+  const entries = [{ unreadable: { count: 1, texts: ['15 1'], couldBe: [15.1] } }]
+  const mean = keysOf({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15 },
+    evidence: {
+      kind: 'readings',
+      values: [15.1, 14.9, 15, 15.2, 14.8, 15, 14.7, 15.1, 15, 14.9, 14.6, 12],
+      cluster,
+      entries,
+    },
+  })
+  expect(mean).toContain('method t')
+  expect(mean).toContain('leave one out')
+  // No plan is one of clusters, and nobody has said of which one an entry that was not read would be.
+  for (const none of ['sample size', 'smallest gap', 'unreadable ']) expect(mean).not.toContain(none)
+  const share = keysOf({
+    claim: { parameter: 'proportion', relation: 'at-least', value: 0.9 },
+    evidence: { kind: 'readings', values: [1, 1, 1, 0, 1, 1, 1, 1, 1, 1, 1, 1], cluster },
+  })
+  expect(share.filter((key) => key.startsWith('without'))).toEqual([])
+})

@@ -1,3 +1,4 @@
+import { parameterOf } from '../all'
 import type { Evidence } from '../terms/request'
 import { beyondFences, tukeyFences } from '@/statistics/describe/fences'
 import { quartilesOf } from '@/statistics/describe/quantile'
@@ -45,7 +46,9 @@ function putBack({ document, result, withSetAside }: Examination): readonly Ques
 function unreadable({ document, result }: Examination): readonly Question[] {
   return listsOf(document.evidence).flatMap(({ entries, of, withMore }) => {
     const { couldBe: values = [], count = 0 } = entries?.unreadable ?? {}
-    if (values.length === 0) return []
+    // Of which group one would be, nobody has said.
+    const isGrouped = 'cluster' in document.evidence || 'stratum' in document.evidence
+    if (values.length === 0 || isGrouped) return []
     const { claim } = document
     return variation({
       key: `unreadable ${of ?? ''}`,
@@ -58,6 +61,9 @@ function unreadable({ document, result }: Examination): readonly Question[] {
 
 /** Readings that stand out: by the test for outliers, and by the fences where those point to others. */
 function suspicious({ document, result }: Examination): readonly Question[] {
+  // Rows that count or do not are 1 and 0: none of them stands out.
+  const { parameter, limit } = document.claim
+  if (parameterOf(parameter).sample === 'counted' && !limit) return []
   return listsOf(document.evidence).flatMap((list) => {
     const tested = outliersOf(result, list.of)
     const fenced = fencedOut(list)
