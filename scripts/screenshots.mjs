@@ -64,7 +64,6 @@ await withWorkbench(async (driver) => {
   await driver.executeScript('scrollTo(0, 0)')
   await follow('The whole sample')
   await there('//*[@role="grid"]')
-  await take('typed-sheet')
   await follow('Docket')
   await driver.wait(until.elementLocated(By.css('[aria-label=Cases]')), PATIENCE_MS)
   await take('docket')
@@ -88,6 +87,18 @@ await withWorkbench(async (driver) => {
   await there('//*[contains(., "Second source")]')
   await driver.executeScript('scrollTo(0, 0)')
   await take('workbench-two-sources')
+  await follow('Docket')
+  await follow('Visit to the Emberwick store')
+  await follow('Share of sacks')
+  await there('//*[contains(., "it takes 59 readings or more")]')
+  await driver.executeScript(
+    'document.querySelector("[data-testid=line-of-items]").scrollIntoView({ block: "center" })',
+  )
+  await take('workbench-items')
+  await follow('Docket')
+  await follow('Brackwater pellet sacks')
+  await follow('Ratio of variances')
+  await there('//*[contains(., "Second source")]')
   const name = await driver.findElement(By.css('[aria-label="Signed by"]'))
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
   await driver.executeScript(

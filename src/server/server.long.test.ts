@@ -324,6 +324,11 @@ test('the demo fills an empty database once, with a claim for each parameter and
     ['WH-026', 'variance', 'not-contradicted'],
     ['WH-030', 'mean', 'supported'],
     ['WH-030', 'median', 'not-supported'],
+    ['WH-033', 'mean', 'contradicted'],
+    ['WH-033', 'proportion', 'not-contradicted'],
+    ['WH-033', 'mean', 'contradicted'],
+    ['WH-033', 'mean', 'not-contradicted'],
+    ['WH-033', 'median', 'not-contradicted'],
   ])
   await empty.close()
 })

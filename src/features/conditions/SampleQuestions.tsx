@@ -8,6 +8,7 @@ import { GroupsFields } from '@/ui/sample/GroupsFields'
 import { readLotSize } from '@/intake/readEvidence'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines } from '@/ui/ProblemLines'
+import { AsSource } from '@/ui/workbench/SourceContext'
 import type { Source } from '@/ui/workbench/WorkbenchProvider'
 
 const RANDOM = {
@@ -61,7 +62,10 @@ export function SampleQuestions({
       </div>
       {(draft.columns.length > 1 || draft.groupedBy !== 'none') && (
         <div>
-          Which belong together? <GroupsFields />
+          Which belong together?{' '}
+          <AsSource source={source}>
+            <GroupsFields />
+          </AsSource>
           <ProblemLines problems={groupProblems} onWrite={setFields} />
         </div>
       )}
