@@ -66,7 +66,7 @@ describe('programs ask under /api/v1', () => {
 
   test('read cases, claims and samples', async () => {
     const { cases: found, total } = await (await ask('cases?order=reference&direction=rising')).json()
-    expect(total).toBe(5)
+    expect(total).toBe(6)
     const sacks = found.find(({ subject }: { subject: string }) => subject === 'Brackwater pellet sacks')
     const known = await (await ask(`cases/${sacks.id}`)).json()
     const check = await (await ask(`claims/${known.claims[0].id}/check`)).json()
