@@ -53,7 +53,7 @@ export const clusterT: MethodDefinition<'cluster-t', z.infer<typeof figures>, 'm
     const { inLot } = design
     const standardError =
       made.standardError * (inLot === undefined ? 1 : Math.sqrt((inLot - clusters) / inLot))
-    if (standardError === 0) return failure(problems.noVariation('evidence.values', 'cluster-t'))
+    if (standardError === 0) return failure(problems.groupsAlike('cluster-t'))
     const designEffect = made.designEffect && made.designEffect * (standardError / made.standardError) ** 2
     return success(
       meanProcedure({

@@ -51,7 +51,7 @@ export const stratifiedT: MethodDefinition<
     if (design?.kind !== 'strata' || !values) return failure(problems.designNeeded('stratum', 'stratified-t'))
     const made = stratifiedMean(values, design)
     const { standardError, degreesOfFreedom: df, strata } = made
-    if (standardError === 0) return failure(problems.noVariation('evidence.values', 'stratified-t'))
+    if (standardError === 0) return failure(problems.groupsAlike('stratified-t'))
     const whole = strata.reduce((sum, { size }) => sum + size, 0)
     return success(
       meanProcedure({

@@ -62,6 +62,8 @@ const SENTENCES: {
     'Both clusters and layers are named. Keep “evidence.cluster” where whole groups were drawn, “evidence.stratum” where each layer of the lot was sampled.',
   groupsNeeded: ({ field, stated }) =>
     `“evidence.${stated}” is stated, but no “evidence.${field}”, a list with one name for each reading. State it, or leave “${stated}” out.`,
+  groupsAlike: ({ method }) =>
+    `The groups do not differ by what is tested, so the standard error is 0 and the ${METHOD_WORDS[method].name} cannot be made. Take more of them, or choose a test that takes the units one by one: its conditions say what that leaves open.`,
   designNeeded: ({ field, method }) =>
     `The ${METHOD_WORDS[method].name} needs to know ${field === 'cluster' ? 'the cluster' : 'the layer'} of each reading. State “evidence.${field}”, or choose another method.`,
   tooFewClusters: ({ seen }) =>
