@@ -76,6 +76,14 @@ await withWorkbench(async (driver) => {
   await there('//*[@role="gridcell"][contains(., "100001")]')
   await take('sample')
   await follow('Docket')
+  await follow('Visit to the Emberwick store')
+  await follow('Share of sacks')
+  await there('//*[contains(., "it takes 59 readings or more")]')
+  await driver.executeScript(
+    'document.querySelector("[data-testid=line-of-items]").scrollIntoView({ block: "center" })',
+  )
+  await take('workbench-items')
+  await follow('Docket')
   await follow('Keys')
   await (await there('//*[@aria-label="Name of the holder"]')).sendKeys('A. Inspector')
   await (await there('//button[.="Make a key for this device alone"]')).click()
@@ -87,18 +95,6 @@ await withWorkbench(async (driver) => {
   await there('//*[contains(., "Second source")]')
   await driver.executeScript('scrollTo(0, 0)')
   await take('workbench-two-sources')
-  await follow('Docket')
-  await follow('Visit to the Emberwick store')
-  await follow('Share of sacks')
-  await there('//*[contains(., "it takes 59 readings or more")]')
-  await driver.executeScript(
-    'document.querySelector("[data-testid=line-of-items]").scrollIntoView({ block: "center" })',
-  )
-  await take('workbench-items')
-  await follow('Docket')
-  await follow('Brackwater pellet sacks')
-  await follow('Ratio of variances')
-  await there('//*[contains(., "Second source")]')
   const name = await driver.findElement(By.css('[aria-label="Signed by"]'))
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
   await driver.executeScript(

@@ -31,6 +31,9 @@ function guardWords({ unit }: Claim, { value }: Limit, { limitUsed }: Figures): 
   ]
 }
 
+const IN_GROUPS =
+  'These limits take the readings as taken one by one, and they were not: how sure they are is then not the confidence stated.'
+
 function toleranceWords(
   claim: Claim,
   side: Limit['side'],
@@ -46,6 +49,7 @@ function toleranceWords(
   return [
     ...(normal ? [`${those} ${LIMIT_SIDE_WORDS[side]} ${normal}, as far as the readings are normal.`] : []),
     ...(ordered ? [orderedWords(ordered, { n, beyond })] : []),
+    ...('clusters' in sample || 'strata' in sample ? [IN_GROUPS] : []),
   ]
 }
 
@@ -84,6 +88,6 @@ function untoldWords({ items }: Figures): readonly string[] {
   return [
     untold === 0
       ? `By the uncertainty of a reading, each of the ${formatCount(items.length)} items is told to conform or not with a probability of at least ${formatPercent(UNTOLD.to)}.`
-      : `By the uncertainty of a reading, ${untold === 1 ? 'one' : formatCount(untold)} of the ${formatCount(items.length)} items ${untold === 1 ? 'is' : 'are'} told neither to conform nor not to with a probability of ${formatPercent(UNTOLD.to)}.`,
+      : `By the uncertainty of a reading, ${untold === 1 ? 'one' : formatCount(untold)} of the ${formatCount(items.length)} items ${untold === 1 ? 'is' : 'are'} told neither to conform nor not to with a probability of at least ${formatPercent(UNTOLD.to)}.`,
   ]
 }
