@@ -51,8 +51,14 @@ await withWorkbench(async (driver) => {
   const there = (xpath) => driver.wait(until.elementLocated(By.xpath(xpath)), PATIENCE_MS)
   const follow = async (words) => {
     const link = await driver.wait(until.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
-    await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', link)
-    await link.click()
+    try {
+      await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', link)
+      await link.click()
+    } catch (error) {
+      // The page was made anew meanwhile.
+      if (error.name !== 'StaleElementReferenceError') throw error
+      await follow(words)
+    }
   }
   await there('//*[@aria-label="What the readings look like"]')
   await driver.executeScript('document.querySelector("#evidence figure").scrollIntoView()')
