@@ -1,25 +1,11 @@
 import { moments, spread } from '@/statistics/describe/moments'
-import type { CountSample } from '@/statistics/inference/shareInterval'
 import { parameterOf } from './all'
 import { designOf } from './designOf'
-import type { Claim } from './terms/claim'
-import { counts, type Limit, limitUsed } from './terms/limit'
-import { defaultBurden } from './terms/relations'
-import {
-  isKnown,
-  lotSizeOf,
-  measurementOf,
-  type MeasuredSample,
-  type Sample,
-  type SampleOf,
-  unitsTaken,
-} from './terms/sample'
+import { itemsOf, type Told } from './itemsOf'
+import { lotSizeOf, measurementOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
 import { type Evidence, MAX_UNITS } from './terms/request'
-
-/** What of a claim says how its evidence is taken. */
-export type Told = Pick<Claim, 'parameter' | 'limit' | 'burden'> & Partial<Pick<Claim, 'relation'>>
 
 /** The sample's figures, from whichever kind of evidence there is. */
 export function sampleOf(evidence: Evidence, claim: Told): Outcome<Sample, ClaimProblem> {
@@ -29,7 +15,7 @@ export function sampleOf(evidence: Evidence, claim: Told): Outcome<Sample, Claim
   if (!plain.ok) return plain
   const designed = withDesign(evidence, plain.value)
   if (!designed.ok) return designed
-  const sample = asClaimed(designed.value, evidence, claim)
+  const sample = itemsOf(designed.value, evidence, claim)
   if (!sample.ok) return sample
   const { drawn, independence } = evidence
   const lotSize = lotSizeOf(evidence)
@@ -78,58 +64,6 @@ function withDesign(evidence: Evidence, sample: Sample): Outcome<Sample, ClaimPr
   if (!design.ok) return design
   return success(design.value ? { ...sample, design: design.value } : sample)
 }
-
-/** Of a share told from readings: the items that count. */
-function asClaimed(sample: Sample, evidence: Evidence, claim: Told): Outcome<Sample, ClaimProblem> {
-  const isOfShare = parameterOf(claim.parameter).sample === 'counted'
-  if (!isOfShare || sample.kind !== 'measured') {
-    if (claim.limit) return failure(problems.limitNeedsReadings())
-    return success(sample)
-  }
-  if (claim.limit) return limited(sample, evidence, { ...claim, limit: claim.limit })
-  return sample.design ? marked(sample, evidence) : success(sample)
-}
-
-/** Rows of which each counts or does not. */
-function marked(sample: SampleOf<'measured'>, evidence: Evidence): Outcome<Sample, ClaimProblem> {
-  const { measured: own, ...rest } = sample
-  const marks = own.values ?? []
-  const wrong = marks.findIndex((value) => value !== 0 && value !== 1)
-  const all = evidence.kind === 'readings' ? evidence.values : []
-  if (wrong >= 0) {
-    const place = own.places?.[wrong] ?? wrong
-    return failure(problems.notAMark(all[place]!, place))
-  }
-  return success({ ...rest, kind: 'counted', counted: countedOf(marks), marks })
-}
-
-function limited(
-  sample: SampleOf<'measured'>,
-  evidence: Evidence,
-  { limit, burden, relation }: Told & Readonly<{ limit: Limit }>,
-): Outcome<Sample, ClaimProblem> {
-  const reading = measurementOf(evidence)?.reading
-  if (limit.guardFactor && reading === undefined) return failure(problems.guardNeedsReading())
-  const used = limitUsed(limit, {
-    burden: burden ?? (relation ? defaultBurden(relation) : 'challenge'),
-    reading,
-  })
-  const { values, censored } = sample.measured
-  if (censored && !isKnown(used, censored))
-    return failure(problems.censoredBeyondClaim('claim.limit', used, censored.from, censored.to))
-  const marks = values?.map((value) => (counts(value, limit.side, used) ? 1 : 0))
-  return success({
-    ...sample,
-    kind: 'limited',
-    limit: { side: limit.side, value: used },
-    ...(marks ? { counted: countedOf(marks), marks } : {}),
-  })
-}
-
-const countedOf = (marks: readonly number[]): CountSample => ({
-  sampleSize: marks.length,
-  successes: marks.reduce((sum, mark) => sum + mark, 0),
-})
 
 function measured(sample: Outcome<MeasuredSample, ClaimProblem>): Outcome<Sample, ClaimProblem> {
   return sample.ok ? success({ kind: 'measured', measured: sample.value }) : sample

@@ -5,7 +5,7 @@ import type { SampleDraft } from '@/desk/sampleDraft'
 import { parameterOf } from '@/claims/all'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { formatCount } from '@/words/figures'
-import { convertedBy, entriesOf } from './entriesOf'
+import { entriesOf } from './entriesOf'
 import { readCount } from './reading/count'
 import type { UnreadEntry } from './reading/readings'
 import { hasUnit } from './draftUnits'
@@ -13,7 +13,8 @@ import { readGroups } from './readGroups'
 import { fromMarks, fromRows, listed } from './readRows'
 import { readMeasurement } from './readMeasurement'
 import { fromEvents, fromStretches } from './readEvents'
-import { type FieldProblem, FieldReader, NOT_NEGATIVE, stated, wholeFrom } from './reading/fieldReader'
+import { fromSummary } from './readSummary'
+import { type FieldProblem, FieldReader, stated, wholeFrom } from './reading/fieldReader'
 import { unitOfMade } from './sheet/madeColumns'
 import { columnFor, type Taken } from './takenFrom'
 import { type Conversion, conversionBetween } from './reading/units'
@@ -195,54 +196,6 @@ function notReadWords(unread: readonly UnreadEntry[]): string {
   const entries = isOne ? '1 entry is' : `${formatCount(unread.length)} entries are`
   const them = isOne ? 'it' : 'them'
   return `${entries} not read: ${named.join(', ')}${more}. Say how to read ${them}, correct ${them}, or set ${them} aside.`
-}
-
-/** A share of items by their readings is told from both. */
-const BOTH = ['mean', 'spread'] as const
-
-function fromSummary(
-  fields: FieldReader<keyof SampleDraft>,
-  draft: Question['draft'],
-  conversion: Conversion | undefined,
-): Made {
-  const { parameter, knownStandardDeviation } = draft
-  const { takesKnownSpread } = parameterOf(parameter)
-  const summary = isByReadings(draft) ? BOTH : parameterOf(parameter).summary
-  if (!summary) return { problems: [{ field: 'kind', message: PARAMETER_WORDS[parameter].notFromSummary! }] }
-  const needsMean = summary.includes('mean')
-  const missing: FieldProblem[] = []
-  const n = fields.number('sampleSize', 'number of readings', wholeFrom(1))
-  const mean = fields.number('mean', 'mean', { holds: () => true, needed: '' })
-  const spread = fields.number('spread', 'spread', NOT_NEGATIVE)
-  const need = (field: keyof SampleDraft, message: string) => {
-    if (fields.text(field) === '') missing.push({ field, message })
-  }
-  need('sampleSize', 'State how many readings there were.')
-  if (needsMean) need('mean', 'State their mean.')
-  // A test with a known standard deviation asks for none of the sample's.
-  const needsSpread = !(takesKnownSpread && knownStandardDeviation.trim() !== '')
-  if (needsSpread && fields.text('spread') === '')
-    missing.push({ field: 'spread', message: 'State their standard deviation or variance.' })
-  const isStated = spread !== undefined || (!needsSpread && fields.text('spread') === '')
-  if (n === undefined || (needsMean && mean === undefined) || !isStated) return { missing }
-  const distance = (value: number) => conversion?.distance(value) ?? value
-  const isVariance = fields.text('spreadIs') === 'variance'
-  const spreadFigure =
-    spread === undefined
-      ? {}
-      : isVariance
-        ? { variance: distance(distance(spread)) }
-        : { standardDeviation: distance(spread) }
-  return {
-    missing,
-    evidence: {
-      kind: 'summary',
-      n,
-      ...(mean === undefined ? {} : { mean: conversion?.reading(mean) ?? mean }),
-      ...spreadFigure,
-      ...(conversion ? { entries: [convertedBy(conversion)] } : {}),
-    },
-  }
 }
 
 const NOT_FROM_COUNT =

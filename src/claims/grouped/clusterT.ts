@@ -24,7 +24,7 @@ const ONE = symbol('1')
  * freedom, by the ratio estimator over the totals of the m clusters; interval R ± t·√v.
  *
  * Readings of one cluster may bear on each other; the clusters are what was drawn. Where the clusters of the lot are
- * stated, v is times 1 − m/M. Problems: `groups-needed`, `too-few-clusters`, `no-variation`.
+ * stated, v is times 1 − m/M. Problems: `groups-needed`, `too-few-clusters`, `lot-measured-whole`, `no-variation`.
  *
  * @see W. Cochran (1977), Sampling Techniques, 6.4 and 9A
  */
@@ -51,6 +51,7 @@ export const clusterT: MethodDefinition<'cluster-t', z.infer<typeof figures>, 'm
     const made = clusterMean(values, design.groups)
     const { count: clusters } = design.groups
     const { inLot } = design
+    if (inLot === clusters) return failure(problems.lotMeasuredWhole('clustersInLot', 'cluster-t'))
     const standardError =
       made.standardError * (inLot === undefined ? 1 : Math.sqrt((inLot - clusters) / inLot))
     if (standardError === 0) return failure(problems.groupsAlike('cluster-t'))

@@ -108,6 +108,12 @@ test('a wrong statement of groups is refused by its name', () => {
     'too-few-in-stratum evidence.stratum',
   )
   expect(problemOf({ stratum: LAYERS, strata: { ...SIZES, south: 3 } })).toBe('lot-too-small evidence.strata')
+  expect(problemOf({ cluster: PALLETS, clustersInLot: 4 })).toBe('lot-measured-whole evidence.clustersInLot')
+  expect(problemOf({ cluster: PALLETS, clustersInLot: 5 })).toBeUndefined()
+  const whole = { north: 4, south: SACKS.length - 4 }
+  expect(problemOf({ stratum: LAYERS, strata: whole })).toBe('lot-measured-whole evidence.strata')
+  expect(problemOf({ stratum: LAYERS, strata: whole, finiteFactor: false })).toBeUndefined()
+  expect(problemOf({ stratum: LAYERS, strata: { ...whole, north: 5 } })).toBeUndefined()
   expect(problemOf({}, { test: { method: 'cluster-t' } })).toBe('groups-needed evidence.cluster')
   expect(problemOf({}, { test: { method: 'stratified-t' } })).toBe('groups-needed evidence.stratum')
   expect(problemOf({ cluster: PALLETS }, { claim: { parameter: 'proportion', value: 0.9 } })).toBe(

@@ -21,7 +21,7 @@ const figures = z.strictObject({
  * The test of a mean, or of a share counted from rows, of a lot sampled in layers of known sizes: t = (Σ W·ȳ − θ₀) / √v,
  * v = Σ W²·s²/n·(1 − n/N), on v² / Σ (W²·s²/n·(1 − n/N))² / (n − 1) degrees of freedom (Satterthwaite, fractional).
  *
- * Problems: `groups-needed`, `no-variation`.
+ * Problems: `groups-needed`, `lot-measured-whole`, `no-variation`.
  *
  * @see W. Cochran (1977), Sampling Techniques, 5.4 and 5A
  */
@@ -51,6 +51,9 @@ export const stratifiedT: MethodDefinition<
     if (design?.kind !== 'strata' || !values) return failure(problems.designNeeded('stratum', 'stratified-t'))
     const made = stratifiedMean(values, design)
     const { standardError, degreesOfFreedom: df, strata } = made
+    const isWhole = strata.every(({ size, moments: { sampleSize } }) => size === sampleSize)
+    if (design.layers === 'finite' && isWhole)
+      return failure(problems.lotMeasuredWhole('strata', 'stratified-t'))
     if (standardError === 0) return failure(problems.groupsAlike('stratified-t'))
     const whole = strata.reduce((sum, { size }) => sum + size, 0)
     return success(

@@ -54,6 +54,8 @@ export const problems = {
   clustersAndStrata: () => problem('clustersAndStrata', 'clusters-and-strata', 'evidence.stratum', {}),
   groupsNeeded: (field: 'cluster' | 'stratum', stated: string) =>
     problem('groupsNeeded', 'missing', `evidence.${field}`, { field, stated }),
+  lotMeasuredWhole: (field: 'clustersInLot' | 'strata', method: Method) =>
+    problem('lotMeasuredWhole', 'lot-measured-whole', `evidence.${field}`, { method }),
   groupsAlike: (method: Method) => problem('groupsAlike', 'no-variation', 'evidence.values', { method }),
   designNeeded: (field: 'cluster' | 'stratum', method: Method) =>
     problem('designNeeded', 'groups-needed', `evidence.${field}`, { field, method }),

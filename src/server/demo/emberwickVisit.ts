@@ -1,7 +1,9 @@
 import 'server-only'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_MADE } from '@/desk/madeColumn'
+import { ofInstrument } from '@/desk/instrument'
 import { columnNamed } from '@/desk/sampleDraft'
+import { BENCH_SCALE } from './benchScale'
 import type { DemoCase } from './demoCase'
 import { CARBON_MONOXIDE, FLUE_TEMPERATURES, HEATED_FLATS, SACK_MASSES } from './readings'
 
@@ -30,13 +32,7 @@ export const EMBERWICK_VISIT: DemoCase = {
       drawnBy: 'inspector on duty',
       lot: 'L-0309',
       lotSize: '960',
-      instrument: 'bench scale 3',
-      resolution: '0.01 kg',
-      calibratedOn: '2025-12-02',
-      calibrationDue: '2026-12-01',
-      uncertainty: '0.01 kg',
-      coverageFactor: '2',
-      readingUncertainty: '0.006 kg',
+      ...ofInstrument(BENCH_SCALE),
     },
     {
       name: 'Flats before and after, a month each',

@@ -1,7 +1,6 @@
 import 'server-only'
 import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
-import { EMPTY_INSTRUMENT } from '@/desk/instrument'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { countCases } from '@/data/caseRepository'
 import { addInstrumentVersion } from '@/data/instrumentRepository'
@@ -15,20 +14,11 @@ import { newIdentifier } from '../identifier'
 import type { Doer } from '../doer'
 import { packFile } from '../packed'
 import { storeSheet } from '../sample/importSheet'
+import { BENCH_SCALE } from './benchScale'
 import type { DemoSample } from './demoCase'
 import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
 const OFFICER = 'inspector on duty'
-const BENCH_SCALE = {
-  ...EMPTY_INSTRUMENT,
-  name: 'bench scale 3',
-  resolution: '0.01 kg',
-  calibratedOn: '2025-12-02',
-  calibrationDue: '2026-12-01',
-  uncertainty: '0.01 kg',
-  coverageFactor: '2',
-  readingUncertainty: '0.006 kg',
-}
 
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */
 export async function fillWithDemo(database: Database): Promise<void> {

@@ -135,7 +135,7 @@ export function distributionWords(test: CheckResult['test']): string {
       return 'normal distribution'
     case 't':
     case 'chi-square':
-      return `${formatFull(distribution.df)} ${distribution.df === 1 ? 'degree' : 'degrees'} of freedom`
+      return `${formatFull(Number(distribution.df.toPrecision(8)))} ${distribution.df === 1 ? 'degree' : 'degrees'} of freedom`
     case 'f':
       return `${distribution.df1} and ${distribution.df2} degrees of freedom`
     case 'noncentral-t':

@@ -62,6 +62,8 @@ const SENTENCES: {
     'Both clusters and layers are named. Keep “evidence.cluster” where whole groups were drawn, “evidence.stratum” where each layer of the lot was sampled.',
   groupsNeeded: ({ field, stated }) =>
     `“evidence.${stated}” is stated, but no “evidence.${field}”, a list with one name for each reading. State it, or leave “${stated}” out.`,
+  lotMeasuredWhole: ({ method }) =>
+    `As stated, nothing of the lot was left unmeasured, so no sample stands for it and the ${METHOD_WORDS[method].name} has nothing to test. Compare the lot’s own figure with the claim, or correct the sizes.`,
   groupsAlike: ({ method }) =>
     `The groups do not differ by what is tested, so the standard error is 0 and the ${METHOD_WORDS[method].name} cannot be made. Take more of them, or choose a test that takes the units one by one: its conditions say what that leaves open.`,
   designNeeded: ({ field, method }) =>
