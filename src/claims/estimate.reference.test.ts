@@ -113,6 +113,20 @@ test('nothing is tested: no hypotheses, no p-value, and no condition of a claime
   expect(JSON.stringify(answered)).not.toMatch(/hypothes|pValue|expected-counts|holdsClaimedValue/)
 })
 
+test('a lot measured whole has its figure and no interval, unless its instrument is allowed for', () => {
+  const of = (lotSize: number, allowed: object = {}) => {
+    const measurement = { systematic: 0.1 }
+    const evidence = { kind: 'readings', values: [14.8, 15.1, 15], lotSize, measurement }
+    const { value, interval, standardError } = figuresOf<EstimateFigures>({
+      estimate: { parameter: 'mean', evidence, test: allowed },
+    })
+    return [Number(value.toFixed(6)), interval !== undefined, standardError !== undefined]
+  }
+  expect(of(3)).toEqual([14.966667, false, false])
+  expect(of(4)).toEqual([14.966667, true, true])
+  expect(of(3, { allowForMeasurement: true, finiteLot: true })).toEqual([14.966667, true, true])
+})
+
 test('what is wrong is told by its place in the request', () => {
   const pathOf = (estimate: object) => {
     const answered = answer({ estimate })

@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { censusOf } from './census'
 import { conditionsFor } from './conditions/conditions'
 import { reportedInterval } from './intervalFigures'
+import { isUncertain } from './prepareCheck'
 import { procedureOf } from './procedureOf'
 import type { IntervalFigures } from './result'
 import { sampleOf } from './sampleOf'
@@ -46,7 +48,8 @@ export type Estimated = Readonly<{
 const OF_CLAIM: ReadonlySet<Condition['name']> = new Set(['expected-counts', 'equal-readings'])
 
 /**
- * An estimate of a parameter with its interval, where nothing is claimed: no hypotheses and no p-value.
+ * An estimate of a parameter with its interval, where nothing is claimed: no hypotheses and no p-value. Of a lot measured
+ * whole it is the lot's own figure, without an interval.
  *
  * @returns the estimate, or what a check of this evidence would be refused for
  */
@@ -71,8 +74,9 @@ export function estimateOf(request: EstimateRequest): Outcome<Estimated, ClaimPr
   const level = options.confidenceLevel ?? 1 - options.significanceLevel
   if (level <= 0) return failure(problems.levelNeeded(options.significanceLevel))
   const { intervalSides } = options
+  const isWhole = censusOf(claim, sample.value) !== undefined && !isUncertain(made.value)
   const interval =
-    level < 1 && procedure.interval
+    level < 1 && procedure.interval && !isWhole
       ? reportedInterval({ parameter, interval: procedure.interval, level, intervalSides })
       : undefined
   const conditions = conditionsFor({
@@ -91,7 +95,7 @@ export function estimateOf(request: EstimateRequest): Outcome<Estimated, ClaimPr
     method: method.name,
     sample: sampleFigures(sample.value, procedure),
     value: procedure.estimate,
-    ...(procedure.standardError === undefined ? {} : { standardError: procedure.standardError }),
+    ...(procedure.standardError === undefined || isWhole ? {} : { standardError: procedure.standardError }),
     ...(interval ? { interval } : {}),
     conditions: conditions.filter(({ name }) => !OF_CLAIM.has(name)),
     ...items,

@@ -68,7 +68,7 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
 }
 
 /** What a lot measured whole leaves to test: what the instrument does to all of its readings. */
-const isUncertain = ({ procedure: { ofSample, standardError } }: Made) =>
+export const isUncertain = ({ procedure: { ofSample, standardError } }: Made) =>
   ofSample?.standardErrorOfReadings !== undefined && standardError !== 0
 
 function valueOutside(parameter: Parameter, hypotheses: Hypotheses): ClaimProblem | undefined {
