@@ -1,14 +1,16 @@
 import { adjust, type AdjustAnswer } from './adjustRequest'
 import { check } from '@/answers/check'
+import { content } from './content'
+import { groups, type GroupsAnswer } from './groups'
 import { type DescribeAnswer, describeReadings } from './describeRequest'
 import { type EstimateAnswer, estimate } from './estimateRequest'
 import { plan, type PlanAnswer } from './plan'
 import { reckon, type ReckonAnswer } from './reckon'
-import type { CheckAnswer } from '@/claims/checkAnswer'
+import type { ClaimAnswer } from '@/claims/checkAnswer'
 
-export type Answer = CheckAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer
+export type Answer = ClaimAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer | GroupsAnswer
 
-const KINDS = { reckon, describe: describeReadings, plan, adjust, estimate } as const
+const KINDS = { reckon, describe: describeReadings, plan, adjust, estimate, content, groups } as const
 
 /** Answers one document of any kind: the kind whose key it has, else a check. */
 export function answer(document: unknown): Answer {

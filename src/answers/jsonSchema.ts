@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
+import { contentRequestSchema } from '@/claims/content/contentRequest'
+import { groupsRequestSchema } from '@/claims/groups/groupsRequest'
 import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
 import { reckonRequestSchema } from './reckonRequest'
@@ -14,6 +16,8 @@ export const requestSchema = z.union([
   planRequestSchema,
   adjustRequestSchema,
   estimateRequestSchema,
+  contentRequestSchema,
+  groupsRequestSchema,
 ])
 
 /** The JSON Schema (draft 2020-12) of every kind of request. */

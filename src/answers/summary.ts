@@ -1,8 +1,9 @@
 import type { Answer } from '@/answers/answer'
 import type { PlanFigures } from '@/claims/plan/planRequest'
+import type { GroupsResult } from '@/answers/groups'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { ReckonFigures } from '@/answers/reckon'
-import { isTested } from '@/claims/checkAnswer'
+import { type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
 import { intervalWords } from '@/words/en/claimLineWords'
@@ -10,7 +11,9 @@ import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/c
 import { sizeWords } from '@/words/en/claimWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { decimalsOf } from '@/words/estimateDecimals'
-import { formatFull, formatFullPValue, formatNumber, formatPValue } from '@/words/figures'
+import { formatFull, formatFullPValue, formatNumber, formatPValue, withUnit } from '@/words/figures'
+import { CRITERION_STATES, criterionLines, operatingWords, toPassWords } from '@/words/en/contentWords'
+import { betweenWords, groupName, groupsHeadline, groupWords } from '@/words/en/groupsWords'
 import { displayOf, shownNumber, shownValue } from '@/words/display'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
@@ -37,10 +40,40 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
   if ('describe' in answer) return described(answer.describe)
   if ('estimate' in answer && !('finding' in answer)) return estimated(answer.estimate)
+  if ('groups' in answer) return grouped(answer)
   const { finding } = answer
   const head = `${OUTCOME_WORDS[finding.outcome]}. ${finding.sentence}`
   if (isTested(answer)) return [head, ...linesOf(answer)]
+  if (isControl(answer)) return [head, ...controlled(answer)]
   return [head, finding.limits, ...(finding.basis ? [finding.basis] : [])]
+}
+
+function controlled({ content, finding, conditions, warnings }: ContentResult): readonly string[] {
+  const { operating, unit } = content
+  const toPass = toPassWords(content)
+  return [
+    ...criterionLines(content).map(
+      ({ asks, seen, limit, state }) => `${asks}: ${seen} (${limit}): ${CRITERION_STATES[state]}`,
+    ),
+    ...(toPass === '' ? [] : [toPass]),
+    ...(operating ? [operatingWords(content)] : []),
+    ...(operating?.points ?? []).map(
+      ({ short, average, all, standardError }) =>
+        `Short by ${withUnit(formatNumber(short, 4), unit)}: passes on average ${formatNumber(average, 4)}, by all three ${formatNumber(all, 4)} ± ${formatNumber(standardError, 4)}`,
+    ),
+    finding.limits,
+    ...conditions.map((condition) => conditionLine(condition as CheckResult['conditions'][number])),
+    ...(finding.basis ? [finding.basis] : []),
+    ...warnings.map(({ message }) => `Note: ${message}`),
+  ]
+}
+
+function grouped({ groups, between }: GroupsResult): readonly string[] {
+  return [
+    groupsHeadline(groups),
+    ...groups.map((group) => `${groupName(group.label)}: ${groupWords(group)}`),
+    ...(between ? [betweenWords(between)] : []),
+  ]
 }
 
 function estimated(figures: EstimateFigures): readonly string[] {

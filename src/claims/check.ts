@@ -61,6 +61,21 @@ export function checkOutcome(document: unknown): FindingOutcome | undefined {
 }
 
 /**
+ * The figures and the outcome of a check, without the conditions and the words: for one claim held against many groups.
+ *
+ * @returns the first thing wrong, as a check would name it; a lot that was measured whole is one of these
+ */
+export function checkFigures(
+  document: unknown,
+): Outcome<ComputedFigures & Readonly<{ outcome: FindingOutcome }>, CheckProblem> {
+  const prepared = prepareCheck(document)
+  if (!prepared.ok) return prepared
+  const figures = figuresOf(prepared.value)
+  if (!isAllFinite(figures)) return failure(problems.figuresOutOfRange())
+  return success({ ...figures, outcome: outcomeOf(prepared.value) })
+}
+
+/**
  * What a check decides, without the figures beside it: for asking the same of many changed documents.
  *
  * @returns the outcome; undefined where the check can't be made

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { type CheckResult, checkResultSchema, type Plain } from './result'
+import { contentFiguresSchema } from './content/contentResult'
+import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'
 import { PARAMETERS } from './terms/names'
 
 const figure = z.number()
@@ -20,6 +21,23 @@ export const censusResultSchema = z.strictObject({
   }),
 })
 
+/** What a control of net content comes to: three criteria, and one finding made of them. */
+export const contentResultSchema = z.strictObject({
+  id: z.string().optional(),
+  ok: z.literal(true),
+  coreVersion: z.string(),
+  kind: z.literal('content'),
+  content: contentFiguresSchema,
+  conditions: z.array(conditionSchema),
+  finding: z.strictObject({
+    outcome: z.enum(['contradicted', 'not-contradicted']),
+    sentence: z.string(),
+    limits: z.string(),
+    basis: z.string().optional(),
+  }),
+  warnings: z.array(warningSchema),
+})
+
 export const checkErrorSchema = z.strictObject({
   id: z.string().optional(),
   ok: z.literal(false),
@@ -27,12 +45,20 @@ export const checkErrorSchema = z.strictObject({
 })
 
 export const checkAnswerSchema = z.union([checkResultSchema, censusResultSchema, checkErrorSchema])
+export const claimAnswerSchema = z.union([checkAnswerSchema, contentResultSchema])
 
 export type CheckError = Plain<z.infer<typeof checkErrorSchema>>
 export type CensusResult = Plain<z.infer<typeof censusResultSchema>>
+export type ContentResult = Plain<z.infer<typeof contentResultSchema>>
 export type CheckAnswer = CheckResult | CensusResult | CheckError
+export type ContentAnswer = ContentResult | CheckError
+/** What any claim comes to: a check, or a control of net content. */
+export type ClaimAnswer = CheckAnswer | ContentAnswer
 
-/** Whether a check came to a test, and not to the figure of a whole lot or to an error. */
-export function isTested(answer: CheckAnswer): answer is CheckResult {
-  return answer.ok && answer.kind !== 'census'
+/** Whether a check came to a test, and not to the figure of a whole lot, to the criteria of a control, or to an error. */
+export function isTested(answer: ClaimAnswer): answer is CheckResult {
+  return answer.ok && answer.kind !== 'census' && answer.kind !== 'content'
 }
+
+export const isControl = (answer: ClaimAnswer): answer is ContentResult =>
+  answer.ok && answer.kind === 'content'

@@ -117,7 +117,7 @@ function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; f
   ])
 }
 
-const conditionSchema = z.strictObject({
+export const conditionSchema = z.strictObject({
   name: z.enum(CONDITIONS),
   code: z.string(),
   of: z.enum(['first', 'second']).optional(),
@@ -141,7 +141,7 @@ const reportedShape = {
 }
 const intervalShape = { ...reportedShape, holdsClaimedValue: z.boolean() }
 const stepSchema = z.strictObject({ name: z.string(), latex: z.string(), text: z.string() })
-const warningSchema = z.strictObject({ code: z.string(), message: z.string() })
+export const warningSchema = z.strictObject({ code: z.string(), message: z.string() })
 
 type OwnFigures<Definition> = Definition extends { readonly figures: z.ZodType<infer Own> } ? Own : never
 type TestSchema = {

@@ -6,7 +6,8 @@ import { adjustPValues } from '@/statistics/adjust/adjust'
 /** One of several claims that are tested together. */
 export type TestedClaim = Probability & Readonly<{ significanceLevel: number; outcome: FindingOutcome }>
 
-const UNDECIDED = {
+/** What is left of a finding whose p-value, adjusted, is above the level. */
+export const UNDECIDED = {
   contradicted: 'not-contradicted',
   'not-contradicted': 'not-contradicted',
   supported: 'not-supported',

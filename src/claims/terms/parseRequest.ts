@@ -40,6 +40,8 @@ function problemOf(issue: Issue): RequestProblem {
       return requestProblems.unknownField(path === '' ? name! : `${path}.${name}`)
     }
     case 'invalid_union': {
+      const nearest = nearestOf(issue)
+      if (nearest) return nearest
       const seen = (issue.input as Record<string, unknown> | undefined)?.[issue.discriminator ?? '']
       const options = 'options' in issue ? (issue.options ?? []) : []
       return choiceProblem(path, seen, options.map(String))
@@ -65,6 +67,23 @@ function problemOf(issue: Issue): RequestProblem {
     default:
       return requestProblems.invalid(path, issue.message)
   }
+}
+
+/** What is wrong with the branch of a union that was meant: the one that goes deepest before it fails. */
+function nearestOf({
+  errors,
+  discriminator,
+  path,
+  input,
+}: Extract<Issue, { code: 'invalid_union' }>): RequestProblem | undefined {
+  if (discriminator !== undefined) return undefined
+  const firsts = errors.flatMap(([first]) => (first ? [first] : []))
+  const deepest = firsts.toSorted((a, b) => b.path.length - a.path.length)[0]
+  if (!deepest) return undefined
+  if (deepest.path.length > 0 || deepest.code !== 'invalid_type')
+    return problemOf({ ...deepest, path: [...path, ...deepest.path] } as Issue)
+  const expected = firsts.flatMap((one) => (one.code === 'invalid_type' ? [one.expected] : []))
+  return requestProblems.wrongType(pathOf(path), input, expected.join(' or '))
 }
 
 function choiceProblem(path: string, seen: unknown, allowed: readonly string[]): RequestProblem {

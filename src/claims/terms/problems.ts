@@ -1,3 +1,4 @@
+import type { PlanFault } from './controlPlan'
 import type { Method, Parameter } from './names'
 import type { Relation } from './relations'
 
@@ -120,6 +121,30 @@ export const problems = {
     problem('indexTwice', 'set-aside-twice', `evidence.setAside[${position}]`, { index }),
   lotTooSmall: (lotSize: number, sampleSize: number) =>
     problem('lotTooSmall', 'lot-too-small', 'evidence.lotSize', { lotSize, sampleSize }),
+  contentNeeded: (isBoth: boolean) =>
+    problem('contentNeeded', isBoth ? 'one-of-two' : 'missing', 'content.values', { isBoth }),
+  tareOfNet: () => problem('tareOfNet', 'evidence-does-not-fit', 'content.tare', {}),
+  tareNeeded: () => problem('tareNeeded', 'missing', 'content.tare', {}),
+  taresOfOtherLength: (seen: number, needed: number) =>
+    problem('taresOfOtherLength', 'of-other-length', 'content.tare', { seen, needed }),
+  tareAboveGross: (index: number, gross: number, tare: number) =>
+    problem('tareAboveGross', 'tare-above-gross', `content.gross[${index}]`, { index, gross, tare }),
+  tooFewEmptyPacks: (seen: number, needed: number) =>
+    problem('tooFewEmptyPacks', 'too-few-readings', 'content.tare.emptyPacks', { seen, needed }),
+  densityOfMass: (unit: string, isDensity: boolean) =>
+    problem('densityOfMass', 'units-differ', isDensity ? 'content.density' : 'content.massUnit', { unit }),
+  densityNeeded: (massUnit: string, unit: string) =>
+    problem('densityNeeded', 'missing', 'content.density', { massUnit, unit }),
+  nominalBeyondPlan: (nominal: number, unit: string, max: number) =>
+    problem('nominalBeyondPlan', 'nominal-beyond-plan', 'content.nominal', { nominal, unit, max }),
+  controlPlan: (fault: PlanFault) =>
+    problem('controlPlan', 'control-plan', `content.plan.${fault.path}`, { fault }),
+  claimOrContent: (isBoth: boolean) =>
+    problem('claimOrContent', isBoth ? 'one-of-two' : 'missing', 'groups.claim', { isBoth }),
+  listOfOtherLength: (field: string, seen: number, needed: number) =>
+    problem('listOfOtherLength', 'of-other-length', `groups.${field}`, { field, seen, needed }),
+  noLabel: (n: number) => problem('noLabel', 'no-group', 'labels', { n }),
+  groupEmpty: () => problem('groupEmpty', 'too-few-readings', 'values', {}),
   levelNeeded: (significanceLevel: number) =>
     problem('levelNeeded', 'confidence-level-needed', 'test.confidenceLevel', { significanceLevel }),
   planNeeds: (field: string, find: string) =>

@@ -43,3 +43,21 @@ function stateFrom(seed: number): [number, number, number, number] {
   }
   return [next(), next(), next(), next()]
 }
+
+/**
+ * Normal deviates made of random words, two of each pair of them.
+ *
+ * @param words - as many as deviates, or one more
+ * @param drawn - filled with them
+ * @see G. Box & M. Muller (1958), Annals of Mathematical Statistics 29, 610-611
+ * @example
+ * ((drawn) => (drawNormal(Uint32Array.of(2 ** 31, 0), drawn), drawn[0]))(new Float64Array(1)) // 1.17741
+ */
+export function drawNormal(words: Uint32Array, drawn: Float64Array): void {
+  for (let i = 0; i < drawn.length; i += 2) {
+    const distance = Math.sqrt(-2 * Math.log((words[i]! + 0.5) / 2 ** 32))
+    const angle = (2 * Math.PI * words[i + 1]!) / 2 ** 32
+    drawn[i] = distance * Math.cos(angle)
+    if (i + 1 < drawn.length) drawn[i + 1] = distance * Math.sin(angle)
+  }
+}

@@ -3,7 +3,9 @@ import type { CheckProblem } from '@/claims/prepareCheck'
 import type { Parameter } from '@/claims/terms/names'
 import type { Problem } from '@/claims/terms/outcome'
 import type { Bound } from '@/claims/terms/parseRequest'
+import { formatCount, formatFull } from '../figures'
 import { censusSentence } from './censusWords'
+import { planFaultWords } from './controlPlanWords'
 import { METHOD_WORDS } from './methods'
 import { PARAMETER_WORDS } from './parameters'
 import { RELATION_SENTENCES } from './relations'
@@ -50,6 +52,36 @@ const SENTENCES: {
     `At the claimed rate ${expected} events would be expected over this exposure; a test needs more than 0, and can be worked out up to 1,000,000,000. Look at the exposure, its unit and the claimed value.`,
   exposureUnitForOther: ({ parameter }) =>
     `A ${PARAMETER_WORDS[parameter].noun} is not per anything: “claim.exposureUnit” belongs to a rate. Leave it out, or claim a rate.`,
+  claimOrContent: ({ isBoth }) =>
+    isBoth
+      ? 'Both “groups.claim” and “groups.content” are given. Give the one that the groups are held against.'
+      : 'Nothing is claimed. Give “groups.claim”, or “groups.content” for a control of net content.',
+  listOfOtherLength: ({ field, seen, needed }) =>
+    `“groups.${field}” has ${formatCount(seen)} ${seen === 1 ? 'entry' : 'entries'}, and there ${needed === 1 ? 'is 1 reading' : `are ${formatCount(needed)} readings`}. Give one for each.`,
+  noLabel: ({ n }) =>
+    `${n === 1 ? 'One reading has' : `${formatCount(n)} readings have`} no entry that says which group ${n === 1 ? 'it is' : 'they are'} of.`,
+  groupEmpty: () => 'There is nothing to test: no reading, or every one is set aside.',
+  contentNeeded: ({ isBoth }) =>
+    isBoth
+      ? 'Both “content.values” and “content.gross” are given. Give the contents, or what was weighed with the package.'
+      : 'Nothing is known of the packs. Give “content.values”, the content of each, or “content.gross” with its tare.',
+  tareOfNet: () =>
+    '“content.values” are contents already, so no tare is taken off. Give what was weighed with the package as “content.gross”, or leave the tare out.',
+  tareNeeded: () =>
+    'What was weighed with its package needs a tare: one for each pack, one for all, or the empty packs whose mean is taken.',
+  taresOfOtherLength: ({ seen, needed }) =>
+    `There are ${seen} tares and ${needed} packs. Give one for each pack, in their order, one for all, or the empty packs whose mean is taken.`,
+  tareAboveGross: ({ index, gross, tare }) =>
+    `Pack ${index + 1} weighs ${formatFull(gross)} with its package, and the package by itself ${formatFull(tare)}. The two may stand in each other’s place; correct them, or set the pack aside and say why.`,
+  tooFewEmptyPacks: ({ seen, needed }) =>
+    `A mean tare needs at least ${needed} empty packs, and there ${seen === 1 ? 'is 1' : `are ${seen}`}. Weigh more, weigh the package of each pack, or state the tare.`,
+  densityOfMass: ({ unit }) =>
+    `The label states a mass, in ${unit}, so nothing is converted by a density. Leave the density and its unit out, or state the content in a unit of volume.`,
+  densityNeeded: ({ massUnit, unit }) =>
+    `The packs were weighed in ${massUnit} and the label states a volume in ${unit}: state the density, in g/mL.`,
+  nominalBeyondPlan: ({ nominal, unit, max }) =>
+    `The control plan has tolerable deficiencies up to ${formatCount(max)} g or mL, and the label says ${formatFull(nominal)} ${unit}. Choose a plan that goes so far.`,
+  controlPlan: ({ fault }) => planFaultWords(fault),
   lotSizeNeeded: () =>
     'The hypergeometric test needs the size of the lot that was sampled. State it, or choose the exact binomial test.',
   finiteLotNeedsSize: () =>
