@@ -9,7 +9,7 @@ const DIGITS = 40n
  *
  * @param value - finite
  * @example
- * rational(-0.25) // { over: -25n, under: 100n }
+ * numberOf(rational(-0.25)) // -0.25
  */
 export function rational(value: number): Rational {
   const [digits = '0', exponent = '0'] = String(value).split('e')
@@ -21,30 +21,53 @@ export function rational(value: number): Rational {
     : { over: figures, under: 10n ** BigInt(-power) }
 }
 
-/** @example sumOf(rational(0.1), rational(0.2)) // 3/10, exactly */
+/**
+ * The sum of two fractions, exactly.
+ *
+ * @example
+ * numberOf(sumOf(rational(0.1), rational(0.2))) // 0.3
+ */
 export const sumOf = (a: Rational, b: Rational): Rational =>
   a.under === b.under
     ? { over: a.over + b.over, under: a.under }
     : { over: a.over * b.under + b.over * a.under, under: a.under * b.under }
 
-/** @example differenceOf(rational(175), rational(167.1)) // 79/10, exactly */
+/**
+ * The difference of two fractions, exactly.
+ *
+ * @example
+ * numberOf(differenceOf(rational(175), rational(167.1))) // 7.9
+ */
 export const differenceOf = (a: Rational, b: Rational): Rational =>
   sumOf(a, { over: -b.over, under: b.under })
 
-/** @example productOf(rational(1.1), rational(1.1)) // 121/100, exactly */
+/**
+ * The product of two fractions, exactly.
+ *
+ * @example
+ * numberOf(productOf(rational(1.1), rational(1.1))) // 1.21
+ */
 export const productOf = (a: Rational, b: Rational): Rational => ({
   over: a.over * b.over,
   under: a.under * b.under,
 })
 
 /**
+ * One fraction over another, exactly.
+ *
  * @param b - not 0
- * @example quotientOf(rational(1), rational(3)) // 1/3, exactly
+ * @example
+ * numberOf(quotientOf(rational(1), rational(8))) // 0.125
  */
 export const quotientOf = (a: Rational, b: Rational): Rational =>
   productOf(a, b.over < 0n ? { over: -b.under, under: -b.over } : { over: b.under, under: b.over })
 
-/** Whether one lies above the other, exactly: "more than" holds on neither side of what is equal. */
+/**
+ * Whether one lies above the other, exactly: "more than" holds on neither side of what is equal.
+ *
+ * @example
+ * isAbove(rational(0.3), sumOf(rational(0.1), rational(0.2))) // false
+ */
 export const isAbove = (a: Rational, b: Rational): boolean => a.over * b.under > b.over * a.under
 
 /**
@@ -62,7 +85,8 @@ export function upToStep(value: Rational, step: Rational): Rational {
 /**
  * The double nearest to a fraction, to within its last digit.
  *
- * @example numberOf({ over: 1n, under: 3n }) // 0.3333333333333333
+ * @example
+ * numberOf({ over: 1n, under: 3n }) // 0.333333
  */
 export function numberOf({ over, under }: Rational): number {
   const magnitude = over < 0n ? -over : over
