@@ -8,7 +8,8 @@ import { plan, type PlanAnswer } from './plan'
 import { reckon, type ReckonAnswer } from './reckon'
 import type { ClaimAnswer } from '@/claims/checkAnswer'
 
-export type Answer = ClaimAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer | GroupsAnswer
+export type Answer =
+  ClaimAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer | GroupsAnswer
 
 const KINDS = { reckon, describe: describeReadings, plan, adjust, estimate, content, groups } as const
 

@@ -1,9 +1,10 @@
 import { parameterOf } from '@/claims/all'
-import { type CheckAnswer, isTested } from '@/claims/checkAnswer'
+import { type ClaimAnswer, type ClaimDocument, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
+import { asksForControl } from './claim'
 import { AT_ONCE, type Computing } from './computing'
 
 /**
@@ -31,11 +32,11 @@ const WORDS: readonly RegExp[] = [
  * of one that the same core made. What another core made is computed by the test that it chose.
  */
 export async function differencesNow(
-  before: CheckAnswer,
-  document: CheckDocument,
+  before: ClaimAnswer,
+  document: ClaimDocument,
   { check }: Computing = AT_ONCE,
 ): Promise<readonly string[]> {
-  if (!isTested(before) || before.coreVersion === CORE_VERSION)
+  if (!isTested(before) || before.coreVersion === CORE_VERSION || asksForControl(document))
     return differencesIn(before, await check(document))
   return differencesIn(before, await check(asChosen(document, before)))
 }
@@ -58,7 +59,7 @@ function asChosen(document: CheckDocument, { test, interval }: CheckResult): Che
 }
 
 /** The paths at which two results differ; those of two cores only in what is a figure. */
-export function differencesIn(before: CheckAnswer, after: CheckAnswer): readonly string[] {
+export function differencesIn(before: ClaimAnswer, after: ClaimAnswer): readonly string[] {
   const isSameCore = before.ok && after.ok && before.coreVersion === after.coreVersion
   return differing(before, after, isSameCore ? LEFT_OUT : [...LEFT_OUT, ...WORDS])
 }

@@ -59,7 +59,7 @@ function controlled({ content, finding, conditions, warnings }: ContentResult): 
     ...(operating ? [operatingWords(content)] : []),
     ...(operating?.points ?? []).map(
       ({ short, average, all, standardError }) =>
-        `Short by ${withUnit(formatNumber(short, 4), unit)}: passes on average ${formatNumber(average, 4)}, by all three ${formatNumber(all, 4)} ± ${formatNumber(standardError, 4)}`,
+        `Short by ${withUnit(formatNumber(short, 4), unit)}: passes the first criterion ${formatNumber(average, 4)}, all three ${formatNumber(all, 4)} (standard error ${formatNumber(standardError, 4)})`,
     ),
     finding.limits,
     ...conditions.map((condition) => conditionLine(condition as CheckResult['conditions'][number])),

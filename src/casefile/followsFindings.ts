@@ -1,7 +1,6 @@
 import type { Computing } from '@/answers/computing'
 import { differencesNow } from '@/answers/differences'
-import type { CheckResult } from '@/claims/result'
-import type { CheckDocument } from '@/claims/terms/request'
+import type { ClaimAnswer, ClaimDocument } from '@/claims/checkAnswer'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson, spellingsOf } from '@/desk/canonicalJson'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -124,8 +123,8 @@ export async function resultNotes(
     const read = coreVersion === CORE_VERSION ? undefined : signedIn(signed)
     if (!read) continue
     const [result, document] = [
-      read.result as unknown as CheckResult,
-      read.document as unknown as CheckDocument,
+      read.result as unknown as ClaimAnswer,
+      read.document as unknown as ClaimDocument,
     ]
     const differences = await differencesNow(result, document, computing)
     if (differences.length > 0)

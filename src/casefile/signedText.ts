@@ -6,7 +6,10 @@ import { parseJson } from '@/desk/parseJson'
 const signedSchema = z.looseObject({
   kind: z.string(),
   claim: z.looseObject({ id: z.string(), caseId: z.string(), draft: z.looseObject({ remarks: z.string() }) }),
-  document: z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
+  document: z.union([
+    z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
+    z.looseObject({ content: z.looseObject({ nominal: z.number(), unit: z.string() }) }),
+  ]),
   result: z
     .looseObject({
       ok: z.literal(true),
@@ -15,7 +18,7 @@ const signedSchema = z.looseObject({
       test: z.looseObject({ method: z.string() }).optional(),
       finding: z.looseObject({ outcome: z.string(), sentence: z.string() }),
     })
-    .refine(({ kind, test }) => test !== undefined || kind === 'census'),
+    .refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content'),
   signedBy: z.string(),
   signedOn: z.string(),
 })

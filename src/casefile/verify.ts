@@ -1,9 +1,11 @@
 import type { Computing } from '@/answers/computing'
 import { differencesNow } from '@/answers/differences'
-import type { CheckDocument } from '@/claims/terms/request'
+import { asksForControl } from '@/answers/claim'
+import type { ClaimDocument } from '@/claims/checkAnswer'
 import type { CheckAnswer } from '@/claims/checkAnswer'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { askedOf } from '@/intake/readDraft'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import type { CaseContent, ContentClaim, Manifest } from './content'
 import { type Entries, jsonOf, pathsIn, textOf, Wrong } from './entries'
@@ -41,7 +43,7 @@ async function differencesOf(
     place: string
     stated: string
     found: string
-    document: CheckDocument | undefined
+    document: ClaimDocument | undefined
     computing: Computing
   }>,
 ): Promise<readonly string[]> {
@@ -54,14 +56,15 @@ async function differencesOf(
 }
 
 /** A check as a core before 0.10 read it, which held nothing against what is stated of the instrument. */
-function withoutMeasurement(document: CheckDocument | undefined): CheckDocument | undefined {
-  if (!document || !('measurement' in document.evidence)) return document
+function withoutMeasurement(document: ClaimDocument | undefined): ClaimDocument | undefined {
+  if (!document || asksForControl(document) || !('measurement' in document.evidence)) return document
   const { measurement: _, ...evidence } = document.evidence
   return { ...document, evidence }
 }
 
 async function documentIn({ samples }: CaseContent, { draft }: ContentClaim) {
-  return (await readClaimAgainst(draft, async (id) => samples.find((sample) => sample.id === id)))?.document
+  const reading = await readClaimAgainst(draft, async (id) => samples.find((sample) => sample.id === id))
+  return reading && askedOf(reading)
 }
 
 const lineOf = (value: unknown): string => (value === undefined ? '' : `${canonicalJson(value)}\n`)

@@ -4,6 +4,7 @@ import { canonicalJson } from '@/desk/canonicalJson'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import { requestJsonSchema } from '@/answers/jsonSchema'
 import { CORE_VERSION } from '@/claims/terms/version'
+import { askedOf } from '@/intake/readDraft'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import {
   type CaseContent,
@@ -101,7 +102,8 @@ async function* contentEntries(content: CaseContent, computing: Computing): Asyn
   for (const [at, claim] of content.claims.entries()) {
     const place = placeOf(at)
     yield textEntry(`claims/${place}.json`, jsonText(claim))
-    const document = (await readClaimAgainst(claim.draft, sourceOf))?.document
+    const reading = await readClaimAgainst(claim.draft, sourceOf)
+    const document = reading && askedOf(reading)
     if (document) {
       yield textEntry(`checks/${place}.json`, `${canonicalJson(document)}\n`)
       yield textEntry(`results/${place}.json`, `${canonicalJson(await computing.check(document))}\n`)

@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import type { ContentDocument } from './content/contentRequest'
 import { contentFiguresSchema } from './content/contentResult'
 import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'
 import { PARAMETERS } from './terms/names'
+import type { CheckDocument } from './terms/request'
 
 const figure = z.number()
 
@@ -52,8 +54,10 @@ export type CensusResult = Plain<z.infer<typeof censusResultSchema>>
 export type ContentResult = Plain<z.infer<typeof contentResultSchema>>
 export type CheckAnswer = CheckResult | CensusResult | CheckError
 export type ContentAnswer = ContentResult | CheckError
-/** What any claim comes to: a check, or a control of net content. */
+/** What is asked of any claim, and what it comes to: a check, or a control of net content. */
+export type ClaimDocument = CheckDocument | ContentDocument
 export type ClaimAnswer = CheckAnswer | ContentAnswer
+export type ClaimResult = Exclude<ClaimAnswer, CheckError>
 
 /** Whether a check came to a test, and not to the figure of a whole lot, to the criteria of a control, or to an error. */
 export function isTested(answer: ClaimAnswer): answer is CheckResult {

@@ -1,5 +1,5 @@
 import type { CheckDocument } from './terms/request'
-import { takesLong } from './work'
+import { areLong, looksOf } from './work'
 
 const readings = (count: number) => ({
   kind: 'readings' as const,
@@ -37,5 +37,5 @@ test.each<[string, CheckDocument, boolean]>([
     true,
   ],
 ])('%s: whether a check leaves the page to a worker', (_, document, isLong) => {
-  expect(takesLong(document)).toBe(isLong)
+  expect(areLong(looksOf(document))).toBe(isLong)
 })

@@ -7,14 +7,12 @@ const MAX_AT_ONCE = 20_000
 /** A look at a reading takes as long as so many draws of a resample. */
 const DRAWS_A_LOOK = 10
 
-/** Whether a check takes longer than a frame, by what its method costs. */
-export function takesLong(document: CheckDocument): boolean {
-  return looksOf(document) > MAX_AT_ONCE
-}
+/** Whether so many looks take longer than a frame. */
+export const areLong = (looks: number): boolean => looks > MAX_AT_ONCE
 
 /** Whether an estimate does, which has no value to be tested against. */
 export const takesLongToEstimate = ({ estimate: { parameter, evidence, test } }: EstimateDocument): boolean =>
-  looksOf({ claim: { parameter }, evidence, test }) > MAX_AT_ONCE
+  areLong(looksOf({ claim: { parameter }, evidence, test }))
 
 /** How many looks at a reading a check comes to; a thousand of them take about a millisecond. */
 export function looksOf(

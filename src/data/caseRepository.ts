@@ -61,6 +61,7 @@ const CLAIM_LINE = {
   exposureUnit: claims.exposureUnit,
   limitSide: claims.limitSide,
   limitValue: claims.limitValue,
+  control: claims.control,
   outcome: claims.outcome,
   isComputing: claims.isComputing,
   isDiscarded: claims.isDiscarded,

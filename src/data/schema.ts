@@ -3,6 +3,7 @@ import { claims, findings } from './tables/claims'
 import { cases, samples } from './tables/samples'
 
 export * from './tables/claims'
+export * from './tables/controlPlans'
 export * from './tables/instruments'
 export * from './tables/keys'
 export * from './tables/samples'

@@ -15,6 +15,7 @@ export const TABLES = [
   'key_entries',
   'seals',
   'instruments',
+  'control_plans',
 ] as const
 export type TableName = (typeof TABLES)[number]
 

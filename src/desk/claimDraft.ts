@@ -6,6 +6,8 @@ import { METHODS, PARAMETERS } from '@/claims/terms/names'
 import { LIMIT_SIDES } from '@/claims/terms/limit'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
+import { controlPlanSchema } from '@/claims/terms/controlPlan'
+import { ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import { TWO_SIDED_RULES } from '@/claims/terms/twoSidedRules'
 import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
 import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
@@ -13,6 +15,13 @@ import { SHARE_INTERVALS } from '@/statistics/inference/shareInterval'
 /** Longer than any label or unit, shorter than a nuisance. */
 const words = storedText(500)
 const REMARKS_LENGTH = 20_000
+const MAX_LOTS = 200
+
+/** Whether a claim is tested, or the net content of prepackages is controlled by a plan. */
+export const CONTROLS = ['none', 'net-content'] as const
+/** What is taken off of what was weighed: nothing, the package of each by a column, that of empty packs on average, or one stated. */
+export const TARES = ['none', 'column', 'packs', 'stated'] as const
+
 /**
  * A claim as a person types it: texts, half-typed ones too, so that nothing typed is lost or rounded. `readDraft` makes a
  * check document of it and of the sample that it is held against.
@@ -70,6 +79,19 @@ export const claimDraftSchema = z.strictObject({
   secondSampleId: z.uuid().nullable(),
   secondColumn: words,
   secondKept: keptRowsSchema,
+  control: z.enum(CONTROLS),
+  tareBy: z.enum(TARES),
+  tare: words,
+  /** Of a volume found by weighing, in g/mL; empty: what the label states is what was measured. */
+  density: words,
+  /** As it stood when it was chosen; null: the one that ships. */
+  controlPlan: controlPlanSchema.nullable(),
+  /** The column by whose entries the claim is held against each group; empty: none. */
+  groupsBy: words,
+  /** Samples of other lots that it is held against too. */
+  lots: z.array(z.uuid()).max(MAX_LOTS),
+  /** By which the p-values of groups and lots are adjusted. */
+  adjustment: z.enum(ADJUSTMENTS),
   /** What whoever signs the finding has to say beside it. */
   remarks: storedText(REMARKS_LENGTH),
   /** Kept, but part of nothing any more; it can be taken up again. */
@@ -92,6 +114,7 @@ export type ClaimWords = Pick<
   | 'exposureUnit'
   | 'limitSide'
   | 'limitValue'
+  | 'control'
 >
 
 /** All of a claim but the sample that it is held against. */
@@ -133,6 +156,14 @@ export const EMPTY_CLAIM: ClaimWithoutSample = {
   secondSampleId: null,
   secondColumn: '',
   secondKept: [],
+  control: 'none',
+  tareBy: 'none',
+  tare: '',
+  density: '',
+  controlPlan: null,
+  groupsBy: '',
+  lots: [],
+  adjustment: 'holm',
   remarks: '',
   isDiscarded: false,
 }
@@ -147,3 +178,14 @@ export const isByReadings = ({
 /** Whether a claim takes rows that count or do not, and no readings. */
 export const countsRows = (draft: Pick<ClaimDraft, 'parameter' | 'limitSide'>): boolean =>
   parameterOf(draft.parameter).sample === 'counted' && !isByReadings(draft)
+
+/** Whether a claim is a control of net content by a plan. */
+export const isControlled = ({ control }: Pick<ClaimDraft, 'control'>): boolean => control === 'net-content'
+
+/** Whether a claim takes readings of two sources: two spreads, or packs and their packages. */
+export const takesTwo = ({
+  parameter,
+  control,
+  tareBy,
+}: Pick<ClaimDraft, 'parameter' | 'control' | 'tareBy'>): boolean =>
+  control === 'none' ? parameterOf(parameter).sample === 'two' : tareBy === 'column' || tareBy === 'packs'

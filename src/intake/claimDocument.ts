@@ -1,12 +1,13 @@
-import { parameterOf } from '@/claims/all'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
 import type { Outcome } from '@/claims/terms/outcome'
 import type { SampleDraft } from '@/desk/sampleDraft'
+import { readControl } from './readControl'
 import { type DraftReading, readDraft } from './readDraft'
 import { type EvidenceReading, readEvidence } from './readEvidence'
 import type { Column } from './sheet/columns'
 import { readTypedSheet } from './sheet/typedSheet'
-import { columnsWanted, ofSecond, type Taken, takenFrom } from './takenFrom'
+import { sidesOf } from './sides'
+import { columnsWanted, type Taken, takenFrom } from './takenFrom'
 import { joinSources } from './twoSources'
 
 /** A sample, and the sheet of its file where it has one. */
@@ -36,13 +37,21 @@ export async function readClaimAgainst(
     const source = await sourceOf(side.sampleId)
     return source && readEvidence({ sample: source.draft, taken: await takenOf(side, source), draft: side })
   }
-  const first = await evidenceOf(draft)
-  if (!first) return undefined
-  if (parameterOf(draft.parameter).sample !== 'two') return { ...readDraft(draft, first), evidence: first }
-  const second = await evidenceOf(ofSecond(draft))
-  if (!second) return undefined
-  const evidence = joinSources(draft, { first, second })
-  return { ...readDraft(draft, evidence), evidence, second }
+  const [own, other] = sidesOf(draft)
+  const first = await evidenceOf(own)
+  const second = other && (await evidenceOf(other))
+  if (!first || (other && !second)) return undefined
+  return { ...readSides(draft, { first, second }), ...(second ? { second } : {}) }
+}
+
+/** A claim with what each of its sources comes to. */
+export function readSides(
+  draft: ClaimDraft,
+  { first, second }: Readonly<{ first: EvidenceReading; second: EvidenceReading | undefined }>,
+): DraftReading & Readonly<{ evidence: EvidenceReading }> {
+  if (isControlled(draft)) return { ...readControl(draft, { first, second }), evidence: first }
+  const evidence = second ? joinSources(draft, { first, second }) : first
+  return { ...readDraft(draft, evidence), evidence }
 }
 
 /** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */

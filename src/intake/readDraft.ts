@@ -1,4 +1,6 @@
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
+import type { ClaimDocument } from '@/claims/checkAnswer'
+import type { ContentDocument } from '@/claims/content/contentRequest'
 import type { EstimateDocument } from '@/claims/estimate'
 import { needsTolerance } from '@/claims/terms/relations'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -29,6 +31,8 @@ export type DraftReading = Readonly<{
   claim?: CheckDocument['claim']
   /** Present when nothing is missing and everything stated can be read. */
   document?: CheckDocument
+  /** The same of a control of net content. */
+  control?: ContentDocument
   /** Present where the claim has no value yet and nothing else is missing: what can be estimated all the same. */
   estimate?: EstimateDocument
   /** For display; absent: chosen from the standard error. */
@@ -36,6 +40,10 @@ export type DraftReading = Readonly<{
 }>
 
 const MAX_DECIMALS = 12
+/** What is asked of a claim, a check or a control, once nothing is missing. */
+export const askedOf = ({ document, control }: DraftReading): ClaimDocument | undefined =>
+  document ?? control
+
 /** What a claim is held to, and no estimate needs. */
 const OF_VALUE: readonly Field[] = ['claimedValue', 'toleranceBelow', 'toleranceAbove']
 

@@ -13,6 +13,8 @@ export type ClaimLineFigures = Readonly<{
   bound?: Bound | undefined
   /** The claimed value, or both limits of a tolerance. */
   claimed: readonly number[]
+  /** Of packs: of each value 1 where it is short by more than is tolerable, 2 by more than twice, else 0. */
+  shorts?: readonly number[]
 }>
 
 /** One end, and the side on which the interval that it bounds is open. */

@@ -11,6 +11,7 @@ import { sampleLines } from '@/words/en/sampleLines'
 import { testLines } from '@/words/en/testLines'
 import { wayWords } from '@/words/en/waysWords'
 import type { Block, Part } from './document/document'
+import { criteriaBlocks, packsBlocks } from './controlBlocks'
 import { crossBlocks } from './crossBlocks'
 import type { Writer } from './language'
 import type { PartName, ReportOptions } from '@/desk/reportOptions'
@@ -30,12 +31,21 @@ export function claimParts(study: ClaimStudy, options: ReportOptions, write: Wri
     options.parts.includes(name) && blocks.length > 0
       ? [{ id: `claim-${number}-${name}`, title: `${title}, claim ${number}`, level: 3, blocks }]
       : []
+  const { control } = study
+  if (control)
+    return [
+      head,
+      ...part('sample', 'Sample', sampleBlocks(study, write)),
+      ...part('conditions', 'Conditions', conditionBlocks(study, control.result.conditions, write)),
+      ...part('pictures', 'Pictures', packsBlocks(control, write)),
+      ...part('test', 'Criteria', criteriaBlocks(study, control, write)),
+    ]
   if (!checked) return [head, ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write)) : [])]
   return [
     head,
     ...part('hypotheses', 'Hypotheses', hypothesisBlocks(checked, write)),
     ...part('sample', 'Sample', sampleBlocks(study, write)),
-    ...part('conditions', 'Conditions', conditionBlocks(study, checked, write)),
+    ...part('conditions', 'Conditions', conditionBlocks(study, checked.result.conditions, write)),
     ...part('pictures', 'Pictures', pictureBlocks(study, checked, write)),
     ...part('test', 'Test', testBlocks(study, checked, write)),
     ...part('cross-examination', 'Cross-examination', crossBlocks(study, checked, write)),
@@ -63,8 +73,12 @@ function hypothesisBlocks({ document, result }: Checked, write: Writer): readonl
   ]
 }
 
-function conditionBlocks({ formats }: ClaimStudy, { result }: Checked, write: Writer): readonly Block[] {
-  const rows = result.conditions.map((condition) => {
+function conditionBlocks(
+  { formats }: ClaimStudy,
+  conditions: Checked['result']['conditions'],
+  write: Writer,
+): readonly Block[] {
+  const rows = conditions.map((condition) => {
     const { name, of, sentence } = condition
     const figures = conditionLines(condition, formats.plain).map((line) => `${line.name} ${line.shown}`)
     return [

@@ -8,6 +8,7 @@ import { estimateSentence } from '@/words/en/estimateWords'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Block } from './document/document'
 import type { Writer } from './language'
+import { controlFinding } from './controlBlocks'
 import { setAsideBlocks } from './sampleBlocks'
 import type { ClaimStudy } from './study'
 
@@ -20,7 +21,14 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   const stands =
     draft.source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${draft.source}.`
   const quote: readonly Block[] = [{ is: 'paragraph', text: `${wording} ${stands}`, look: 'quote' }]
-  const { checked, census } = study
+  const { checked, census, control } = study
+  if (control)
+    return [
+      ...controlFinding(control, quote, write),
+      ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+      ...setAsideBlocks(study, write),
+      ...remarkBlocks(study),
+    ]
   if (census) return censusBlocks(study, census.result.finding, { quote, write })
   if (!checked) return [...quote, ...openBlocks(study, write)]
   const { document, result } = checked

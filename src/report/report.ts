@@ -7,6 +7,7 @@ import { CORE_VERSION } from '@/claims/terms/version'
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount } from '@/words/figures'
 import { methodOf } from '@/claims/all'
+import { planSource } from '@/words/en/contentWords'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
 import { sealWords } from '@/words/en/sealWords'
@@ -144,11 +145,14 @@ function sourcesPart(
   seal: Seal | undefined,
 ): Part {
   const results = studies.flatMap(({ checked }) => (checked ? [checked.result] : []))
+  const controls = studies.flatMap(({ control }) => (control ? [control.result] : []))
   const methods = [...new Set(results.map(({ test }) => test.method))]
-  const conditions = [...new Set(results.flatMap((result) => result.conditions.map(({ name }) => name)))]
+  const conditions = [
+    ...new Set([...results, ...controls].flatMap((result) => result.conditions.map(({ name }) => name))),
+  ]
   const fingerprints = [
-    ...studies.flatMap(({ number, checked, census }) => {
-      const answered = checked ?? census
+    ...studies.flatMap(({ number, checked, census, control }) => {
+      const answered = checked ?? census ?? control
       return answered ? [[`Check document of claim ${number}`, answered.fingerprint] as const] : []
     }),
     ...samples.flatMap(({ file }) => (file ? [[`File ${file.fileName}`, file.fileSha256] as const] : [])),
@@ -158,6 +162,10 @@ function sourcesPart(
       : []),
   ]
   const sources = [
+    ...controls.map(
+      ({ content: { controlPlan } }) =>
+        [`Control plan “${controlPlan.name}”`, planSource(controlPlan)] as const,
+    ),
     ...methods.map((method) => [METHOD_WORDS[method].name, methodOf(method).source] as const),
     ...conditions.map(
       (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,

@@ -1,5 +1,7 @@
 import { parameterOf } from '@/claims/all'
-import type { ContentSample } from '@/casefile/content'
+import type { ContentClaim, ContentSample } from '@/casefile/content'
+import { isControlled, takesTwo } from '@/desk/claimDraft'
+import { weighedIn } from '@/intake/sides'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { formatCount, formatReading, withUnit } from '@/words/figures'
@@ -29,9 +31,12 @@ const MAX_LISTED = 200
 /** The samples that a claim is held against: where they come from, and what of them was taken. */
 export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
   const { samples, claim } = study
-  const isOfTwo = parameterOf(claim.draft.parameter).sample === 'two'
+  const isOfTwo = takesTwo(claim.draft)
   const origins = samples.map((sample, at): Block => {
-    const source = isOfTwo && samples.length > 1 ? `, ${SOURCE_WORDS[at === 0 ? 'first' : 'second']}` : ''
+    const source =
+      isOfTwo && samples.length > 1
+        ? `, ${isControlled(claim.draft) ? (at === 0 ? 'packs' : 'empty packs') : SOURCE_WORDS[at === 0 ? 'first' : 'second']}`
+        : ''
     return { is: 'facts', label: `Sample${source}`, rows: originOf(sample, write) }
   })
   return [...origins, ...takenBlocks(study, write)]
@@ -89,7 +94,8 @@ function takenBlocks({ claim, samples, reading }: ClaimStudy, write: Writer): re
     if (draft.secondKept.length > 0)
       rows.push(['Rows kept of the second source', keptWords(draft.secondKept)])
   }
-  if (reading.evidence.conversion) rows.push(['Unit', `converted to ${draft.unit}`])
+  if (isControlled(draft)) rows.push(...tareRows(draft))
+  if (reading.evidence.conversion) rows.push(['Unit', `converted to ${weighedIn(draft) ?? draft.unit}`])
   return rows.length === 0
     ? []
     : [
@@ -99,6 +105,18 @@ function takenBlocks({ claim, samples, reading }: ClaimStudy, write: Writer): re
           rows: rows.map(([name, value]) => [name, write(value)] as const),
         },
       ]
+}
+
+/** How the content of a pack is known. */
+function tareRows(draft: ContentClaim['draft']): readonly (readonly [string, string])[] {
+  const { tareBy, tare, secondColumn, density, unit } = draft
+  const taken = {
+    none: 'as it was measured',
+    stated: `gross less a stated tare of ${tare} ${weighedIn(draft) ?? unit}`,
+    column: `gross less the tare in ${secondColumn}`,
+    packs: `gross less the mean of empty packs${secondColumn === '' ? '' : `, in ${secondColumn}`}`,
+  }[tareBy]
+  return [['Content', taken], ...(weighedIn(draft) ? [['Density', `${density} g/mL`] as const] : [])]
 }
 
 /** What is set aside of the samples of a claim, with who and why. */

@@ -1,4 +1,3 @@
-import { parameterOf } from '@/claims/all'
 import { setImmediate } from 'node:timers/promises'
 import {
   type CaseContent,
@@ -10,10 +9,13 @@ import {
 import { signatureOf } from '@/casefile/signature'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { signedWith } from '@/words/en/signatureWords'
+import { takesTwo } from '@/desk/claimDraft'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { withAllPacks } from '@/answers/claim'
 import type { Computing } from '@/answers/computing'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type CensusResult, isTested } from '@/claims/checkAnswer'
+import { type CensusResult, type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
+import type { ContentDocument } from '@/claims/content/contentRequest'
 import { type CheckResult } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
@@ -30,7 +32,11 @@ export const MAX_EXAMINED = 20_000
 const MAX_KEPT = 300
 
 /** A check document with what it comes to, and its SHA-256 as canonical JSON. */
-type Answered<Result> = Readonly<{ document: CheckDocument; result: Result; fingerprint: string }>
+type Answered<Result, Document = CheckDocument> = Readonly<{
+  document: Document
+  result: Result
+  fingerprint: string
+}>
 
 /** Everything that a report says of one claim, computed. */
 export type ClaimStudy = Readonly<{
@@ -49,6 +55,9 @@ export type ClaimStudy = Readonly<{
     }>
   /** What the claim comes to for a lot that was measured whole; there is then no test. */
   census?: Answered<CensusResult>
+  /** What a control of net content comes to, and how often lots that are short pass; `whole` with what is set aside put back. */
+  control?: Answered<ContentResult, ContentDocument> &
+    Readonly<{ operating?: ContentResult; whole?: ContentResult }>
   /** What is known while the claim has no value. */
   estimated?: EstimateFigures
   /** What was changed after the readings were in; empty where nothing was. */
@@ -85,9 +94,7 @@ export async function studyClaims(
     const { draft } = claim
     const sampleIds = new Set([
       draft.sampleId,
-      ...(parameterOf(draft.parameter).sample === 'two' && draft.secondSampleId
-        ? [draft.secondSampleId]
-        : []),
+      ...(takesTwo(draft) && draft.secondSampleId ? [draft.secondSampleId] : []),
     ])
     const samples = content.samples.filter(({ id }) => sampleIds.has(id))
     const reading = (await readClaimAgainst(draft, async (id) =>
@@ -96,14 +103,15 @@ export async function studyClaims(
     const checked = await checkedOf(reading, wants)
     const untested = checked || !reading.document ? undefined : await wants.computing.check(reading.document)
     const census =
-      untested?.ok && !isTested(untested) ? fingerprinted(reading.document!, untested) : undefined
+      untested?.ok && untested.kind === 'census' ? fingerprinted(reading.document!, untested) : undefined
+    const control = await controlOf(reading, wants.computing)
     const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
     const estimate = reading.estimate && (await wants.computing.estimate(reading.estimate))
     const estimated = estimate?.ok ? estimate.estimate : undefined
     const decimals = wants.decimals ?? reading.decimals
     const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
     const formats = formatsFor(subject, own, decimals)
-    const document = (checked ?? census)?.document
+    const document = (checked ?? census ?? control?.found)?.document
     const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
     const findings = []
     for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
@@ -121,14 +129,43 @@ export async function studyClaims(
       reading,
       ...(checked ? { checked } : {}),
       ...(census ? { census } : {}),
+      ...(control?.found ? { control: control.found } : {}),
       ...(estimated ? { estimated } : {}),
       ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
+      ...(control?.refusal === undefined ? {} : { refusal: control.refusal }),
       decimals,
       formats,
       findings,
     })
   }
   return studies
+}
+
+/** What a control comes to, or why not. */
+async function controlOf(
+  { control: document }: ClaimReading,
+  { check }: Computing,
+): Promise<Readonly<{ found?: NonNullable<ClaimStudy['control']>; refusal?: string }>> {
+  const answer = document && (await check(document))
+  if (!answer) return {}
+  if (!answer.ok) return { refusal: answer.error.message }
+  const [operating, whole] = [await check(withOperating(document)), await wholeOf(document, check)]
+  return {
+    found: {
+      ...fingerprinted(document, answer as ContentResult),
+      ...(isControl(operating) ? { operating } : {}),
+      ...(whole && isControl(whole) ? { whole } : {}),
+    },
+  }
+}
+
+const withOperating = ({ content }: ContentDocument): ContentDocument => ({
+  content: { ...content, operating: {} },
+})
+
+function wholeOf(document: ContentDocument, check: Computing['check']) {
+  const everything = withAllPacks(document)
+  return everything && check(everything)
 }
 
 async function checkedOf(
@@ -146,12 +183,12 @@ async function checkedOf(
   const answers = isExamined ? await answersTo(examination, answered.fingerprint, computing) : undefined
   return {
     ...answered,
-    ...(whole?.ok ? { whole } : {}),
+    ...(whole?.ok && !isControl(whole) ? { whole } : {}),
     ...(answers ? { answers } : {}),
   }
 }
 
-function fingerprinted<Result>(document: CheckDocument, result: Result): Answered<Result> {
+function fingerprinted<Result, Document>(document: Document, result: Result): Answered<Result, Document> {
   return { document, result, fingerprint: sha256(canonicalJson(document)) }
 }
 

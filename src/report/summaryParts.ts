@@ -18,18 +18,24 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
   }))
   const adjusted = tested.length > 1 ? testedTogether(each) : []
   const rows = studies.map((study) => {
-    const { number, claim, checked, census, findings } = study
+    const { number, claim, checked, census, control, findings } = study
     const result = checked?.result
     const together = adjusted[tested.indexOf(study)]
     const level = result?.test.significanceLevel ?? 1
-    const outcome = (result ?? census?.result)?.finding.outcome ?? 'open'
+    const outcome = (result ?? census?.result ?? control?.result)?.finding.outcome ?? 'open'
     const signed = findings.filter(({ isCurrent }) => isCurrent).at(-1)
     return [
       write(String(number)),
       write(claimTitle(claim.draft)),
       OUTCOME_WORDS[outcome],
       result ? write(formatPercent(level)) : '',
-      result ? write(formatPValue(result.test.pValue, level)) : census ? 'whole lot' : '',
+      result
+        ? write(formatPValue(result.test.pValue, level))
+        : census
+          ? 'whole lot'
+          : control
+            ? 'three criteria'
+            : '',
       ...(adjusted.length > 0
         ? [
             together ? write(formatPValue(together.pValue, level)) : '',

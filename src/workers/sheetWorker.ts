@@ -1,10 +1,10 @@
 import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
-import { check } from '@/answers/check'
+import { answerClaim } from '@/answers/claim'
 import { estimate } from '@/answers/estimateRequest'
 import type { EstimateDocument } from '@/claims/estimate'
-import type { CheckDocument } from '@/claims/terms/request'
+import type { ClaimDocument } from '@/claims/checkAnswer'
 import { describeShortly } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
@@ -116,7 +116,7 @@ const sheets = {
   },
 
   /** Checks what is too large to be checked between two keystrokes. */
-  check: (document: CheckDocument) => check(document),
+  check: (document: ClaimDocument) => answerClaim(document),
   estimate: (document: EstimateDocument) => estimate(document),
 }
 

@@ -19,6 +19,9 @@ export const LEAST_EMPTY_PACKS = 10
 /** Nearer than this to a limit, as a share of the label, doubles are not trusted to tell the sides apart. */
 export const NEAR = 1e-9
 
+/** What of a control says what each pack holds. */
+type Weighed = Pick<Content, 'nominal' | 'unit' | 'values' | 'gross' | 'tare' | 'density' | 'massUnit'>
+
 /** What was found in each pack, in the unit of the label. */
 export type Packs = Readonly<{
   /** The content of each, rounded to a double. */
@@ -37,7 +40,7 @@ export type Packs = Readonly<{
  * @returns the problem `evidence-does-not-fit`, `tare-needed`, `tare-above-gross`, `of-other-length`, `too-few-readings` or
  *   `density-needed`
  */
-export function packsOf(content: Content): Outcome<Packs, ClaimProblem> {
+export function packsOf(content: Weighed): Outcome<Packs, ClaimProblem> {
   const { values, gross, tare, density, unit, nominal } = content
   const measured = gross ?? values
   if (!measured || (gross && values)) return failure(problems.contentNeeded(measured !== undefined))
@@ -74,7 +77,7 @@ export function packsOf(content: Content): Outcome<Packs, ClaimProblem> {
 }
 
 /** The unit that a volume was weighed in; undefined where nothing is converted by a density. */
-function weighedIn({ unit, density, massUnit }: Content): Outcome<ContentUnit | undefined, ClaimProblem> {
+function weighedIn({ unit, density, massUnit }: Weighed): Outcome<ContentUnit | undefined, ClaimProblem> {
   if (!isVolume(unit))
     return density === undefined && massUnit === undefined
       ? success(undefined)

@@ -25,6 +25,11 @@ const DECIDING = [
   'column',
   'kept',
   'counted',
+  'control',
+  'tareBy',
+  'tare',
+  'density',
+  'controlPlan',
 ] as const
 
 /** The fields of a sample that hold what was measured. */

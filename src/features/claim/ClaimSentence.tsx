@@ -4,7 +4,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { type Burden, defaultBurden, needsTolerance } from '@/claims/terms/relations'
 import { type ClaimDraft, isByReadings } from '@/desk/claimDraft'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
-import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'
+import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { LIMIT_SIDE_WORDS } from '@/words/en/claimWords'
 import { unitOf } from '@/words/unitOf'
 import { formatFull, withoutMadeUpDigits } from '@/words/figures'
@@ -15,13 +15,7 @@ import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
 import { useField } from '@/ui/workbench/useField'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-
-const Sentence = chakra('h1', {
-  base: { fontFamily: 'heading', fontSize: '26px', fontWeight: '400', lineHeight: '1.45' },
-})
-
-/** A value and its unit stay on one line. */
-const Together = chakra('span', { base: { whiteSpace: 'nowrap' } })
+import { ParameterChoice, Sentence, SourceText, Together, WordingText } from './sentenceParts'
 
 const FIELDS = [
   'source',
@@ -36,32 +30,15 @@ const FIELDS = [
   'wording',
 ] as const
 
-/** Places where claims stand; any other can be typed. */
-const SOURCES = ['label', 'advertisement', 'data sheet', 'contract', 'leaflet'].map((value) => ({ value }))
 /** The claim as a sentence, whose underlined words are the controls. */
 export function ClaimSentence() {
-  const { draft, setField, setFields } = useWorkbench()
+  const { draft, setField } = useWorkbench()
   const { parameter } = draft
   const words = PARAMETER_WORDS[parameter]
   return (
     <Box>
       <Sentence>
-        The{' '}
-        <InlineText
-          label="Source of the claim"
-          placeholder="source"
-          suggestions={SOURCES}
-          {...useField('source')}
-        />{' '}
-        says the{' '}
-        <InlineChoice
-          label="Parameter"
-          value={parameter}
-          words={PARAMETER_NOUNS}
-          // The methods of one parameter are not those of another.
-          onChange={(chosen) => setFields({ parameter: chosen, method: 'auto' })}
-        />{' '}
-        {words.link}
+        The <SourceText /> says the <ParameterChoice /> {words.link}
         <InlineText label="Quantity" placeholder={words.quantityHint} {...useField('quantity')} />
         {words.aside}
         {isByReadings(draft) && <LimitOfItems />} is{' '}
@@ -75,13 +52,8 @@ export function ClaimSentence() {
         <ClaimedValue />
       </Sentence>
       <Box color="quiet" marginTop="4px">
-        In its own words: “
-        <InlineText
-          label="Wording of the claim"
-          placeholder="the claim, word for word"
-          {...useField('wording')}
-        />
-        ” · the claim <BurdenChoice draft={draft} onChange={(burden) => setField('burden', burden)} />
+        In its own words: “<WordingText />” · the claim{' '}
+        <BurdenChoice draft={draft} onChange={(burden) => setField('burden', burden)} />
         {parameterOf(parameter).sample === 'counted' && <CountedBy />}
       </Box>
       <FieldProblems fields={FIELDS} />

@@ -13,6 +13,7 @@ import {
 import { Figure } from '@/ui/figures/Figure'
 import { Section } from '@/ui/Section'
 import { parameterOf } from '@/claims/all'
+import { isControlled } from '@/desk/claimDraft'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -43,7 +44,7 @@ const State = chakra('span', {
 
 /** What the test rests on: what only a person can say, and what the figures tell. */
 export function ConditionsSection({ number }: Readonly<{ number: number }>) {
-  const { draft, first, second, estimated } = useWorkbench()
+  const { draft, first, second, estimated, control } = useWorkbench()
   // An exposure is of no lot.
   const hasLot = parameterOf(draft.parameter).sample !== 'events'
   return (
@@ -51,7 +52,11 @@ export function ConditionsSection({ number }: Readonly<{ number: number }>) {
       <SampleQuestions hasLot={hasLot} source={first} isOfTwo={second !== undefined} />
       {second && second.sample.id !== first.sample.id && <SampleQuestions hasLot source={second} isOfTwo />}
       {estimated && <ConditionList conditions={estimated.conditions as Shown} />}
-      <Computed>{({ result }) => <ConditionList conditions={result.conditions} />}</Computed>
+      {control ? (
+        <ConditionList conditions={control.result.conditions as Shown} />
+      ) : (
+        <Computed>{({ result }) => <ConditionList conditions={result.conditions} />}</Computed>
+      )}
     </Section>
   )
 }
@@ -69,7 +74,7 @@ function ConditionList({ conditions }: Readonly<{ conditions: Shown }>) {
 }
 
 function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditions'][number] }>) {
-  const { first, second } = useWorkbench()
+  const { draft, first, second } = useWorkbench()
   const { plain } = useFormats()
   const { name, of, code, state, sentence } = condition
   const source = of === 'second' ? second : first
@@ -91,8 +96,8 @@ function ConditionRow({ condition }: Readonly<{ condition: CheckResult['conditio
             </span>
           ))}
         </Box>
-        {/* The totals of groups are no readings. */}
-        {evidence && code !== 'shape-of-groups' && (
+        {/* The totals of groups are no readings, and what was weighed with its package is no content. */}
+        {evidence && !isControlled(draft) && code !== 'shape-of-groups' && (
           <ConditionPicture name={name} of={of} evidence={evidence} unit={first.draft.unit} />
         )}
       </div>

@@ -3,8 +3,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/claims/result'
+import { isControlled } from '@/desk/claimDraft'
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
+import { NOT_CROSS_EXAMINED } from '@/words/en/contentWords'
 import { askedWords, remarkWords, turnsAt } from '@/words/en/crossWords'
 import { formatCount, formatFull, formatFullPValue, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -29,6 +31,13 @@ const Scroll = chakra('div', { base: { overflowX: 'auto' } })
 export function CrossExaminationSection({ number }: Readonly<{ number: number }>) {
   // A table that goes and comes again may do so a moment after the finding.
   const examination = useDeferredValue(useExamination())
+  const { draft } = useWorkbench()
+  if (isControlled(draft))
+    return (
+      <Section id="cross-examination" number={number} title="Cross-examination">
+        <p>{NOT_CROSS_EXAMINED}</p>
+      </Section>
+    )
   return (
     <Section id="cross-examination" number={number} title="Cross-examination">
       <Computed>

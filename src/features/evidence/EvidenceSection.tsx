@@ -3,7 +3,7 @@
 import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
-import { countsRows } from '@/desk/claimDraft'
+import { countsRows, isControlled } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
@@ -34,16 +34,19 @@ export function EvidenceSection({
   number,
   ...own
 }: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
-  const { first, second } = useWorkbench()
+  const { draft, first, second: other } = useWorkbench()
+  // The tare of each pack is a column of the same sample, which the claim’s sentence names.
+  const second = draft.tareBy === 'column' && isControlled(draft) ? undefined : other
+  const [one, two] = isControlled(draft) ? ['Packs', 'Empty packs'] : ['First source', 'Second source']
   return (
     <Section id="evidence" number={number} title="Evidence">
-      {second && <SourceTitle>First source</SourceTitle>}
+      {second && <SourceTitle>{one}</SourceTitle>}
       <AsSource source={first}>
         <SourceEvidence {...own} />
       </AsSource>
       {second && (
         <>
-          <SourceTitle>Second source</SourceTitle>
+          <SourceTitle>{two}</SourceTitle>
           <AsSource source={second}>
             <SourceEvidence {...own} />
           </AsSource>

@@ -1,6 +1,9 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import type { ContentResult } from '@/claims/checkAnswer'
+import { controlFigures } from '@/words/en/contentWords'
+import { FigureTable } from '@/ui/figures/FigureTable'
 import { AtOnce } from '@/ui/workbench/Computed'
 import { useExamination } from '@/ui/workbench/ExaminationProvider'
 import { UnreadQuestion } from '@/ui/workbench/UnreadQuestion'
@@ -31,15 +34,43 @@ const Panel = chakra('aside', {
 
 /** The finding so far, always in view; on a narrow page only its mark and its word, in a bar at the bottom. */
 export function BenchPanel() {
-  const { census, estimated } = useWorkbench()
+  const { census, control, estimated } = useWorkbench()
   return (
     <Panel aria-label="Finding so far" tabIndex={0}>
       <OutcomeHeading />
       <Box hideBelow="md">
-        {census ? <p>{census.result.finding.sentence}</p> : estimated ? <EstimatedSoFar /> : <TestedSoFar />}
+        {census ? (
+          <p>{census.result.finding.sentence}</p>
+        ) : control ? (
+          <Controlled result={control.result} />
+        ) : estimated ? (
+          <EstimatedSoFar />
+        ) : (
+          <TestedSoFar />
+        )}
         <Asked />
       </Box>
     </Panel>
+  )
+}
+
+/** What a control comes to: its finding, its figures, and what has to be known of its plan. */
+function Controlled({ result }: Readonly<{ result: ContentResult }>) {
+  return (
+    <>
+      <p>{result.finding.sentence}</p>
+      <Box marginTop="12px">
+        <FigureTable
+          label="Figures of the control"
+          rows={controlFigures(result.content).map(([name, figure]) => ({ name, figure }))}
+        />
+      </Box>
+      {result.warnings.map(({ code, message }) => (
+        <Box as="p" key={code} color="warning" fontSize="14px" marginTop="8px">
+          {message}
+        </Box>
+      ))}
+    </>
   )
 }
 

@@ -2,7 +2,7 @@
 
 import { chakra, Flex } from '@chakra-ui/react'
 import { memo } from 'react'
-import type { CensusResult } from '@/claims/checkAnswer'
+import type { CensusResult, ContentResult } from '@/claims/checkAnswer'
 import type { CheckResult } from '@/claims/result'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
 import { changedAfterWords } from '@/words/en/trailWords'
@@ -43,10 +43,15 @@ export function FindingSection({
   changedAfter: readonly ChangedAfter[]
 }>) {
   const changedAfter = useChangedAfter(claimId, asRead)
-  const { census } = useWorkbench()
+  const { census, control } = useWorkbench()
+  const whole = census ?? control
   return (
     <Section id="finding" number={number} title="Finding">
-      {census ? <OfWholeLot finding={census.result.finding} /> : <Tested />}
+      {whole ? (
+        <Untested finding={whole.result.finding} warnings={control?.result.warnings ?? []} />
+      ) : (
+        <Tested />
+      )}
       {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
       <Signing caseId={caseId} claimId={claimId} signed={signed} />
@@ -82,8 +87,14 @@ const Tested = memo(function Tested() {
   )
 })
 
-/** What is known of a lot that was measured whole. */
-function OfWholeLot({ finding }: Readonly<{ finding: CensusResult['finding'] }>) {
+/** What is known of a lot that was measured whole, or what a control comes to. */
+function Untested({
+  finding,
+  warnings,
+}: Readonly<{
+  finding: CensusResult['finding'] | ContentResult['finding']
+  warnings: ContentResult['warnings']
+}>) {
   return (
     <>
       <OutcomeHeading />
@@ -93,6 +104,11 @@ function OfWholeLot({ finding }: Readonly<{ finding: CensusResult['finding'] }>)
       <Flex gap="12px" marginTop="8px">
         <CopyButton text={`${finding.sentence} ${finding.limits}`}>Copy the finding</CopyButton>
       </Flex>
+      <ul>
+        {warnings.map(({ code, message }) => (
+          <Warning key={code}>{message}</Warning>
+        ))}
+      </ul>
     </>
   )
 }

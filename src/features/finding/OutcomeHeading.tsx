@@ -14,8 +14,8 @@ const Word = chakra('p', {
 
 /** The mark of the finding, its word, and the p-value beside its level. */
 export function OutcomeHeading() {
-  const { checked, census, isStale } = useWorkbench()
-  const mark = (checked ?? census)?.result.finding.outcome ?? 'open'
+  const { checked, census, control, found, isStale } = useWorkbench()
+  const mark = found?.result.finding.outcome ?? 'open'
   return (
     <Flex align="center" gap="16px" marginBottom={{ base: 0, md: '12px' }} data-testid="outcome">
       <BalanceMark mark={mark} height={52} />
@@ -26,6 +26,7 @@ export function OutcomeHeading() {
         </Word>
         {checked && <PValue test={checked.result.test} />}
         {census && <chakra.p color="quiet">by the whole lot, without a test</chakra.p>}
+        {control && <chakra.p color="quiet">by the control plan, three criteria</chakra.p>}
       </div>
     </Flex>
   )

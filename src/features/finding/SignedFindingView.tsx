@@ -3,7 +3,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Fragment } from 'react'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type CensusResult, isTested } from '@/claims/checkAnswer'
+import { asksForControl } from '@/answers/claim'
+import { type ClaimDocument, type ClaimResult, isControl, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { displayOf, shownValue } from '@/words/display'
@@ -19,6 +20,7 @@ import { signatureWords } from '@/words/en/signatureWords'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
+import { CriteriaTable } from '@/ui/figures/CriteriaTable'
 import { PageTitle } from '@/ui/PageTitle'
 import { DownloadLink } from '@/ui/DownloadLink'
 import { Main } from '@/ui/Main'
@@ -33,8 +35,8 @@ type Verified = Readonly<{
   }>
   signed: Readonly<{
     claim: Readonly<{ draft: ClaimDraft }>
-    document: CheckDocument
-    result: CheckResult | CensusResult
+    document: ClaimDocument
+    result: ClaimResult
   }>
   isWhole: boolean
   signature: Signature
@@ -50,9 +52,10 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
   const { outcome } = finding
   const decimals = claim.draft.decimals.trim()
   const chosen = decimals === '' ? undefined : Number(decimals)
-  const words = isTested(result)
-    ? wordsOf(document, result, chosen)
-    : { sentence: finding.sentence, effect: undefined, rows: [] }
+  const words =
+    isTested(result) && !asksForControl(document)
+      ? wordsOf(document, result, chosen)
+      : { sentence: finding.sentence, effect: undefined, rows: [] }
   const told = [
     result.coreVersion === CORE_VERSION
       ? undefined
@@ -60,6 +63,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
     ...('items' in finding ? (finding.items ?? []) : []),
     'beside' in finding ? finding.beside : undefined,
     finding.basis,
+    ...(isControl(result) ? result.warnings.map(({ message }) => message) : []),
   ]
   return (
     <Main maxWidth="820px" marginInline="auto" padding="28px 24px 64px">
@@ -97,6 +101,11 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       {words.rows.length > 0 && (
         <Box marginTop="16px">
           <FigureTable label="Figures signed" rows={words.rows} />
+        </Box>
+      )}
+      {isControl(result) && (
+        <Box marginTop="16px">
+          <CriteriaTable content={result.content} />
         </Box>
       )}
       <Box as="p" marginTop="16px">

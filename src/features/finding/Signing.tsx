@@ -37,8 +37,8 @@ const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'qui
 
 /** Signs the finding, and lists those that were signed: each stays as it was, whatever becomes of the claim. */
 export function Signing({ caseId, claimId, signed }: Place) {
-  const { draft, checked, census, isStale, saving } = useWorkbench()
-  const document = isStale ? undefined : (checked ?? census)?.document
+  const { draft, found, isStale, saving } = useWorkbench()
+  const document = isStale ? undefined : found?.document
   const { remarks } = draft
   const inputs = useMemo(() => document && { document, remarks }, [document, remarks])
   const fingerprint = useFingerprint(inputs)
@@ -79,11 +79,11 @@ function SignForm({
   const problemId = useId()
   const { own } = useDeviceKey()
   const key = own && own.name === officer.trim() ? own : undefined
-  const { checked, census } = useWorkbench()
+  const { found } = useWorkbench()
   const submit = async () => {
     setSigning(true)
     const signature = { signedBy: officer, signedOn: day, inputFingerprint: fingerprint }
-    const seen = { ...signature, signedBy: officer.trim(), result: (checked ?? census)?.result }
+    const seen = { ...signature, signedBy: officer.trim(), result: found?.result }
     const problem = await signed(claimId, { signature, seen, key })
     setSigning(false)
     setProblem(problem)

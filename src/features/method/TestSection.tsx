@@ -2,6 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { methodOf } from '@/claims/all'
+import { isControlled } from '@/desk/claimDraft'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
 import { LEVEL_HEADS, levelTable, LEVELS_NOTE } from '@/words/en/levelTable'
 import { testLines } from '@/words/en/testLines'
@@ -10,8 +11,9 @@ import { FigureLines } from '@/ui/figures/FigureLines'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
-import type { Checked } from '@/ui/workbench/WorkbenchProvider'
+import { type Checked, useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
+import { Criteria } from './Criteria'
 import { MethodChoice } from './MethodChoice'
 import { SamplingFigure } from './SamplingFigure'
 import { Working } from './Working'
@@ -20,10 +22,17 @@ const Formula = chakra('p', { base: { fontFamily: 'heading', fontSize: '18px', m
 
 /** The method, why it is the one, every figure that it gives, and how each was reached. */
 export function TestSection({ number }: Readonly<{ number: number }>) {
+  const { draft } = useWorkbench()
   return (
     <Section id="test" number={number} title="Test">
-      <MethodChoice />
-      <Computed>{(checked) => <TestFigures {...checked} />}</Computed>
+      {isControlled(draft) ? (
+        <Criteria />
+      ) : (
+        <>
+          <MethodChoice />
+          <Computed>{(checked) => <TestFigures {...checked} />}</Computed>
+        </>
+      )}
     </Section>
   )
 }

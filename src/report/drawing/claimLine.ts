@@ -1,7 +1,7 @@
 import { type ClaimLineFigures, claimLineShape } from '@/pictures/claimLine'
 import { axisOf, axisShapes, inUnitAtEnd } from './axis'
 import { type Claimed, claimedShapes } from './claimed'
-import { ACCENT, type Drawing, INK, label, type Point, type Shape } from './drawing'
+import { ACCENT, type Drawing, FINDING, INK, label, type Point, type Shape } from './drawing'
 
 /** What is drawn, and what is written beside it. */
 export type ClaimLineDrawing = Omit<ClaimLineFigures, 'claimed' | 'estimate'> &
@@ -49,11 +49,11 @@ export function claimLine(
   const { lines, labels } = claimedShapes(claimed, { axis, top: TOP, bottom, width: WIDTH }, write)
   const shapes: readonly Shape[] = [
     ...lines,
-    ...dots.map((dot): Shape => ({
+    ...dots.map((dot, at): Shape => ({
       is: 'circle',
       at: [axis.x(dot.x), floor - 3 - (dot.y + 0.5) * step],
       radius: radius - 0.4,
-      stroke: { colour: INK, width: 0.8 },
+      ...inkOf(each === 1 ? (figures.shorts?.[at] ?? 0) : 0),
     })),
     {
       is: 'line',
@@ -100,4 +100,10 @@ export function claimLine(
     ...axisShapes(axis, bottom, inUnitAtEnd(unit, write)),
   ]
   return { drawing: { width: WIDTH, height: bottom + AXIS_ROOM, shapes }, each }
+}
+
+/** Of a pack that is short by more than is tolerable, in the colour of what contradicts; by more than twice, filled with it. */
+function inkOf(short: number): Pick<Extract<Shape, { is: 'circle' }>, 'stroke' | 'fill'> {
+  const colour = short > 0 ? FINDING.contradicted : INK
+  return { stroke: { colour, width: 0.8 }, ...(short > 1 ? { fill: colour } : {}) }
 }

@@ -1,4 +1,5 @@
 import 'server-only'
+import { asksForControl } from '@/answers/claim'
 import { isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
@@ -36,8 +37,8 @@ export async function readTogether(
     if (draft.isDiscarded) continue
     const document = await documentOf(db, draft)
     const result = document && (await computing().check(document))
-    // A lot that was measured whole is not tested.
-    if (!document || !result || !isTested(result)) continue
+    // A lot that was measured whole is not tested, and a control has no p-value of its own.
+    if (!document || asksForControl(document) || !result || !isTested(result)) continue
     const { pValue, significanceLevel } = result.test
     const known = pValue === undefined ? {} : { pValue }
     tested.push({

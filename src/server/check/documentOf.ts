@@ -1,10 +1,11 @@
 import 'server-only'
-import type { CheckDocument } from '@/claims/terms/request'
+import type { ClaimDocument } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { SampleFile } from '@/desk/sampleFile'
 import type { Connection } from '@/data/client'
 import { findSample, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
+import { askedOf } from '@/intake/readDraft'
 import { readClaimAgainst, type SampleSource } from '@/intake/claimDocument'
 import { columnOfBytes } from '@/intake/sheet/columnBytes'
 import type { Column } from '@/intake/sheet/columns'
@@ -21,12 +22,12 @@ export async function documentOf(
   db: Connection,
   draft: ClaimDraft,
   known: readonly HeldAgainst[] = [],
-): Promise<CheckDocument | undefined> {
+): Promise<ClaimDocument | undefined> {
   const reading = await readClaimAgainst(draft, async (id) => {
     const sample = known.find((one) => one.id === id) ?? (await findSample(db, id))
     return sample && sourceOf(db, sample)
   })
-  return reading?.document
+  return reading && askedOf(reading)
 }
 
 /** A stored sample, whose sheet is read where it is asked for. */

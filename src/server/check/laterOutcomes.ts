@@ -1,5 +1,5 @@
 import 'server-only'
-import { checkOutcome } from '@/claims/check'
+import { outcomeOfClaim } from '@/answers/claim'
 import type { FindingOutcome } from '@/claims/finding'
 import { findComputing, settleOutcome } from '@/data/claimRepository'
 import type { Connection, Database } from '@/data/client'
@@ -54,7 +54,7 @@ async function outcomeOf(db: Database, draft: ClaimDraft): Promise<FindingOutcom
     if (!document) return null
     const outcome = isLong(document)
       ? await inThread('outcome', document, { minutes: MINUTES })
-      : checkOutcome(document)
+      : outcomeOfClaim(document)
     return outcome ?? null
   } catch (error) {
     console.error('An outcome could not be computed:', error)

@@ -1,5 +1,5 @@
 import 'server-only'
-import { checkOutcome } from '@/claims/check'
+import { outcomeOfClaim } from '@/answers/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { KnownOutcome } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
@@ -18,7 +18,7 @@ export async function outcomeOf(
 ): Promise<KnownOutcome> {
   const document = await documentOf(db, draft, known)
   if (!document) return null
-  if (!isLong(document)) return checkOutcome(document) ?? null
+  if (!isLong(document)) return outcomeOfClaim(document) ?? null
   wantOutcomes(db)
   return 'computing'
 }

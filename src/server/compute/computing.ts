@@ -1,9 +1,9 @@
 import 'server-only'
 import { AT_ONCE, type Computing } from '@/answers/computing'
-import type { CheckAnswer } from '@/claims/checkAnswer'
-import type { CheckDocument } from '@/claims/terms/request'
+import { looksOfClaim } from '@/answers/claim'
+import type { ClaimAnswer, ClaimDocument } from '@/claims/checkAnswer'
 import type { EstimateDocument } from '@/claims/estimate'
-import { looksOf, takesLongToEstimate } from '@/claims/work'
+import { takesLongToEstimate } from '@/claims/work'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { sha256 } from '@/data/trailRepository'
 import { inThread, type JobLimits } from './pool'
@@ -14,22 +14,22 @@ const MAX_LOOKS = 100_000
 const MAX_KEPT = 30
 
 /** Whether a check takes longer than others may wait for. */
-export function isLong(document: CheckDocument): boolean {
+export function isLong(document: ClaimDocument): boolean {
   try {
-    return looksOf(document) > MAX_LOOKS
+    return looksOfClaim(document) > MAX_LOOKS
   } catch {
     // It is no check document, and is refused at once.
     return false
   }
 }
 
-const kept = new Map<string, CheckAnswer>()
+const kept = new Map<string, ClaimAnswer>()
 
 /** Checks and cross-examinations for the server: those that take long in a thread of their own. */
 export function computing(limits: JobLimits = {}): Computing {
   return {
     check: async (document) => {
-      if (!isLong(document as CheckDocument)) return AT_ONCE.check(document)
+      if (!isLong(document as ClaimDocument)) return AT_ONCE.check(document)
       const key = sha256(canonicalJson(document))
       const known = kept.get(key)
       if (known) return known

@@ -1,6 +1,6 @@
 import { answer, type Answer } from '@/answers/answer'
 import { AT_ONCE } from '@/answers/computing'
-import { checkOutcome } from '@/claims/check'
+import { outcomeOfClaim } from '@/answers/claim'
 import type { ReportFormat } from '@/desk/reportOptions'
 import { parseJson } from '@/desk/parseJson'
 import { readWorkbook, type WorkbookChoice } from '@/intake/workbook/workbook'
@@ -11,7 +11,7 @@ export const JOBS = {
   check: AT_ONCE.check,
   estimate: AT_ONCE.estimate,
   examine: AT_ONCE.examine,
-  outcome: checkOutcome,
+  outcome: outcomeOfClaim,
   /** The part of a workbook that is chosen. */
   workbook: ({ bytes, choice }: Readonly<{ bytes: Uint8Array; choice: WorkbookChoice | undefined }>) =>
     readWorkbook(bytes, choice),

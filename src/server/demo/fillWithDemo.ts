@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { countCases } from '@/data/caseRepository'
-import { addInstrumentVersion } from '@/data/instrumentRepository'
+import { addRegisterVersion } from '@/data/register'
 import type { Connection, Database } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
@@ -25,7 +25,7 @@ export async function fillWithDemo(database: Database): Promise<void> {
   await database.inTransaction(async (transaction) => {
     if ((await countCases(transaction)) > 0) return
     const now = Date.now()
-    await addInstrumentVersion(transaction, {
+    await addRegisterVersion(transaction, 'instruments', {
       ...{ id: newIdentifier(), words: BENCH_SCALE, by: OFFICER, now: new Date(now) },
     })
     for (const [place, { samples, claims, ...words }] of WINTER_HEATING_AUDIT.entries()) {

@@ -1,8 +1,6 @@
 import 'server-only'
 import { differencesNow } from '@/answers/differences'
-import type { CheckDocument } from '@/claims/terms/request'
-import type { CensusResult } from '@/claims/checkAnswer'
-import type { CheckResult } from '@/claims/result'
+import type { ClaimDocument, ClaimResult } from '@/claims/checkAnswer'
 import { signatureOf } from '@/casefile/signature'
 import type { Signature } from '@/desk/signature'
 import type { ClaimDraft } from '@/desk/claimDraft'
@@ -21,8 +19,8 @@ export type { FindingLine }
 export type SignedFinding = Readonly<{
   claim: Readonly<{ id: string; caseId: string; draft: ClaimDraft }>
   samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
-  document: CheckDocument
-  result: CheckResult | CensusResult
+  document: ClaimDocument
+  result: ClaimResult
   signedBy: string
   signedOn: string
 }>

@@ -2,8 +2,7 @@ import 'server-only'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { readFindingStatement, signatureOf } from '@/casefile/signature'
-import type { CensusResult } from '@/claims/checkAnswer'
-import type { CheckResult } from '@/claims/result'
+import type { ClaimResult } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { type FindingStatement, MAX_JWS, type Signature } from '@/desk/signature'
@@ -96,7 +95,7 @@ export async function signFinding(
 type Prepared = Readonly<{
   signature: z.output<typeof signatureSchema>
   claim: StoredClaim
-  result: CheckResult | CensusResult
+  result: ClaimResult
   signed: string
   held: HeldCase
 }>

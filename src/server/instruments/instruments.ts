@@ -1,17 +1,20 @@
 import 'server-only'
 import { z } from 'zod'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { addInstrumentVersion, listInstruments } from '@/data/instrumentRepository'
-import { instrumentSchema, type RegisteredInstrument } from '@/desk/instrument'
+import { addRegisterVersion, listRegister } from '@/data/register'
+import { EMPTY_INSTRUMENT, instrumentSchema, type RegisteredInstrument } from '@/desk/instrument'
 import { bySchema } from '../doer'
 import { newIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { database } from '../keeping/database'
 import { inTransaction } from '../transaction'
 
-/** The office's instruments, as each stands. */
+/** The office's instruments, as each stands, by name. */
 export async function readInstruments(): Promise<readonly RegisteredInstrument[]> {
-  return listInstruments(await database())
+  const entries = await listRegister(await database(), 'instruments')
+  return entries
+    .map(({ words, ...entry }) => ({ ...EMPTY_INSTRUMENT, ...words, ...entry }))
+    .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 }
 
 const saving = z.strictObject({ id: z.uuid().optional(), words: instrumentSchema, by: bySchema })
@@ -33,7 +36,7 @@ export async function saveInstrument(input: unknown, now: Date): Promise<Outcome
       message: 'An instrument is known by its name. Give it one, such as bench scale 3.',
     })
   return inTransaction(await database(), async (transaction) => {
-    await addInstrumentVersion(transaction, { id, words, by, now })
+    await addRegisterVersion(transaction, 'instruments', { id, words, by, now })
     return success({ id })
   })
 }

@@ -5,7 +5,7 @@ import { caseWordsSchema, CASE_STATES } from '@/desk/caseWords'
 import { OUTCOMES } from '@/claims/finding'
 import { claimDraftSchema } from '@/desk/claimDraft'
 import { requestSchema } from '@/answers/jsonSchema'
-import { checkAnswerSchema, checkErrorSchema } from '@/claims/checkAnswer'
+import { checkErrorSchema, claimAnswerSchema } from '@/claims/checkAnswer'
 import { sampleDraftSchema } from '@/desk/sampleDraft'
 import { sampleFileSchema } from '@/desk/sampleFile'
 import { CASE_ORDERS } from '@/data/caseRepository'
@@ -37,7 +37,7 @@ export const sampleSchema = z.strictObject({
 })
 export const claimCheckSchema = z.strictObject({
   document: z.looseObject({}).describe('The check document, as the request of /check has it.'),
-  result: checkAnswerSchema,
+  result: claimAnswerSchema,
 })
 const problemSchema = z.strictObject({
   ok: z.literal(false),
@@ -98,7 +98,7 @@ export function openApi(): object {
       '/check': {
         post: {
           summary:
-            'Answers a request: a check, a reckoning, a description, a plan, an adjustment or an estimate.',
+            'Answers a request: a check, a reckoning, a description, a plan, an adjustment, an estimate, a control of net content, or groups.',
           requestBody: {
             required: true,
             content: {
@@ -109,7 +109,7 @@ export function openApi(): object {
             },
           },
           responses: {
-            200: { description: 'Answered.', content: json(z.union([checkAnswerSchema, otherAnswerSchema])) },
+            200: { description: 'Answered.', content: json(z.union([claimAnswerSchema, otherAnswerSchema])) },
             400: problem('The request is not JSON.'),
             403: { description: 'It comes from another site, or by another name of this server.' },
             413: problem('The request is too large.'),

@@ -50,7 +50,7 @@ export const ClaimLine = memo(function ClaimLine({
   figures: ClaimLineFigures
   labels: ClaimLineLabels
   description: string
-  name?: 'claim line' | 'line of items'
+  name?: 'claim line' | 'line of items' | 'errors of the packs'
 }>) {
   const colours = useColours()
   const drawing = useMemo(() => colours && claimLineData(figures, colours), [figures, colours])
@@ -120,10 +120,12 @@ function optionsOf(
           ...figures.claimed.map((value, index) => ({
             text: labels.claimed[index] ?? '',
             x: value,
-            // The limits of a tolerance may be close: their labels stand away from each other.
-            ...(figures.claimed.length === 2
-              ? { side: index === 0 ? ('left' as const) : ('right' as const) }
-              : {}),
+            // Limits may be close: the labels of the outer ones stand away from each other.
+            ...(figures.claimed.length > 1 && index === 0
+              ? { side: 'left' as const }
+              : figures.claimed.length > 1 && index === figures.claimed.length - 1
+                ? { side: 'right' as const }
+                : {}),
             colour: colours.brass,
           })),
           ...(figures.estimate === undefined

@@ -37,7 +37,7 @@ export function claimLineData(figures: ClaimLineFigures, colours: Colours) {
     each,
     datasets: [
       ...figures.claimed.map((value) => claimedLine(value, y, colours)),
-      readingDots(dots, radius, colours),
+      readingDots(dots, { radius, shorts: shape.each === 1 ? figures.shorts : undefined }, colours),
       ...intervalBar(shape, intervalRow, colours),
       ...boundBar(shape, boundRow, colours),
       ...estimateTick(figures, intervalRow, colours),
@@ -50,16 +50,20 @@ function radiusFor(count: number): number {
   return count <= 300 ? 4 : 2.5
 }
 
-function readingDots(dots: readonly Dot[], radius: number, colours: Colours): Row {
+/** What a dot stands for, where each stands for one reading. */
+type Look = Readonly<{ radius: number; shorts: readonly number[] | undefined }>
+
+function readingDots(dots: readonly Dot[], { radius, shorts }: Look, colours: Colours): Row {
   return {
     label: 'Reading',
     data: [...dots],
     pointStyle: 'circle',
     pointRadius: radius,
     pointHoverRadius: radius + 1,
-    borderColor: colours.ink,
+    borderColor: shorts?.map((short) => (short > 0 ? colours.rejected : colours.ink)) ?? colours.ink,
     borderWidth: radius / 3.2,
-    pointBackgroundColor: 'transparent',
+    pointBackgroundColor:
+      shorts?.map((short) => (short > 1 ? colours.rejected : 'transparent')) ?? 'transparent',
   }
 }
 

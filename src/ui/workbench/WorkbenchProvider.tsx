@@ -1,21 +1,29 @@
 'use client'
 
-import { parameterOf } from '@/claims/all'
 import { useRouter } from 'next/navigation'
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo } from 'react'
+import { asksForControl } from '@/answers/claim'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type CensusResult, isTested } from '@/claims/checkAnswer'
+import type { ContentDocument } from '@/claims/content/contentRequest'
+import {
+  type CensusResult,
+  type ClaimDocument,
+  type ClaimResult,
+  type ContentResult,
+  isTested,
+} from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { Claim } from '@/claims/terms/claim'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { deriveHypotheses, type Hypotheses } from '@/claims/terms/hypotheses'
 import { problemWords } from '@/words/en/problems'
 import { failure, type Outcome, type Problem } from '@/claims/terms/outcome'
-import { type DraftReading, readDraft } from '@/intake/readDraft'
+import { readSides } from '@/intake/claimDocument'
+import { askedOf, type DraftReading } from '@/intake/readDraft'
 import { type EvidenceReading, readEvidence } from '@/intake/readEvidence'
-import { ofSecond, type Taken } from '@/intake/takenFrom'
-import { joinSources } from '@/intake/twoSources'
+import { sidesOf } from '@/intake/sides'
+import type { Taken } from '@/intake/takenFrom'
 import { useTracked } from '../history/useTracked'
 import { type Sample, useSample, useSecondSample } from '../sample/SampleProvider'
 import { useTaken } from '../sample/useTaken'
@@ -43,7 +51,7 @@ type Workbench = Readonly<{
   setField: <K extends keyof ClaimDraft>(field: K, value: ClaimDraft[K]) => void
   setFields: (change: Partial<ClaimDraft>) => void
   first: Source
-  /** Of a claim about two spreads. */
+  /** Of a claim about two spreads, and of a control whose tare was weighed. */
   second: Source | undefined
   evidence: EvidenceReading
   reading: DraftReading
@@ -53,6 +61,10 @@ type Workbench = Readonly<{
   checked: Checked | undefined
   /** What a claim comes to for a lot that was measured whole. */
   census: Readonly<{ document: CheckDocument; result: CensusResult }> | undefined
+  /** What a control of net content comes to. */
+  control: Readonly<{ document: ContentDocument; result: ContentResult }> | undefined
+  /** Whichever of these three there is. */
+  found: Readonly<{ document: ClaimDocument; result: ClaimResult }> | undefined
   refusal: Problem | undefined
   /** What is known while the claim has no value. */
   estimated: EstimateFigures | undefined
@@ -97,18 +109,12 @@ export function WorkbenchProvider({
     [change],
   )
 
-  const isOfTwo = parameterOf(draft.parameter).sample === 'two'
-  const secondDraft = useMemo(() => (isOfTwo ? ofSecond(draft) : null), [isOfTwo, draft])
+  const [firstDraft, secondDraft = null] = useMemo(() => sidesOf(draft), [draft])
   const firstSample = useSample()
   const otherSample = useSecondSample()
   const secondSample = secondDraft && secondDraft.sampleId !== draft.sampleId ? otherSample : firstSample
-  const first = useSource('first', firstSample, draft)
+  const first = useSource('first', firstSample, firstDraft)
   const second = useSource('second', secondSample ?? firstSample, secondDraft)
-  const evidence = useMemo(
-    () =>
-      second ? joinSources(draft, { first: first!.evidence, second: second.evidence }) : first!.evidence,
-    [draft, first, second],
-  )
 
   const isSwitching =
     draft.sampleId !== firstSample.id || (secondDraft !== null && secondDraft.sampleId !== secondSample?.id)
@@ -118,17 +124,33 @@ export function WorkbenchProvider({
     if (isSwitching && isStored) router.refresh()
   }, [isSwitching, isStored, router])
 
-  const shown = isSwitching ? SWITCHING : evidence
-  const reading = useMemo(() => readDraft(draft, shown), [draft, shown])
+  const reading = useMemo(
+    () =>
+      readSides(draft, {
+        first: isSwitching ? SWITCHING : first!.evidence,
+        second: isSwitching ? undefined : second?.evidence,
+      }),
+    [draft, first, second, isSwitching],
+  )
   const { claim } = reading
   const hypotheses = useMemo(() => claim && { ...hypothesesOf(claim), claim }, [claim])
-  const { answered, isStale } = useAnswer(reading.document)
+  const { answered, isStale } = useAnswer(askedOf(reading))
   const estimated = useEstimate(reading.estimate)
-  const { checked, census, refusal } = useMemo(() => partsOf(answered), [answered])
+  const { checked, census, control, refusal } = useMemo(() => partsOf(answered), [answered])
   const workbench = useMemo(
     () => ({
-      ...{ draft, setField, setFields, first: first!, second, evidence: shown, reading },
-      ...{ hypotheses, checked, census, refusal, estimated, isStale, saving },
+      ...{ draft, setField, setFields, first: first!, second, evidence: reading.evidence, reading },
+      ...{
+        hypotheses,
+        checked,
+        census,
+        control,
+        found: checked ?? census ?? control,
+        refusal,
+        estimated,
+        isStale,
+        saving,
+      },
     }),
     [
       draft,
@@ -136,11 +158,11 @@ export function WorkbenchProvider({
       setFields,
       first,
       second,
-      shown,
       reading,
       hypotheses,
       checked,
       census,
+      control,
       refusal,
       estimated,
       isStale,
@@ -150,15 +172,18 @@ export function WorkbenchProvider({
   return <WorkbenchContext value={workbench}>{children}</WorkbenchContext>
 }
 
-/** An answer is one of three: a test, the figure of a whole lot, or a refusal. */
-function partsOf(answered: Answered | undefined): Pick<Workbench, 'checked' | 'census' | 'refusal'> {
-  const none = { checked: undefined, census: undefined, refusal: undefined }
+/** An answer is one of four: a test, the figure of a whole lot, a control, or a refusal. */
+function partsOf(
+  answered: Answered | undefined,
+): Pick<Workbench, 'checked' | 'census' | 'control' | 'refusal'> {
+  const none = { checked: undefined, census: undefined, control: undefined, refusal: undefined }
   if (!answered) return none
   const { document, answer } = answered
   if (!answer.ok) return { ...none, refusal: answer.error }
+  if (asksForControl(document)) return { ...none, control: { document, result: answer as ContentResult } }
   return isTested(answer)
     ? { ...none, checked: { document, result: answer } }
-    : { ...none, census: { document, result: answer } }
+    : { ...none, census: { document, result: answer as CensusResult } }
 }
 
 function hypothesesOf(claim: Claim): Outcome<Hypotheses> {

@@ -1,13 +1,11 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
-import { check } from '@/answers/check'
-import type { CheckDocument } from '@/claims/terms/request'
-import { takesLong } from '@/claims/work'
-import type { CheckAnswer } from '@/claims/checkAnswer'
+import { answerClaim, takesLongToAnswer } from '@/answers/claim'
+import type { ClaimAnswer, ClaimDocument } from '@/claims/checkAnswer'
 import { sheets } from '@/workers/sheets'
 
-export type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }>
+export type Answered = Readonly<{ document: ClaimDocument; answer: ClaimAnswer }>
 
 /**
  * The answer to a check document: at once, or from a worker where that takes longer than a frame.
@@ -15,18 +13,18 @@ export type Answered = Readonly<{ document: CheckDocument; answer: CheckAnswer }
  * @returns while an answer is on its way, the last one, marked as stale; nothing while there is no document
  */
 export function useAnswer(
-  document: CheckDocument | undefined,
+  document: ClaimDocument | undefined,
 ): Readonly<{ answered: Answered | undefined; isStale: boolean }> {
-  const isLong = document !== undefined && takesLong(document)
+  const isLong = document !== undefined && takesLongToAnswer(document)
   const atOnce = useMemo(
-    () => (document && !isLong ? { document, answer: check(document) } : undefined),
+    () => (document && !isLong ? { document, answer: answerClaim(document) } : undefined),
     [document, isLong],
   )
   const [late, setLate] = useState<Answered>()
   useEffect(() => {
     if (!document || !isLong) return
     let isOvertaken = false
-    const settle = (answer: CheckAnswer) => {
+    const settle = (answer: ClaimAnswer) => {
       if (!isOvertaken) setLate({ document, answer })
     }
     sheets()
@@ -40,7 +38,7 @@ export function useAnswer(
   return { answered: late, isStale: late?.document !== document }
 }
 
-function notComputed(error: unknown): CheckAnswer {
+function notComputed(error: unknown): ClaimAnswer {
   const reason = error instanceof Error ? error.message : String(error)
   const message = `The check was not computed: ${reason}. Load the page again.`
   return { ok: false, error: { code: 'not-computed', path: '', message } }

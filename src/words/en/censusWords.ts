@@ -1,5 +1,5 @@
 import type { Census } from '@/claims/census'
-import type { CensusResult, CheckError } from '@/claims/checkAnswer'
+import type { CensusResult, ContentAnswer } from '@/claims/checkAnswer'
 import type { Claim } from '@/claims/terms/claim'
 import { decimalsFor, formatCount, formatNumber } from '../figures'
 import { claimClause, fullGap, fullValue, subjectOf } from './claimWords'
@@ -24,6 +24,6 @@ export const CENSUS_LIMITS =
   'Nothing is tested, and no p-value and no interval belong to it. It says nothing of another lot: where the claim is of more than this one, leave its size out.'
 
 /** Why a check came to no test: the lot was measured whole, or the check was refused. */
-export function noTestWords(answer: CensusResult | CheckError): string {
+export function noTestWords(answer: CensusResult | ContentAnswer): string {
   return answer.ok ? answer.finding.sentence : answer.error.message
 }

@@ -1,4 +1,4 @@
-import { type ClaimWords, isByReadings } from '@/desk/claimDraft'
+import { type ClaimWords, isByReadings, isControlled } from '@/desk/claimDraft'
 import { parameterOf } from '@/claims/all'
 import { relationOf } from '@/claims/terms/relations'
 import { limitWords, subjectOf } from './claimWords'
@@ -11,6 +11,8 @@ export function claimTitle(words: ClaimWords): string {
   const { wording, parameter, quantity, claimedValue, unit, exposureUnit } = words
   const quote = wording ? ` (“${wording}”)` : ''
   if (claimedValue.trim() === '') return `Claim without a value${quote}`
+  if (isControlled(words))
+    return `Net content${quantity.trim() ? ` of ${quantity.trim()}` : ''} ${withUnit(claimedValue, unit)}${quote}`
   const { limitSide } = words
   const byReadings =
     isByReadings(words) && limitSide !== 'none'

@@ -1,5 +1,6 @@
 import type { ComputedContent } from '@/claims/content/content'
 import type { ContentFigures } from '@/claims/content/contentResult'
+import type { ControlPlan } from '@/claims/terms/controlPlan'
 import { openConditions } from './conditionWords'
 import {
   decimalsFor,
@@ -178,7 +179,64 @@ export function contentWarnings(
   ]
 }
 
-/** Lines of how often a lot that is short passes. */
+/** Where a plan is published, and whether it was written down from memory. */
+export const planSource = ({ source, isFromMemory }: ControlPlan): string =>
+  `${source.trim() || 'not stated'}${isFromMemory ? '; written down from memory, to be checked against the document' : ''}`
+
+/** The rules of a plan in a few sentences. */
+export function planWords({ name, source, averageLevel, sampling }: ControlPlan): string {
+  const rows = sampling.map(
+    ({ from, to, n, allowed }) =>
+      `of a lot of ${to === undefined ? `${formatCount(from)} or more` : `${formatCount(from)} to ${formatCount(to)}`}, ${packs(n)}, of which ${formatCount(allowed)} may be short by more than T`,
+  )
+  return `By the plan “${name}”${source.trim() === '' ? '' : ` (${source.trim()})`}: ${rows.join('; ')}. None may be short by more than 2T, and the average is tested at ${formatPercent(averageLevel)}, one-sided.`
+}
+
+/** The figures of a control that are looked for first. */
+export function controlFigures(figures: ContentFigures): readonly (readonly [string, string])[] {
+  const { n, nominal, average, tolerableDeficiency: deficiency, meanTare, toPass } = figures
+  const { meanError, standardDeviation } = average
+  return [
+    ['Packs judged', formatCount(n)],
+    ['Mean content', contentQuantity(figures, nominal + meanError)],
+    ...(standardDeviation === undefined
+      ? []
+      : [['Standard deviation', contentQuantity(figures, standardDeviation)] as const]),
+    ...(meanTare === undefined ? [] : [['Mean tare', formatFull(Number(meanTare.toPrecision(7)))] as const]),
+    ['Tolerable deficiency T', whole(figures, deficiency)],
+    ...(toPass.meanError === undefined
+      ? []
+      : [
+          [
+            'Least mean that meets the average',
+            contentQuantity(figures, nominal + toPass.meanError),
+          ] as const,
+        ]),
+  ]
+}
+
+/** Why no questions are asked of a control. */
+export const NOT_CROSS_EXAMINED =
+  'A control is not cross-examined: each criterion stands with the packs that decide it, and how often a lot that is short passes stands with the test.'
+
+export const OPERATING_HEADS = [
+  'Short on average by',
+  'Passes the first criterion',
+  'Passes all three',
+  'Standard error',
+] as const
+
+/** How often lots pass that are short on average by more and more. */
+export function operatingRows(figures: ContentFigures): readonly (readonly string[])[] {
+  return (figures.operating?.points ?? []).map(({ short, average, all, standardError }) => [
+    contentQuantity(figures, short),
+    `${formatNumber(average * 100, 1)}\u202f%`,
+    `${formatNumber(all * 100, 1)}\u202f%`,
+    `${formatNumber(standardError * 100, 1)}\u202f%`,
+  ])
+}
+
+/** How often a lot that is short passes: what the figures rest on. */
 export function operatingWords(figures: ContentFigures): string {
   const { operating, average } = figures
   if (!operating) return ''

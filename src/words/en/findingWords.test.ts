@@ -214,6 +214,7 @@ test('a claim has a title while it is still being written', () => {
     exposureUnit: '',
     limitSide: 'none',
     limitValue: '',
+    control: 'none',
   } as const
   expect(claimTitle(words)).toBe('Claim without a value')
   expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(

@@ -10,6 +10,7 @@ import { TurnRow } from '@/features/case/TurnRow'
 import { BenchPanel } from '@/features/finding/BenchPanel'
 import { FindingSection } from '@/features/finding/FindingSection'
 import { TestSection } from '@/features/method/TestSection'
+import { readControlPlans } from '@/server/plans/controlPlans'
 import { readClaim, type StoredSample } from '@/server/claim/readClaim'
 import { readFindingsOf } from '@/server/finding/readFinding'
 import { caseTitle } from '@/ui/caseTitle'
@@ -53,6 +54,7 @@ export default async function ClaimPage({ params }: Props) {
   }))
   const place = ownCase.claims.findIndex(({ id }) => id === claimId) + 1
   const signed = await readFindingsOf(claimId)
+  const plans = await readControlPlans()
   const { isDiscarded } = claim.draft
   const turnRow = (
     <TurnRow
@@ -97,6 +99,7 @@ export default async function ClaimPage({ params }: Props) {
                       samples={samples}
                       changedAfter={found.changedAfter}
                       signed={signed}
+                      plans={plans}
                     />
                   ))}
                   {!isDiscarded && turnRow}

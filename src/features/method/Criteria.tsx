@@ -1,0 +1,129 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import { isControl } from '@/claims/checkAnswer'
+import type { ContentFigures } from '@/claims/content/contentResult'
+import { samplingFor } from '@/claims/terms/controlPlan'
+import { drawUnits } from '@/statistics/resampling/drawUnits'
+import {
+  OPERATING_HEADS,
+  operatingRows,
+  operatingWords,
+  planWords,
+  toPassWords,
+} from '@/words/en/contentWords'
+import { formatCount } from '@/words/figures'
+import { CopyButton } from '@/ui/CopyButton'
+import { CriteriaTable } from '@/ui/figures/CriteriaTable'
+import { DataTable } from '@/ui/figures/DataTable'
+import { TextBox } from '@/ui/TextBox'
+import { NothingComputed } from '@/ui/workbench/NothingComputed'
+import { PacksLine } from '@/ui/workbench/PacksLine'
+import { useAnswer } from '@/ui/workbench/useAnswer'
+import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
+
+const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
+
+/** The three criteria of a control side by side, each with its figures and its mark, and what the plan can find. */
+export function Criteria() {
+  const { control, first } = useWorkbench()
+  if (!control) return <NothingComputed />
+  const { content } = control.result
+  const nameOf = (index: number) => `row ${formatCount(first.evidence.rows[index]! + 1)}`
+  const toPass = toPassWords(content)
+  return (
+    <>
+      <p>{planWords(content.controlPlan)}</p>
+      <PacksLine />
+      <CriteriaTable content={content} nameOf={nameOf} />
+      {toPass && <Note>{toPass}</Note>}
+      <Sampling content={content} lotSize={control.document.content.lotSize} />
+      <Operating />
+    </>
+  )
+}
+
+/** Which packs of the lot the plan asks for, by a seed that anybody can draw them by again. */
+function Sampling({ content, lotSize }: Readonly<{ content: ContentFigures; lotSize: number | undefined }>) {
+  const [seed, setSeed] = useState('1')
+  const row = lotSize === undefined ? undefined : samplingFor(content.controlPlan, lotSize)
+  const number = /^\d{1,9}$/.test(seed.trim()) ? Number(seed) : undefined
+  const drawn = useMemo(
+    () =>
+      row && number !== undefined && lotSize !== undefined
+        ? drawUnits({ lotSize, count: row.n, seed: number })
+        : undefined,
+    [row, number, lotSize],
+  )
+  if (!row || lotSize === undefined) return null
+  return (
+    <details>
+      <chakra.summary cursor="pointer" marginTop="16px">
+        Draw {formatCount(row.n)} of the {formatCount(lotSize)} packs of the lot
+      </chakra.summary>
+      <Box as="label" display="block" marginTop="8px">
+        Seed{' '}
+        <TextBox
+          aria-label="Seed of the draw"
+          inputMode="numeric"
+          width="8em"
+          value={seed}
+          onChange={(event) => setSeed(event.target.value)}
+        />
+      </Box>
+      {drawn ? (
+        <>
+          <Note>
+            Numbered from 1 to {formatCount(lotSize)}, every choice as likely; the same seed gives the same
+            packs.
+          </Note>
+          <Box as="p" fontFamily="mono" fontSize="13px" maxWidth="72ch" data-testid="drawn">
+            {drawn.join(', ')}
+          </Box>
+          <CopyButton text={drawn.join('\n')}>Copy the numbers</CopyButton>
+        </>
+      ) : (
+        <Box role="alert" color="finding.contradicted">
+          The seed is “{seed}”. Write a whole number from 0 to 999,999,999.
+        </Box>
+      )}
+    </details>
+  )
+}
+
+/** How often a lot that is short passes: worked out where it is asked for. */
+function Operating() {
+  const [isOpen, setOpen] = useState(false)
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <chakra.summary cursor="pointer" marginTop="12px">
+        How often a lot that is short passes
+      </chakra.summary>
+      {isOpen && <OperatingTable />}
+    </details>
+  )
+}
+
+function OperatingTable() {
+  const { control } = useWorkbench()
+  const asked = useMemo(
+    () => control && { content: { ...control.document.content, operating: {} } },
+    [control],
+  )
+  const { answered } = useAnswer(asked)
+  const answer = answered?.answer
+  if (!answer) return <p>Computing…</p>
+  if (!isControl(answer) || !answer.content.operating)
+    return <p>It can’t be worked out: these packs show no scatter to work with.</p>
+  return (
+    <>
+      <DataTable
+        label="How often a lot passes"
+        heads={OPERATING_HEADS}
+        rows={operatingRows(answer.content)}
+      />
+      <Note>{operatingWords(answer.content)}</Note>
+    </>
+  )
+}
