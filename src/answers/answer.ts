@@ -1,7 +1,9 @@
 import { adjust, type AdjustAnswer } from './adjustRequest'
 import { check } from '@/answers/check'
 import { content } from './content'
+import { draw, type DrawAnswer } from './draw'
 import { groups, type GroupsAnswer } from './groups'
+import { lots, type LotsAnswer } from './lots'
 import { type DescribeAnswer, describeReadings } from './describeRequest'
 import { type EstimateAnswer, estimate } from './estimateRequest'
 import { plan, type PlanAnswer } from './plan'
@@ -9,9 +11,27 @@ import { reckon, type ReckonAnswer } from './reckon'
 import type { ClaimAnswer } from '@/claims/checkAnswer'
 
 export type Answer =
-  ClaimAnswer | ReckonAnswer | DescribeAnswer | PlanAnswer | AdjustAnswer | EstimateAnswer | GroupsAnswer
+  | ClaimAnswer
+  | ReckonAnswer
+  | DescribeAnswer
+  | PlanAnswer
+  | AdjustAnswer
+  | EstimateAnswer
+  | GroupsAnswer
+  | LotsAnswer
+  | DrawAnswer
 
-const KINDS = { reckon, describe: describeReadings, plan, adjust, estimate, content, groups } as const
+const KINDS = {
+  reckon,
+  describe: describeReadings,
+  plan,
+  adjust,
+  estimate,
+  content,
+  groups,
+  lots,
+  draw,
+} as const
 
 /** Answers one document of any kind: the kind whose key it has, else a check. */
 export function answer(document: unknown): Answer {

@@ -1,4 +1,5 @@
-import { compareGroups, type ComputedGroups, type GroupFigures } from '@/claims/groups/groups'
+import { compareGroups, type ComputedGroups } from '@/claims/groups/groups'
+import type { GroupFigures } from '@/claims/groups/judged'
 import { groupsRequestSchema } from '@/claims/groups/groupsRequest'
 import type { CheckError } from '@/claims/checkAnswer'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
@@ -20,6 +21,14 @@ export type GroupsResult = Readonly<{
 }>
 export type GroupsAnswer = GroupsResult | CheckError
 
+/** A line with why it was not tested in a sentence. */
+export function lineInWords<Line extends GroupFigures>({
+  why,
+  ...known
+}: Line): Omit<Line, 'why'> & GroupLine {
+  return { ...known, ...(why ? { why: problemWords(why).message } : {}) }
+}
+
 /** Answers one claim held against many groups at once. */
 export function groups(document: unknown): GroupsAnswer {
   const id = idOf(document)
@@ -31,10 +40,7 @@ export function groups(document: unknown): GroupsAnswer {
   const { groups: found, between } = answered.value
   return {
     ...{ ...id, ok: true, coreVersion: CORE_VERSION },
-    groups: found.map(({ why, ...known }) => ({
-      ...known,
-      ...(why ? { why: problemWords(why).message } : {}),
-    })),
+    groups: found.map(lineInWords),
     ...(between ? { between } : {}),
   }
 }

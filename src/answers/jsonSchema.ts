@@ -2,6 +2,8 @@ import { z } from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
 import { contentRequestSchema } from '@/claims/content/contentRequest'
+import { drawRequestSchema } from './draw'
+import { lotsRequestSchema } from '@/claims/groups/lotsRequest'
 import { groupsRequestSchema } from '@/claims/groups/groupsRequest'
 import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
@@ -18,6 +20,8 @@ export const requestSchema = z.union([
   estimateRequestSchema,
   contentRequestSchema,
   groupsRequestSchema,
+  lotsRequestSchema,
+  drawRequestSchema,
 ])
 
 /** The JSON Schema (draft 2020-12) of every kind of request. */

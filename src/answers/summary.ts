@@ -1,6 +1,7 @@
 import type { Answer } from '@/answers/answer'
 import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { GroupsResult } from '@/answers/groups'
+import type { LotLine, LotsResult } from '@/answers/lots'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { ReckonFigures } from '@/answers/reckon'
 import { type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
@@ -40,7 +41,9 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
   if ('describe' in answer) return described(answer.describe)
   if ('estimate' in answer && !('finding' in answer)) return estimated(answer.estimate)
-  if ('groups' in answer) return grouped(answer)
+  if ('groups' in answer) return grouped(answer, answer.groups)
+  if ('lots' in answer) return [...grouped(answer, answer.lots, 'lots'), ...pooled(answer)]
+  if ('draw' in answer) return [answer.draw.units.join(', ')]
   const { finding } = answer
   const head = `${OUTCOME_WORDS[finding.outcome]}. ${finding.sentence}`
   if (isTested(answer)) return [head, ...linesOf(answer)]
@@ -68,12 +71,22 @@ function controlled({ content, finding, conditions, warnings }: ContentResult): 
   ]
 }
 
-function grouped({ groups, between }: GroupsResult): readonly string[] {
+function grouped(
+  { between }: Pick<GroupsResult, 'between'>,
+  lines: readonly LotLine[],
+  what: 'groups' | 'lots' = 'groups',
+): readonly string[] {
   return [
-    groupsHeadline(groups),
-    ...groups.map((group) => `${groupName(group.label)}: ${groupWords(group)}`),
-    ...(between ? [betweenWords(between)] : []),
+    groupsHeadline(lines, what),
+    ...lines.map((line) => `${line.day ? `${line.day} ` : ''}${groupName(line.label)}: ${groupWords(line)}`),
+    ...(between ? [betweenWords(between, what)] : []),
   ]
+}
+
+function pooled({ pooled: answer }: LotsResult): readonly string[] {
+  if (!answer) return []
+  if (!answer.ok) return [`Pooled: ${answer.error.message}`]
+  return [`Pooled, with the lot as what was drawn: ${answer.finding.sentence}`]
 }
 
 function estimated(figures: EstimateFigures): readonly string[] {

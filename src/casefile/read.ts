@@ -1,3 +1,4 @@
+import { samplesNamed } from '@/desk/claimDraft'
 import type { z } from 'zod'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import { type Outcome, success } from '@/claims/terms/outcome'
@@ -127,7 +128,7 @@ function verifyOwnership({ case: own, claims, samples, findings, trail }: CaseCo
   const isTwice = [claims, samples, findings, trail].find((list) => ids(list).size !== list.length)
   if (isTwice) throw new Wrong('', 'two things in it have the same identifier.')
   for (const [at, { draft }] of claims.entries()) {
-    const missing = [draft.sampleId, draft.secondSampleId].find((id) => id !== null && !sampleIds.has(id))
+    const missing = samplesNamed(draft).find((id) => !sampleIds.has(id))
     if (missing)
       throw new Wrong('claims', `claim ${at + 1} is held against the sample ${missing}, which is not in it.`)
   }

@@ -25,7 +25,11 @@ export async function findClaim(db: Connection, id: string): Promise<StoredClaim
 /** The claims that a sample serves. */
 export async function listClaimsOf(db: Connection, sampleId: string): Promise<readonly StoredClaim[]> {
   const rows = await db.query.claims.findMany({
-    where: or(eq(claims.sampleId, sampleId), eq(claims.secondSampleId, sampleId)),
+    where: or(
+      eq(claims.sampleId, sampleId),
+      eq(claims.secondSampleId, sampleId),
+      sql`${claims.lots} @> ${JSON.stringify([sampleId])}::jsonb`,
+    ),
     orderBy: asc(claims.position),
   })
   return rows.map(storedClaim)

@@ -189,3 +189,12 @@ export const takesTwo = ({
   tareBy,
 }: Pick<ClaimDraft, 'parameter' | 'control' | 'tareBy'>): boolean =>
   control === 'none' ? parameterOf(parameter).sample === 'two' : tareBy === 'column' || tareBy === 'packs'
+
+/** The samples that a claim names: its own, that of its second source, and those of other lots. */
+export const samplesNamed = ({
+  sampleId,
+  secondSampleId,
+  lots,
+}: Pick<ClaimDraft, 'sampleId' | 'secondSampleId' | 'lots'>): readonly string[] => [
+  ...new Set([sampleId, ...(secondSampleId === null ? [] : [secondSampleId]), ...lots]),
+]

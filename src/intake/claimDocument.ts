@@ -55,7 +55,7 @@ export function readSides(
 }
 
 /** What a claim takes from the sheet of its sample: of a file, only the columns that it needs are read. */
-async function takenOf(
+export async function takenOf(
   draft: ClaimDraft,
   { draft: sample, sheet }: SampleSource,
 ): Promise<Outcome<Taken> | undefined> {

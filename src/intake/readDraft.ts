@@ -41,8 +41,7 @@ export type DraftReading = Readonly<{
 
 const MAX_DECIMALS = 12
 /** What is asked of a claim, a check or a control, once nothing is missing. */
-export const askedOf = ({ document, control }: DraftReading): ClaimDocument | undefined =>
-  document ?? control
+export const askedOf = ({ document, control }: DraftReading): ClaimDocument | undefined => document ?? control
 
 /** What a claim is held to, and no estimate needs. */
 const OF_VALUE: readonly Field[] = ['claimedValue', 'toleranceBelow', 'toleranceAbove']

@@ -69,7 +69,8 @@ function documentOf(claim: Claim, adjust: 'holm' | 'benjamini-hochberg'): Groups
         method: claim.method,
         significanceLevel: Number(claim.alpha),
         confidenceLevel: Number(claim.level),
-        intervalSides: claim.alternative === 'two-sided' ? 'two-sided' : claim.alternative === 'less' ? 'upper' : 'lower',
+        intervalSides:
+          claim.alternative === 'two-sided' ? 'two-sided' : claim.alternative === 'less' ? 'upper' : 'lower',
         ...(claim.alternative === 'two-sided' &&
         claim.parameter !== 'standard-deviation' &&
         claim.parameter !== 'mean'

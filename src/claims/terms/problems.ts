@@ -143,6 +143,13 @@ export const problems = {
     problem('claimOrContent', isBoth ? 'one-of-two' : 'missing', 'groups.claim', { isBoth }),
   listOfOtherLength: (field: string, seen: number, needed: number) =>
     problem('listOfOtherLength', 'of-other-length', `groups.${field}`, { field, seen, needed }),
+  lotTwice: (label: string) => problem('lotTwice', 'label-twice', 'lots.lots', { label }),
+  lotWithoutEvidence: (label: string, isClaimed: boolean) =>
+    problem('lotWithoutEvidence', 'evidence-does-not-fit', 'lots.lots', { label, isClaimed }),
+  poolNeedsReadings: (label: string) =>
+    problem('poolNeedsReadings', 'readings-needed', 'lots.pool', { label }),
+  drawBeyondLot: (count: number, lotSize: number) =>
+    problem('drawBeyondLot', 'out-of-range', 'draw.count', { count, lotSize }),
   noLabel: (n: number) => problem('noLabel', 'no-group', 'labels', { n }),
   groupEmpty: () => problem('groupEmpty', 'too-few-readings', 'values', {}),
   levelNeeded: (significanceLevel: number) =>

@@ -45,6 +45,9 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
         <Box marginRight="auto">
           <PageTitle>Docket</PageTitle>
         </Box>
+        <TextLink href="/plans" color="quiet">
+          Control plans
+        </TextLink>
         <TextLink href="/instruments" color="quiet">
           Instruments
         </TextLink>

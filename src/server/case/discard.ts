@@ -1,6 +1,7 @@
 import 'server-only'
 import { z } from 'zod'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import { samplesNamed } from '@/desk/claimDraft'
 import type { Turned } from '@/desk/caseWords'
 import { changeBetween } from '@/desk/trail/change'
 import { findClaim, type StoredClaim, updateClaim } from '@/data/claimRepository'
@@ -44,8 +45,8 @@ async function turnClaim(db: Connection, caseId: string, { id, isDiscarded }: Tu
   if (claim?.caseId !== caseId) return failure(notFound('claim', id))
   if (isDiscarded && (await listFindings(db, id)).length > 0) return failure(SIGNED)
   if (!isDiscarded)
-    for (const sampleId of [claim.draft.sampleId, claim.draft.secondSampleId])
-      if (sampleId !== null) await turnStored(db, await findSample(db, sampleId), false, doer)
+    for (const sampleId of samplesNamed(claim.draft))
+      await turnStored(db, await findSample(db, sampleId), false, doer)
   await turnStoredClaim(db, claim, isDiscarded, doer)
   return success(null)
 }

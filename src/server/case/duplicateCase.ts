@@ -38,7 +38,9 @@ export async function duplicateCase(
       if (known.isDiscarded) continue
       const sampleId = samples.get(known.sampleId)!
       const secondSampleId = known.secondSampleId && samples.get(known.secondSampleId)!
-      const draft = { ...known, sampleId, secondSampleId, remarks: '' }
+      // A sample that was discarded is in no new case.
+      const lots = known.lots.flatMap((id) => samples.get(id) ?? [])
+      const draft = { ...known, sampleId, secondSampleId, lots, remarks: '' }
       await addClaim(transaction, { caseId: newId, draft }, doer)
     }
     return success({ caseId: newId })

@@ -1,6 +1,6 @@
 import 'server-only'
 import { z } from 'zod'
-import { claimDraftSchema } from '@/desk/claimDraft'
+import { claimDraftSchema, samplesNamed } from '@/desk/claimDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { changeBetween } from '@/desk/trail/change'
 import { findClaim, updateClaim } from '@/data/claimRepository'
@@ -38,10 +38,10 @@ export async function saveClaim(claimId: string, input: unknown, now: Date): Pro
     const stored = known && (await findClaim(transaction, claimId))
     if (!stored) return failure(notFound('claim', claimId))
     if (draft.isDiscarded !== stored.draft.isDiscarded) return failure(NOT_SO)
-    for (const id of [draft.sampleId, draft.secondSampleId]) {
-      const sample = id === null ? undefined : await findSample(transaction, id)
+    for (const id of samplesNamed(draft)) {
+      const sample = await findSample(transaction, id)
       const isGone = sample?.draft.isDiscarded && !stored.draft.isDiscarded
-      if (id !== null && (sample?.caseId !== stored.caseId || isGone)) return failure(notFound('sample', id))
+      if (sample?.caseId !== stored.caseId || isGone) return failure(notFound('sample', id))
     }
     const outcome = await outcomeOf(transaction, draft)
     const next = await updateClaim(transaction, { id: claimId, revision, draft, outcome, now })

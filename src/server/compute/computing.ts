@@ -42,6 +42,8 @@ export function computing(limits: JobLimits = {}): Computing {
       takesLongToEstimate(document as EstimateDocument)
         ? inThread('estimate', document, limits)
         : AT_ONCE.estimate(document),
+    groups: (document) => inThread('groups', document, limits),
+    lots: (document) => inThread('lots', document, limits),
     examine: (examination) => inThread('examine', examination, limits),
   }
 }

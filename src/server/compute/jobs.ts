@@ -10,6 +10,8 @@ import type { Report } from '@/report/document/document'
 export const JOBS = {
   check: AT_ONCE.check,
   estimate: AT_ONCE.estimate,
+  groups: AT_ONCE.groups,
+  lots: AT_ONCE.lots,
   examine: AT_ONCE.examine,
   outcome: outcomeOfClaim,
   /** The part of a workbook that is chosen. */

@@ -7,7 +7,7 @@ import { randomWords } from '../numeric/random'
  * @param input.count - at most the size of the lot
  * @see R. Floyd, in J. Bentley (1987), Communications of the ACM 30, 754-757
  * @example
- * drawUnits({ lotSize: 12, count: 3, seed: 1 }) // [2, 5, 11]
+ * drawUnits({ lotSize: 12, count: 3, seed: 1 }) // [6, 9, 12]
  */
 export function drawUnits(
   input: Readonly<{ lotSize: number; count: number; seed: number }>,

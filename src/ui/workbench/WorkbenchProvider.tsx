@@ -47,6 +47,7 @@ export type Source = Readonly<{
 export type Checked = Readonly<{ document: CheckDocument; result: CheckResult }>
 
 type Workbench = Readonly<{
+  claimId: string
   draft: ClaimDraft
   setField: <K extends keyof ClaimDraft>(field: K, value: ClaimDraft[K]) => void
   setFields: (change: Partial<ClaimDraft>) => void
@@ -139,7 +140,7 @@ export function WorkbenchProvider({
   const { checked, census, control, refusal } = useMemo(() => partsOf(answered), [answered])
   const workbench = useMemo(
     () => ({
-      ...{ draft, setField, setFields, first: first!, second, evidence: reading.evidence, reading },
+      ...{ claimId, draft, setField, setFields, first: first!, second, evidence: reading.evidence, reading },
       ...{
         hypotheses,
         checked,
@@ -153,6 +154,7 @@ export function WorkbenchProvider({
       },
     }),
     [
+      claimId,
       draft,
       setField,
       setFields,

@@ -1,8 +1,21 @@
-import type { GroupFigures } from '@/claims/groups/groups'
+import { type CheckAnswer, isTested } from '@/claims/checkAnswer'
+import type { GroupFigures } from '@/claims/groups/judged'
 import type { FindingOutcome } from '@/claims/finding'
 import type { Adjustment } from '@/statistics/adjust/adjust'
 import type { Homogeneity } from '@/statistics/inference/homogeneity'
-import { formatCount, formatFull, formatNumber, formatPercent, formatPValue, pWords } from '../figures'
+import type { Parameter } from '@/claims/terms/names'
+import { type Display, displayOf, shownValue } from '../display'
+import { intervalWords } from './claimLineWords'
+import {
+  decimalsFor,
+  formatCount,
+  formatFull,
+  formatNumber,
+  formatPercent,
+  formatPValue,
+  pWords,
+  withUnit,
+} from '../figures'
 import { OUTCOME_WORDS } from './findingWords'
 
 type Line = Omit<GroupFigures, 'why'> & Readonly<{ why?: string }>
@@ -13,8 +26,13 @@ export const ADJUSTMENT_WORDS: Readonly<Record<Adjustment, string>> = {
 }
 
 /** What an adjustment keeps at the level. */
-export function adjustmentWords(adjustment: Adjustment, count: number, level: number): string {
-  const why = `${formatCount(count)} groups were tested, and each test may go wrong by chance.`
+export function adjustmentWords(
+  adjustment: Adjustment,
+  count: number,
+  level: number,
+  what: 'groups' | 'lots' = 'groups',
+): string {
+  const why = `${formatCount(count)} ${what} were tested, and each test may go wrong by chance.`
   return adjustment === 'holm'
     ? `${why} Holm’s adjustment keeps the chance of even one wrong rejection among them at ${formatPercent(level)}. The intervals are not adjusted: each is of its own group alone.`
     : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, at ${formatPercent(level)}, where the tests do not bear on one another. The intervals are not adjusted: each is of its own group alone.`
@@ -27,7 +45,8 @@ const isDecided = (outcome: FindingOutcome | undefined): boolean =>
   outcome === 'contradicted' || outcome === 'supported'
 
 /** How many groups come to what: "2 of 10 groups contradict the claim; taken together 1". */
-export function groupsHeadline(groups: readonly Line[]): string {
+export function groupsHeadline(groups: readonly Line[], what: 'groups' | 'lots' = 'groups'): string {
+  const one = what === 'lots' ? 'lot' : 'group'
   const judged = groups.filter(({ outcome }) => outcome !== undefined)
   const isOfTests = judged.some(({ together }) => together !== undefined)
   const shows = judged.some(({ outcome }) => outcome === 'supported' || outcome === 'not-supported')
@@ -39,7 +58,7 @@ export function groupsHeadline(groups: readonly Line[]): string {
   const left = groups.length - judged.length
   const rest = left === 0 ? '' : `; ${left === 1 ? 'one is' : `${formatCount(left)} are`} not tested`
   const taken = isOfTests ? `, taken together ${together === alone ? 'the same' : formatCount(together)}` : ''
-  return `${formatCount(alone)} of ${judged.length === 1 ? '1 group' : `${formatCount(judged.length)} groups`} ${verb(alone)} the claim${taken}${rest}.`
+  return `${formatCount(alone)} of ${judged.length === 1 ? `1 ${one}` : `${formatCount(judged.length)} ${what}`} ${verb(alone)} the claim${taken}${rest}.`
 }
 
 /** One group in a line of plain text. */
@@ -63,7 +82,7 @@ export function groupWords(group: Line): string {
 }
 
 /** Whether groups differ by more than chance, and by how much. */
-export function betweenWords(between: Homogeneity, what = 'groups'): string {
+export function betweenWords(between: Homogeneity, what = 'groups', unit = ''): string {
   const { statistic, df, dfWithin, pValue, betweenVariance, withinVariance } = between
   const shown = formatNumber(statistic, 3)
   const test =
@@ -76,8 +95,147 @@ export function betweenWords(between: Homogeneity, what = 'groups'): string {
   const spread =
     betweenVariance === undefined
       ? ''
-      : ` Standard deviation between ${what} ${digits(Math.sqrt(betweenVariance))}, within them ${digits(Math.sqrt(withinVariance!))}; the test takes the scatter within each for alike.`
+      : ` Standard deviation between ${what} ${withUnit(digits(Math.sqrt(betweenVariance)), unit)}, within them ${withUnit(digits(Math.sqrt(withinVariance!)), unit)}; the test takes the scatter within each for alike.`
   return `${said}: ${test}, ${pWords(pValue, 0.05)}.${spread}`
+}
+
+/** What the lines of groups or lots are of, and how they are to be written. */
+export type GroupSubject = Readonly<{
+  parameter: Parameter
+  unit: string
+  exposureUnit: string
+  /** Decimals chosen for the claim. */
+  decimals: number | undefined
+  isControl: boolean
+  level: number
+}>
+
+/** Decimals that fit the scatter of most of the lines. */
+function decimalsOfLines(lines: readonly Line[]): number {
+  const halves = lines
+    .flatMap(({ interval, estimate }) => {
+      const ends = [interval?.lower, interval?.upper].filter((end) => end !== undefined)
+      return ends.length === 0 || estimate === undefined
+        ? []
+        : [Math.max(...ends.map((end) => Math.abs(end - estimate))) / 2]
+    })
+    .filter((half) => half > 0)
+    .toSorted((a, b) => a - b)
+  return decimalsFor(halves[Math.floor(halves.length / 2)] ?? 0)
+}
+
+export const displayOfLines = (lines: readonly Line[], subject: GroupSubject): Display =>
+  displayOf(subject, decimalsOfLines(lines), subject.decimals)
+
+/** One line of groups or lots as it is written. */
+export type ShownLine = Readonly<{
+  label: string
+  n: string
+  estimate: string
+  interval: string
+  pValue: string
+  adjusted: string
+  /** By itself, and taken together with the others; or why it was not tested. */
+  finding: string
+  together: string
+  why: string
+}>
+
+/** The lines as they stand in a table, all to the same decimals. */
+export function shownLines(
+  lines: readonly Line[],
+  subject: GroupSubject,
+  display: Display,
+): readonly ShownLine[] {
+  const { level } = subject
+  const setAside = (count: number | undefined) => (count ? `, ${formatCount(count)} set aside` : '')
+  return lines.map((line) => {
+    const { label, n, events, outcome, together, estimate, interval, beyondT, beyondTwiceT } = line
+    const size = events === undefined ? formatCount(n) : `${formatCount(events)} events`
+    const isTested = line.method !== undefined
+    return {
+      label: groupName(label),
+      n: `${size}${setAside(line.setAside)}`,
+      estimate: estimate === undefined ? '' : shownValue(estimate, display),
+      interval: interval
+        ? intervalWords(interval, display).replace(' interval', '')
+        : beyondT === undefined
+          ? ''
+          : `${formatCount(beyondT)} beyond T, ${formatCount(beyondTwiceT!)} beyond 2T`,
+      pValue: isTested ? formatPValue(line.pValue, level) : '',
+      adjusted: isTested ? formatPValue(line.adjusted, level) : '',
+      finding: outcome ? OUTCOME_WORDS[outcome] : 'Not tested',
+      together: together ? OUTCOME_WORDS[together] : '',
+      why: line.why ?? '',
+    }
+  })
+}
+
+/** The heads of such a table. */
+export const lineHeads = (name: string, isControl: boolean): readonly string[] =>
+  isControl
+    ? [name, 'n', 'Mean content', 'Packs short', 'Finding']
+    : [name, 'n', 'Estimate', 'Interval', 'p-value', 'Adjusted', 'By itself', 'Taken together']
+
+/** The cells of a line, under these heads. */
+export const lineCells = (line: ShownLine, isControl: boolean): readonly string[] => {
+  const { label, n, estimate, interval, pValue, adjusted, finding, together, why } = line
+  const found = why === '' ? finding : `Not tested. ${why}`
+  return isControl
+    ? [label, n, estimate, interval, found]
+    : [label, n, estimate, interval, pValue, adjusted, found, together === finding ? 'the same' : together]
+}
+
+/** In which order lines are shown. */
+export const LINE_ORDERS = ['estimate', 'p-value', 'name', 'size', 'day'] as const
+export type LineOrder = (typeof LINE_ORDERS)[number]
+export const LINE_ORDER_WORDS: Readonly<Record<LineOrder, string>> = {
+  estimate: 'estimate, largest first',
+  'p-value': 'p-value, smallest first',
+  name: 'name',
+  size: 'size, largest first',
+  day: 'day',
+}
+
+/** What all lots come to as one sample, where that was asked for. */
+export function pooledWords(answer: CheckAnswer): string {
+  if (!answer.ok) return `The lots can’t be pooled: ${answer.error.message}`
+  const words = 'All their readings as one sample, with the lot as what was drawn'
+  return isTested(answer)
+    ? `${words}: ${OUTCOME_WORDS[answer.finding.outcome].toLowerCase()}, ${pWords(answer.test.pValue, answer.test.significanceLevel)}. ${answer.finding.sentence} ${answer.finding.limits}`
+    : `${words}: ${answer.finding.sentence}`
+}
+
+/** The lines in an order; those that were not judged last, as they are named. */
+export function orderedLines<L extends Line & Readonly<{ day?: string }>>(
+  lines: readonly L[],
+  order: LineOrder,
+): readonly L[] {
+  const byName = (a: L, b: L) => a.label.localeCompare(b.label, 'en', { numeric: true })
+  const key = ({ estimate = -Infinity, pValue = 0, n }: L): number =>
+    order === 'estimate' ? -estimate : order === 'p-value' ? pValue : -n
+  const isLast = ({ outcome }: L) => (outcome === undefined ? 1 : 0)
+  return lines.toSorted((a, b) => {
+    if (order === 'day')
+      return (a.day ?? '~') < (b.day ?? '~') ? -1 : (a.day ?? '~') > (b.day ?? '~') ? 1 : byName(a, b)
+    const last = isLast(a) - isLast(b)
+    if (last !== 0 || order === 'name' || a.outcome === undefined) return last || byName(a, b)
+    return key(a) - key(b) || byName(a, b)
+  })
+}
+
+/** Names that differ only in their spaces or in small and capital letters may be one: it is asked about, and nothing is joined. */
+export function alikeWords(labels: readonly string[]): string {
+  const known = new Map<string, string[]>()
+  for (const label of labels) {
+    const plain = label.toLowerCase().replace(/\s+/g, ' ').trim()
+    known.set(plain, [...(known.get(plain) ?? []), label])
+  }
+  const pairs = [...known.values()].filter((names) => names.length > 1)
+  if (pairs.length === 0) return ''
+  const named = pairs.slice(0, 3).map((names) => names.map((one) => `“${one}”`).join(' and '))
+  const more = pairs.length > 3 ? `, and ${formatCount(pairs.length - 3)} more` : ''
+  return `${named.join('; ')}${more} differ only in spaces or capitals, and are held apart. Where they are one, correct the entries.`
 }
 
 const isDecidedAt = (pValue: number) => pValue <= 0.05

@@ -58,6 +58,16 @@ const SENTENCES: {
       : 'Nothing is claimed. Give “groups.claim”, or “groups.content” for a control of net content.',
   listOfOtherLength: ({ field, seen, needed }) =>
     `“groups.${field}” has ${formatCount(seen)} ${seen === 1 ? 'entry' : 'entries'}, and there ${needed === 1 ? 'is 1 reading' : `are ${formatCount(needed)} readings`}. Give one for each.`,
+  lotTwice: ({ label }) =>
+    `Two lots are called “${label}”. Give each a name of its own, so that the finding says which it is of.`,
+  lotWithoutEvidence: ({ label, isClaimed }) =>
+    isClaimed
+      ? `The lot “${label}” needs the evidence that the claim is held against, and no control.`
+      : `The lot “${label}” needs its control of net content, since nothing else is claimed. State “lots.claim”, or “content” for each lot.`,
+  poolNeedsReadings: ({ label }) =>
+    `The lots can be pooled only by their readings, and “${label}” has none, or some that are limits. Leave it out, or look at each lot by itself.`,
+  drawBeyondLot: ({ count, lotSize }) =>
+    `${formatCount(count)} units can’t be drawn of a lot of ${formatCount(lotSize)}. Draw fewer.`,
   noLabel: ({ n }) =>
     `${n === 1 ? 'One reading has' : `${formatCount(n)} readings have`} no entry that says which group ${n === 1 ? 'it is' : 'they are'} of.`,
   groupEmpty: () => 'There is nothing to test: no reading, or every one is set aside.',

@@ -1,0 +1,32 @@
+import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
+import type { GroupSubject } from '@/words/en/groupsWords'
+import { readNumber } from './reading/number'
+import { readDraft } from './readDraft'
+
+/** A reading of nothing: only the claim's own words are asked for. */
+const NOTHING = { values: [], rows: [], setAside: [], unread: [], problems: [], missing: [] } as const
+
+/** How the lines of a claim's groups and lots are written. */
+export function subjectOfGroups(draft: ClaimDraft): GroupSubject {
+  const { parameter, unit, exposureUnit, decimalMark } = draft
+  const [decimals, level] = [draft.decimals, draft.significanceLevel].map((text) =>
+    readNumber(text, decimalMark),
+  )
+  return {
+    ...{ parameter, unit, exposureUnit, isControl: isControlled(draft) },
+    decimals: decimals!.ok && draft.decimals.trim() !== '' ? decimals!.value : undefined,
+    level: level!.ok ? level!.value : 0.05,
+  }
+}
+
+/** The values that the claim lies at: one, or both limits of a tolerance; none while it has none. */
+export function claimedIn(draft: ClaimDraft): readonly number[] {
+  if (isControlled(draft)) {
+    const label = readNumber(draft.claimedValue, draft.decimalMark)
+    return label.ok ? [label.value] : []
+  }
+  const { claim } = readDraft(draft, NOTHING)
+  if (!claim) return []
+  const { value, tolerance } = claim
+  return tolerance ? [value - tolerance.below, value + tolerance.above] : [value]
+}
