@@ -6,9 +6,11 @@ import type { Limit } from '@/claims/terms/limit'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { readClaimText } from '@/intake/claimText'
 import { readNumber } from '@/intake/reading/number'
+import type { GroupsDocument } from '@/claims/groups/groupsRequest'
+import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import type { KeptRows } from '@/desk/rowCondition'
 import { readRowConditions } from '@/intake/reading/rowCondition'
-import { cellText, type Column } from '@/intake/sheet/columns'
+import { cellText, type Column, numberAt, type NumberColumn } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import type { Sheet } from '@/intake/sheet/readSheet'
 import { DATE_ORDERS } from '@/intake/reading/date'
@@ -32,15 +34,20 @@ export type CsvOptions = Readonly<{
   lot?: string | undefined
   limit?: string | undefined
   cluster?: string | undefined
+  /** The column by whose entries the claim is held against each group, and how that is adjusted. */
+  by?: string | undefined
+  adjust?: string | undefined
+  /** A specification as a CSV file, in place of one claim and one column. */
+  spec?: string | undefined
 }>
 
-/** Checks one claim against one column of a CSV file. */
+/** Checks one claim against one column of a CSV file, or against each group of its rows. */
 export async function checkCsv(options: CsvOptions): Promise<Answer> {
   const document = await documentOf(options)
   return document.ok ? answer(document.value) : { ok: false, error: document.problem }
 }
 
-async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> {
+async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument | GroupsDocument>> {
   const { csv, column } = options
   if (column === undefined) return failure(needed('--column', 'the name of the column to check'))
   if (options.claim === undefined)
@@ -53,27 +60,75 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument>> 
   if (!test.ok) return test
   const limit = limitOf(options.limit)
   if (!limit.ok) return limit
-  const stated = statedOf(options)
-  if (!stated.ok) return stated
+  const written = statedOf(options)
+  if (!written.ok) return written
   const sheet = await readSheetFile({
     file: csv,
     wanted: [
       column,
       ...(options.cluster === undefined ? [] : [options.cluster]),
+      ...(options.by === undefined ? [] : [options.by]),
       ...kept.value.flat().map((condition) => condition.column),
     ],
     missing: options.missing ?? [],
-    stated: stated.value,
+    stated: written.value,
   })
   if (!sheet.ok) return sheet
   const limited = { ...claim.value, ...(limit.value ? { limit: limit.value } : {}) }
-  const evidence = evidenceOf({ options, column, sheet: sheet.value, kept: kept.value, claim: limited })
-  if (!evidence.ok) return evidence
-  return success({
-    claim: { ...limited, wording: options.claim },
-    evidence: evidence.value,
-    test: test.value,
+  const stated = { claim: { ...limited, wording: options.claim }, test: test.value }
+  const from = { options, column, sheet: sheet.value, kept: kept.value, claim: limited }
+  if (options.by !== undefined) return groupsOf(from, stated)
+  if (options.adjust !== undefined)
+    return failure(needed('--by', 'the column of the groups that --adjust is for'))
+  const evidence = evidenceOf(from)
+  return evidence.ok ? success({ ...stated, evidence: evidence.value }) : evidence
+}
+
+type From = Parameters<typeof evidenceOf>[0]
+
+/** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
+function groupsOf(
+  { options, column: name, sheet, kept, claim }: From,
+  stated: Readonly<{ claim: Claim; test: NonNullable<CheckDocument['test']> }>,
+): Outcome<GroupsDocument> {
+  const { by, adjust, cluster, lot } = options
+  if (lot !== undefined) return failure(notWithGroups('--lot', 'the size of one lot'))
+  if (adjust !== undefined && !ADJUSTMENTS.some((one) => one === adjust))
+    return failure(notOneOf('--adjust', adjust, ADJUSTMENTS))
+  const all = keptRows(sheet, kept, 'point')
+  if (!all.ok) return all
+  const column = sheet.columns.find((one) => one.name === name)!
+  const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
+  if (isMarked && options.success === undefined)
+    return failure(needed('--success', 'the value in the column that counts as a success'))
+  if (!isMarked && column.kind !== 'number') return failure(notANumber(column, all.value))
+  const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
+  if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
+  const clusters = clustersOf(sheet, cluster, rows)
+  if (!clusters.ok) return clusters
+  const groups = sheet.columns.find((one) => one.name === by)!
+  const values = rows.map((row) => {
+    const text = cellText(column, row)
+    return text === ''
+      ? null
+      : isMarked
+        ? Number(text === options.success)
+        : numberAt(column as NumberColumn, row)
   })
+  return success({
+    groups: {
+      ...stated,
+      ...{ values, labels: rows.map((row) => cellText(groups, row).trim()) },
+      ...clusters.value,
+      ...(parameterOf(claim.parameter).sample === 'events' ? { exposures: 1 } : {}),
+      ...(adjust === undefined ? {} : { adjust: adjust as Adjustment }),
+    },
+  })
+}
+
+function notWithGroups(option: string, what: string) {
+  const message = `${option} states ${what}, and the groups of --by are several. Leave one of the two out.`
+  return { code: 'not-together', path: option, message }
 }
 
 /** What one reading has to be for its item to count: "at least 14.8". */
@@ -104,7 +159,7 @@ function clustersOf(
 }
 
 /** How the file is written, as far as that is stated: its numbers by an example, "1.234,5". */
-function statedOf({ numbers, dates }: CsvOptions): Outcome<SheetFileQuestion['stated']> {
+export function statedOf({ numbers, dates }: CsvOptions): Outcome<SheetFileQuestion['stated']> {
   const [, thousands, mark] = /^1([,.' ]?)234([.,])5$/.exec(numbers ?? '') ?? []
   if (numbers !== undefined && (mark === undefined || mark === thousands))
     return failure(notOneOf('--numbers', numbers, NUMBER_EXAMPLES))
@@ -129,7 +184,7 @@ function notOneOf(option: string, seen: string, choices: readonly string[]) {
 }
 
 /** Every condition stated has to hold: each one's lists are joined to those of the others. */
-function keptOf(where: readonly string[]): Outcome<KeptRows> {
+export function keptOf(where: readonly string[]): Outcome<KeptRows> {
   let all: KeptRows = []
   for (const text of where) {
     const read = readRowConditions(text)

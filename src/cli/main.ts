@@ -5,6 +5,7 @@ import type { Outcome } from '@/claims/terms/outcome'
 import { summary } from '@/answers/summary'
 import { answerLines } from './answerLines'
 import { checkCsv } from './checkCsv'
+import { checkSpec, specificationSummary } from './checkSpec'
 import { openInput } from './openInput'
 import type { Verdict } from './verify'
 
@@ -31,6 +32,13 @@ check --csv checks one claim against one column of a CSV file with a header line
   --lot 4000            the size of the lot that was sampled
   --limit "at least 15"  for a share of items, what the reading of one has to be for it to count
   --cluster NAME        the column that names what was drawn, where rows are several of each
+  --by NAME             hold the claim against each entry of this column, group by group
+  --adjust holm         how their p-values are adjusted; or benjamini-hochberg
+
+check --csv FILE --spec SPEC.csv checks every characteristic of a specification, a table with the columns
+characteristic and value, and parameter, relation, tolerance, unit, column, level, method, burden or
+wording, against its column of the file, and takes the findings together (Holm). --where, --missing,
+--numbers, --dates and --alpha are as above.
 
 report writes the report of a case file, the same that the application gives:
   --parts cover,summary,...  only these parts
@@ -68,6 +76,9 @@ const OPTIONS = {
   lot: text,
   limit: text,
   cluster: text,
+  by: text,
+  adjust: text,
+  spec: text,
   format: text,
   output: text,
   parts: text,
@@ -104,6 +115,11 @@ export async function main(args: readonly string[]): Promise<number> {
     }
     if (command !== 'check' || more.length > 0 || keys !== undefined || authority !== undefined)
       return refuse(USAGE)
+    if (csv !== undefined && options.spec !== undefined && positionals.length === 1) {
+      const answered = await checkSpec({ csv, ...options })
+      print(pretty ? specificationSummary(answered) : JSON.stringify(answered))
+      return answered.ok && answered.specification.every(({ answer }) => answer?.ok) ? 0 : 1
+    }
     if (csv !== undefined && positionals.length === 1)
       return printAnswer(await checkCsv({ csv, ...options }), pretty)
     if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)

@@ -11,7 +11,8 @@ const BEGINNING = 64 * 1024
 
 export type SheetFileQuestion = Readonly<{
   file: string
-  wanted: readonly string[]
+  /** The columns that are read; left out: all. */
+  wanted: readonly string[] | undefined
   /** Words that stand for a missing figure. */
   missing: readonly string[]
   /** How it is written, where that is stated and not to be guessed. */
@@ -33,10 +34,10 @@ export async function readSheetFile(question: SheetFileQuestion): Promise<Outcom
   const doubt = doubtsOf(format, beginning).find(({ about }) => !IS_STATED[about](stated))
   if (doubt) return failure(twoWays(doubt))
   const source = () => (whole ? [whole] : createReadStream(file, { highWaterMark: PIECE }))
-  const sheet = await readSheet({ source, format, wanted })
+  const sheet = await readSheet({ source, format, ...(wanted ? { wanted } : {}) })
   if (!sheet.ok) return sheet
   const names = sheet.value.columns.map(({ name }) => name)
-  const unknown = wanted.find((name) => !names.includes(name))
+  const unknown = wanted?.find((name) => !names.includes(name))
   if (unknown !== undefined) return failure(columnNotFound(unknown, sheet.value.names))
   const asked = sheet.value.missingWords.find(({ word }) => !missing.includes(word))
   return asked ? failure(missingWords(asked)) : success(sheet.value)

@@ -62,6 +62,10 @@ export function CaseView({
           Trail
         </TextLink>
         <DownloadLink href={`/api/cases/${id}/file`}>Case file (ZIP)</DownloadLink>
+        <span>
+          Findings as <DownloadLink href={`/api/cases/${id}/findings`}>CSV</DownloadLink> or{' '}
+          <DownloadLink href={`/api/cases/${id}/findings?format=xlsx`}>XLSX</DownloadLink>
+        </span>
         <Flex gap="10px" marginInlineStart={{ base: 0, md: 'auto' }} wrap="wrap">
           <ActionButton action={openAfterPattern.bind(null, id)}>Duplicate as a template</ActionButton>
           {state === 'open' && (
@@ -76,9 +80,17 @@ export function CaseView({
         </Flex>
       </Flex>
       <ListHeading title="Claims">
-        <ActionButton action={addNewClaim.bind(null, id)} isMain>
-          Add a claim
-        </ActionButton>
+        <Flex gap="10px 14px" align="baseline" wrap="wrap">
+          <TextLink href={`/cases/${id}/specification`} color="accent">
+            Bring in a specification
+          </TextLink>
+          {claims.length > 0 && (
+            <DownloadLink href={`/api/cases/${id}/specification`}>Claims as a table</DownloadLink>
+          )}
+          <ActionButton action={addNewClaim.bind(null, id)} isMain>
+            Add a claim
+          </ActionButton>
+        </Flex>
       </ListHeading>
       <ClaimList caseId={id} claims={claims} />
       <Discarded

@@ -6,10 +6,11 @@ import { formatCount } from '@/words/figures'
 import { ClaimMark } from '@/ui/ClaimMark'
 import { PageTitle } from '@/ui/PageTitle'
 import { ButtonLink } from '@/ui/ButtonLink'
+import { DownloadLink } from '@/ui/DownloadLink'
 import { TextLink } from '@/ui/TextLink'
 import { CaseFileButton } from './CaseFileButton'
 import { DocketChooser } from './DocketChooser'
-import { addressOf, type DocketChoice, moreWords, STATE_WORDS } from './docketView'
+import { addressOf, type DocketChoice, moreWords, STATE_WORDS, dataAddressOf } from './docketView'
 import { Main } from '@/ui/Main'
 
 export type DocketEntry = Readonly<{
@@ -82,6 +83,13 @@ function Found({ cases, total, pageSize, choice }: Page) {
       <DocketChooser choice={choice} found={total === 1 ? '1 case' : `${formatCount(total)} cases`} />
       {total === 0 ? <NothingFound /> : <CaseList cases={cases} />}
       <Pages choice={choice} count={Math.ceil(total / pageSize)} />
+      {total > 0 && (
+        <Box as="p" marginTop="14px" color="quiet">
+          The findings of {total === 1 ? 'this case' : `these ${formatCount(total)} cases`} as{' '}
+          <DownloadLink href={dataAddressOf(choice, 'csv')}>CSV</DownloadLink> or{' '}
+          <DownloadLink href={dataAddressOf(choice, 'xlsx')}>XLSX</DownloadLink>
+        </Box>
+      )}
     </>
   )
 }

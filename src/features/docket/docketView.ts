@@ -80,6 +80,12 @@ export function addressOf(choice: DocketChoice): string {
   return query === '' ? '/' : `/?${query}`
 }
 
+/** Where the findings of the cases of a choice are, as data. */
+export function dataAddressOf({ page: _, outcome, ...choice }: DocketChoice, format: 'csv' | 'xlsx'): string {
+  const asked = { ...choice, ...(outcome === 'any' ? {} : { outcome }), format }
+  return `/api/findings?${new URLSearchParams(asked).toString()}`
+}
+
 /** Claims that are not shown, by their findings: "And 30 more claims: 2 contradicted, 28 not contradicted". */
 export function moreWords(
   claims: readonly Readonly<{ outcome: FindingOutcome | null; isComputing: boolean }>[],

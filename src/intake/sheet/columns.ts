@@ -41,6 +41,10 @@ export type DateColumn = Omit<NumberColumn, 'kind'> & Readonly<{ kind: 'date' }>
 
 export type Column = NumberColumn | CategoryColumn | TextColumn | DateColumn
 
+/** The figure in a cell; NaN for a missing one. */
+export const numberAt = ({ chunks }: NumberColumn | DateColumn, row: number): number =>
+  chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!
+
 /** What a cell was that its column could not take. */
 export type CellProblem = 'not-a-number' | 'too-large'
 

@@ -4,7 +4,7 @@ import { isOfOne } from '@/desk/madeColumn'
 import type { ColumnWords, SampleDraft } from '@/desk/sampleDraft'
 import type { Limits, UnreadEntry } from '../reading/readings'
 import { asNumbers, hasDigits, isOfTexts, numberColumn } from './asNumbers'
-import { cellText, CHUNK_LENGTH, type Column } from './columns'
+import { cellText, type Column, numberAt } from './columns'
 import { columnNotFound } from './keepRows'
 import { type MadeFrom, notMade, type SourceColumn, workOf } from './madeWork'
 import { writingOf } from './typedSheet'
@@ -137,7 +137,7 @@ function cellsOf(own: MadeColumn, sources: MadeFrom, sample: Sample): Outcome<Fl
   const [first, second] = sources
   const cells = new Float64Array(first.length).fill(Number.NaN)
   for (let row = 0; row < first.length; row += 1) {
-    const [one, other] = [valueAt(first, row), valueAt(second, row)]
+    const [one, other] = [numberAt(first, row), numberAt(second, row)]
     if (Number.isNaN(one) || Number.isNaN(other)) continue
     const value = worked.value(one, other)
     if (!Number.isFinite(value))
@@ -151,6 +151,3 @@ function cellsOf(own: MadeColumn, sources: MadeFrom, sample: Sample): Outcome<Fl
   }
   return success(cells)
 }
-
-const valueAt = ({ chunks }: SourceColumn, row: number): number =>
-  chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!

@@ -17,6 +17,7 @@ export type DemoCase = Readonly<Pick<CaseWords, 'reference' | 'subject' | 'party
   Partial<CaseWords> &
   Readonly<{
     samples: readonly DemoSample[]
-    /** Each with the place of its sample among those of the case, and of that of the second source. */
-    claims: readonly (ClaimWithoutSample & Readonly<{ sample: number; second?: number }>)[]
+    /** Each with the place of its sample among those of the case, of that of the second source, and of those of other lots. */
+    claims: readonly (ClaimWithoutSample &
+      Readonly<{ sample: number; second?: number; others?: readonly number[] }>)[]
   }>

@@ -35,9 +35,10 @@ export async function fillWithDemo(database: Database): Promise<void> {
       const caseId = await addCase(transaction, { ...EMPTY_CASE, ...words }, doer)
       const ids: string[] = []
       for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, doer))
-      for (const { sample, second, ...claim } of claims) {
+      for (const { sample, second, others = [], ...claim } of claims) {
         const secondSampleId = second === undefined ? null : ids[second]!
-        const draft = { ...claim, sampleId: ids[sample]!, secondSampleId }
+        const lots = others.map((other) => ids[other]!)
+        const draft = { ...claim, sampleId: ids[sample]!, secondSampleId, lots }
         await addClaim(transaction, { caseId, draft }, doer)
       }
     }

@@ -5,6 +5,7 @@ import { BRACKWATER_SACKS } from './brackwaterSacks'
 import { DEPOT_CODES, deliveryLog } from './deliveryLog'
 import type { DemoCase } from './demoCase'
 import { EMBERWICK_VISIT } from './emberwickVisit'
+import { PELLET_CONTROL, STOVE_DATA_SHEET } from './netContent'
 import { HEARTHLING_STOVE } from './hearthlingStove'
 import { ROOM_TEMPERATURES } from './readings'
 
@@ -86,6 +87,18 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
         relation: 'at-most',
         claimedValue: '2',
         exposureUnit: '1,000 deliveries',
+      },
+      {
+        ...EMPTY_CLAIM,
+        sample: 0,
+        source: 'advertisement',
+        wording: 'with you in two days, wherever you live',
+        quantity: 'delivery time',
+        relation: 'at-most',
+        claimedValue: '2',
+        unit: 'd',
+        column: 'hours',
+        groupsBy: 'depot',
       },
     ],
   },
@@ -175,4 +188,6 @@ export const WINTER_HEATING_AUDIT: readonly DemoCase[] = [
   },
   HEARTHLING_STOVE,
   EMBERWICK_VISIT,
+  PELLET_CONTROL,
+  STOVE_DATA_SHEET,
 ]

@@ -13,12 +13,14 @@ import { computing } from '../compute/computing'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
+import { findingRowsOf } from '../findings/findingRows'
 import { isIdentifier } from '../identifier'
 import { readInput } from '../input'
 import {
   casesQuerySchema,
   type caseSchema,
   type casesSchema,
+  type findingsSchema,
   type claimCheckSchema,
   type sampleSchema,
 } from './openApi'
@@ -102,6 +104,23 @@ export async function apiCase(caseId: string): Promise<Outcome<z.infer<typeof ca
       revision,
     })),
     samples: samples.map(({ id, name, kind }) => ({ id, name, kind })),
+  })
+}
+
+/** The claims of the cases that answer a query, as data. */
+export async function apiFindings(
+  parameters: URLSearchParams,
+): Promise<Outcome<z.infer<typeof findingsSchema>>> {
+  const query = readInput(casesQuerySchema, Object.fromEntries(parameters))
+  if (!query.ok) return query
+  const { text, outcome, ...rest } = query.value
+  const db = await database()
+  const question = { ...rest, ...(text ? { text } : {}), ...(outcome ? { outcome } : {}) }
+  const { cases, total } = await findCases(db, question)
+  return unlessGivenUp(async () => {
+    const findings = []
+    for (const own of cases) findings.push(...(await findingRowsOf(db, own)))
+    return success({ findings, cases: total })
   })
 }
 

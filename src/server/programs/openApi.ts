@@ -8,6 +8,7 @@ import { requestSchema } from '@/answers/jsonSchema'
 import { checkErrorSchema, claimAnswerSchema } from '@/claims/checkAnswer'
 import { sampleDraftSchema } from '@/desk/sampleDraft'
 import { sampleFileSchema } from '@/desk/sampleFile'
+import { findingRowSchema } from '../findings/findingRows'
 import { CASE_ORDERS } from '@/data/caseRepository'
 
 const instant = z.iso.datetime()
@@ -38,6 +39,11 @@ export const sampleSchema = z.strictObject({
 export const claimCheckSchema = z.strictObject({
   document: z.looseObject({}).describe('The check document, as the request of /check has it.'),
   result: claimAnswerSchema,
+})
+export const findingsSchema = z.strictObject({
+  findings: z.array(findingRowSchema),
+  /** Of the cases that answer: pages are of cases, each with all its claims. */
+  cases: z.int(),
 })
 const problemSchema = z.strictObject({
   ok: z.literal(false),
@@ -123,6 +129,16 @@ export function openApi(): object {
           parameters,
           responses: {
             200: { description: 'A page of them.', content: json(casesSchema) },
+            400: problem('A parameter is not as it has to be.'),
+          },
+        },
+      },
+      '/findings': {
+        get: {
+          summary: 'The claims of the cases on the docket with what they come to, a page of cases at a time.',
+          parameters,
+          responses: {
+            200: { description: 'A page of them.', content: json(findingsSchema) },
             400: problem('A parameter is not as it has to be.'),
           },
         },

@@ -2,7 +2,7 @@ import 'server-only'
 import writeXlsxFile from 'write-excel-file/node'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { formatCount } from '@/words/figures'
-import { CHUNK_LENGTH, cellText, type Column } from '@/intake/sheet/columns'
+import { cellText, type Column, numberAt } from '@/intake/sheet/columns'
 import { readTypedSheet } from '@/intake/sheet/typedSheet'
 import { findSample } from '@/data/sampleRepository'
 import { database } from '../keeping/database'
@@ -53,7 +53,7 @@ function tooMany(seen: number) {
 
 function cellOf(column: Column, row: number): Cell {
   if (column.kind === 'category' || column.kind === 'text') return textCell(cellText(column, row))
-  const value = column.chunks[Math.floor(row / CHUNK_LENGTH)]![row % CHUNK_LENGTH]!
+  const value = numberAt(column, row)
   if (Number.isNaN(value)) return null
   return column.kind === 'number'
     ? { value, type: Number }

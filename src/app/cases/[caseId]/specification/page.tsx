@@ -1,0 +1,34 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { SpecificationView } from '@/features/specification/SpecificationView'
+import { readCase } from '@/server/docket/docket'
+import { readSamplesOf } from '@/server/sample/readSample'
+import { caseTitle } from '@/ui/caseTitle'
+import { PageHeader } from '@/ui/PageHeader'
+
+type Props = Readonly<{ params: Promise<{ caseId: string }> }>
+
+export const metadata: Metadata = { title: 'Bring in a specification' }
+
+export default async function SpecificationPage({ params }: Props) {
+  const found = await readCase((await params).caseId)
+  if (!found) notFound()
+  const samples = (await readSamplesOf(found.id))
+    .filter(({ isDiscarded }) => !isDiscarded)
+    .map(({ id, name, fileName, columns }, at) => ({
+      ...{ id, name: name || fileName || `Sample ${at + 1}` },
+      columns: columns.map((column) => ({ name: column.name, label: column.label })),
+    }))
+  return (
+    <>
+      <PageHeader
+        crumbs={[
+          { text: 'Docket', href: '/' },
+          { text: caseTitle(found), href: `/cases/${found.id}` },
+          { text: 'Specification' },
+        ]}
+      />
+      <SpecificationView caseId={found.id} samples={samples} />
+    </>
+  )
+}
