@@ -282,7 +282,7 @@ test('prints the JSON Schema of its requests', () => {
   const schema = JSON.parse(results.join(''))
   expect(status).toBe(0)
   expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema' })
-  expect(schema.anyOf).toHaveLength(6)
+  expect(schema.anyOf).toHaveLength(10)
 })
 
 test('answers every kind of request, and sums each up for people', () => {

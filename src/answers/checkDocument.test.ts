@@ -4,13 +4,17 @@ import { z } from 'zod'
 import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
 import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
-import { censusResultSchema, checkErrorSchema } from '@/claims/checkAnswer'
+import { censusResultSchema, checkErrorSchema, contentResultSchema } from '@/claims/checkAnswer'
+import { groupsRequestSchema } from '@/claims/groups/groupsRequest'
+import { lotsRequestSchema } from '@/claims/groups/lotsRequest'
+import { contentRequestSchema } from '@/claims/terms/contentRequest'
 import { checkResultSchema } from '@/claims/result'
 import { PARAMETER_DEFINITIONS } from '@/claims/all'
 import { conditions } from '@/claims/terms/condition'
 import { checkRequestSchema } from '@/claims/terms/request'
 import { adjustRequestSchema } from './adjustRequest'
 import { answer } from './answer'
+import { drawRequestSchema } from './draw'
 import { describeRequestSchema } from './describeRequest'
 import { reckonRequestSchema } from './reckonRequest'
 
@@ -55,7 +59,17 @@ const TOLD_ELSEWHERE: readonly (readonly [pattern: RegExp, as: string])[] = [
   [/^estimate\.evidence\./, 'evidence.'],
   [/^estimate\.limit\./, 'claim.limit.'],
   [/^estimate\.test\./, 'test.'],
+  [/^content\.entries\[\]\./, 'evidence.entries[].'],
+  [/^content\.controlPlan\./, 'content.plan.'],
+  [/^conditions\[\]\./, 'conditions[].'],
+  [/^(?:groups|lots)\.claim\./, 'claim.'],
+  [/^(?:groups|lots)\.test\./, 'test.'],
+  [/^groups\.content\./, 'content.'],
+  [/^lots\.lots\[\]\.evidence\./, 'evidence.'],
+  [/^lots\.lots\[\]\.content\./, 'content.'],
 ]
+/** Of a check’s own result they are told there. */
+const OF_OTHERS = TOLD_ELSEWHERE.filter(([, as]) => as !== 'conditions[].')
 
 test.each([
   ['A check', checkRequestSchema, 'input'],
@@ -67,6 +81,11 @@ test.each([
   ['A plan', planRequestSchema, 'input'],
   ['An interval without a claim', estimateRequestSchema, 'input'],
   ['P-values of claims tested together', adjustRequestSchema, 'input'],
+  ['A control of net content', contentRequestSchema, 'input'],
+  ['The criteria of a control', contentResultSchema, 'output'],
+  ['One claim against many groups', groupsRequestSchema, 'input'],
+  ['One claim against several lots', lotsRequestSchema, 'input'],
+  ['A draw', drawRequestSchema, 'input'],
 ] as const)(
   '“%s” has every field of its schema, as the schema has it, and no other',
   (heading, schema, io) => {
@@ -74,9 +93,8 @@ test.each([
     for (const [path, , , , meaning] of rows)
       expect([path, meaning]).toEqual([path, expect.stringMatching(/\w.*\.$/)])
     const told = rows.map(([path, is, need, where]) => [named(path), { is, need, where }] as const)
-    const known = [...schemaFields(schema, io)].filter(
-      ([path]) => !TOLD_ELSEWHERE.some(([own]) => own.test(path)),
-    )
+    const elsewhere = schema === (checkResultSchema as z.ZodType) ? OF_OTHERS : TOLD_ELSEWHERE
+    const known = [...schemaFields(schema, io)].filter(([path]) => !elsewhere.some(([own]) => own.test(path)))
     expect(inOrder(told as Iterable<readonly [string, Field]>)).toEqual(inOrder(known))
   },
 )
@@ -102,6 +120,13 @@ test('what is told of as the fields of another object is as they are', () => {
   expect(compared(schemaFields(planRequestSchema, 'input'), check)).toBeGreaterThan(15)
   expect(compared(schemaFields(estimateRequestSchema, 'input'), check)).toBeGreaterThan(15)
   expect(compared(result, result)).toBeGreaterThan(15)
+  const content = schemaFields(contentRequestSchema, 'input')
+  const all = new Map([...check, ...content])
+  expect(compared(content, all)).toBeGreaterThan(10)
+  expect(compared(schemaFields(groupsRequestSchema, 'input'), all)).toBeGreaterThan(40)
+  expect(compared(schemaFields(lotsRequestSchema, 'input'), all)).toBeGreaterThan(100)
+  const control = schemaFields(contentResultSchema, 'output')
+  expect(compared(control, new Map([...result, ...content]))).toBeGreaterThan(20)
 })
 
 const matches = (text: string, pattern: RegExp) =>
@@ -109,7 +134,12 @@ const matches = (text: string, pattern: RegExp) =>
 
 test('every code of an error, a warning and a condition is on the page, and no other', () => {
   const source = ['problems', 'parseRequest'].map((name) => read(`src/claims/terms/${name}.ts`)).join('')
-  const errors = matches(source, /problem\(\s*'\w+',\s*(?:stated === 0 \? 'missing' : )?'([a-z-]+)'/g)
+  const problem = /problem\(\s*'\w+',\s*(?:[\w =]+\? '([a-z-]+)' : )?'([a-z-]+)'/g
+  const errors = new Set(
+    [...source.matchAll(problem)].flatMap(([, one, other]) =>
+      [one, other].filter((code) => code !== undefined),
+    ),
+  )
   for (const { domain } of Object.values(PARAMETER_DEFINITIONS))
     if ('codeAbove' in domain && domain.codeAbove) errors.add(domain.codeAbove)
   const own = rowsOf('An error').filter((cells) => cells.length === 3)
@@ -127,7 +157,7 @@ const blocks = [...page.matchAll(/```json\n([^]*?)```/g)].map(([, text]) => JSON
 const examples = blocks.flatMap((request, at) => (at % 2 === 0 ? [[request, blocks[at + 1]]] : []))
 
 test('the page has an example of each kind of request and of answer', () => {
-  expect(examples).toHaveLength(8)
+  expect(examples).toHaveLength(12)
 })
 
 test.each(examples)('%j is answered as the page says', (request, expected) => {

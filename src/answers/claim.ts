@@ -1,7 +1,7 @@
 import { checkOutcome } from '@/claims/check'
 import type { ClaimAnswer, ClaimDocument } from '@/claims/checkAnswer'
 import { controlContent } from '@/claims/content/content'
-import { type ContentDocument, contentRequestSchema } from '@/claims/content/contentRequest'
+import { type ContentDocument, contentRequestSchema } from '@/claims/terms/contentRequest'
 import type { FindingOutcome } from '@/claims/finding'
 import { areLong, looksOf } from '@/claims/work'
 import { check } from './check'

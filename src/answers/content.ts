@@ -1,5 +1,5 @@
 import { controlContent } from '@/claims/content/content'
-import { type Content, contentRequestSchema } from '@/claims/content/contentRequest'
+import { type Content, contentRequestSchema } from '@/claims/terms/contentRequest'
 import type { ContentAnswer } from '@/claims/checkAnswer'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
 import { failure } from '@/claims/terms/outcome'

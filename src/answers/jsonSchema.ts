@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
-import { contentRequestSchema } from '@/claims/content/contentRequest'
+import { contentRequestSchema } from '@/claims/terms/contentRequest'
 import { drawRequestSchema } from './draw'
 import { lotsRequestSchema } from '@/claims/groups/lotsRequest'
 import { groupsRequestSchema } from '@/claims/groups/groupsRequest'

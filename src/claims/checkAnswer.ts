@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { ContentDocument } from './content/contentRequest'
-import { contentFiguresSchema } from './content/contentResult'
+import type { ContentDocument } from './terms/contentRequest'
+import { contentFiguresSchema } from './terms/contentResult'
 import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'
 import { PARAMETERS } from './terms/names'
 import type { CheckDocument } from './terms/request'

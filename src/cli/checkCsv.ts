@@ -1,45 +1,21 @@
 import { parameterOf } from '@/claims/all'
 import { type Answer, answer } from '@/answers/answer'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { Claim } from '@/claims/terms/claim'
 import type { Limit } from '@/claims/terms/limit'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { readClaimText } from '@/intake/claimText'
 import { readNumber } from '@/intake/reading/number'
 import type { GroupsDocument } from '@/claims/groups/groupsRequest'
-import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import type { KeptRows } from '@/desk/rowCondition'
 import { readRowConditions } from '@/intake/reading/rowCondition'
-import { cellText, type Column, numberAt, type NumberColumn } from '@/intake/sheet/columns'
+import { cellText, type Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import type { Sheet } from '@/intake/sheet/readSheet'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { THOUSANDS } from '@/intake/reading/thousands'
+import { groupsOf } from './csvGroups'
+import { clustersOf, type CsvOptions, type From, needed, noRows, notANumber, notOneOf } from './csvParts'
 import { readSheetFile, type SheetFileQuestion } from './sheetFile'
-
-/** What was stated on the command line, as texts. */
-export type CsvOptions = Readonly<{
-  csv: string
-  column?: string | undefined
-  where?: readonly string[] | undefined
-  missing?: readonly string[] | undefined
-  numbers?: string | undefined
-  dates?: string | undefined
-  claim?: string | undefined
-  success?: string | undefined
-  method?: string | undefined
-  alpha?: string | undefined
-  confidence?: string | undefined
-  sigma?: string | undefined
-  lot?: string | undefined
-  limit?: string | undefined
-  cluster?: string | undefined
-  /** The column by whose entries the claim is held against each group, and how that is adjusted. */
-  by?: string | undefined
-  adjust?: string | undefined
-  /** A specification as a CSV file, in place of one claim and one column. */
-  spec?: string | undefined
-}>
 
 /** Checks one claim against one column of a CSV file, or against each group of its rows. */
 export async function checkCsv(options: CsvOptions): Promise<Answer> {
@@ -84,53 +60,6 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument | 
   return evidence.ok ? success({ ...stated, evidence: evidence.value }) : evidence
 }
 
-type From = Parameters<typeof evidenceOf>[0]
-
-/** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
-function groupsOf(
-  { options, column: name, sheet, kept, claim }: From,
-  stated: Readonly<{ claim: Claim; test: NonNullable<CheckDocument['test']> }>,
-): Outcome<GroupsDocument> {
-  const { by, adjust, cluster, lot } = options
-  if (lot !== undefined) return failure(notWithGroups('--lot', 'the size of one lot'))
-  if (adjust !== undefined && !ADJUSTMENTS.some((one) => one === adjust))
-    return failure(notOneOf('--adjust', adjust, ADJUSTMENTS))
-  const all = keptRows(sheet, kept, 'point')
-  if (!all.ok) return all
-  const column = sheet.columns.find((one) => one.name === name)!
-  const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
-  if (isMarked && options.success === undefined)
-    return failure(needed('--success', 'the value in the column that counts as a success'))
-  if (!isMarked && column.kind !== 'number') return failure(notANumber(column, all.value))
-  const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
-  if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
-  const clusters = clustersOf(sheet, cluster, rows)
-  if (!clusters.ok) return clusters
-  const groups = sheet.columns.find((one) => one.name === by)!
-  const values = rows.map((row) => {
-    const text = cellText(column, row)
-    return text === ''
-      ? null
-      : isMarked
-        ? Number(text === options.success)
-        : numberAt(column as NumberColumn, row)
-  })
-  return success({
-    groups: {
-      ...stated,
-      ...{ values, labels: rows.map((row) => cellText(groups, row).trim()) },
-      ...clusters.value,
-      ...(parameterOf(claim.parameter).sample === 'events' ? { exposures: 1 } : {}),
-      ...(adjust === undefined ? {} : { adjust: adjust as Adjustment }),
-    },
-  })
-}
-
-function notWithGroups(option: string, what: string) {
-  const message = `${option} states ${what}, and the groups of --by are several. Leave one of the two out.`
-  return { code: 'not-together', path: option, message }
-}
-
 /** What one reading has to be for its item to count: "at least 14.8". */
 function limitOf(text: string | undefined): Outcome<Limit | undefined> {
   if (text === undefined) return success(undefined)
@@ -141,21 +70,6 @@ function limitOf(text: string | undefined): Outcome<Limit | undefined> {
     return failure({ code: 'not-a-choice', path: '--limit', message })
   }
   return success({ side: words.toLowerCase() === 'at least' ? 'at-least' : 'at-most', value: value.value })
-}
-
-/** The entry of each row in the column of clusters; refused where a row that is taken has none. */
-function clustersOf(
-  sheet: Sheet,
-  name: string | undefined,
-  rows: readonly number[],
-): Outcome<Pick<Extract<CheckDocument['evidence'], { kind: 'readings' }>, 'cluster'>> {
-  if (name === undefined) return success({})
-  const column = sheet.columns.find((one) => one.name === name)!
-  const cluster = rows.map((row) => cellText(column, row))
-  const blank = cluster.indexOf('')
-  if (blank < 0) return success({ cluster })
-  const message = `Row ${rows[blank]! + 2} has no entry in “${name}”, so its cluster is not known. Enter it, or leave the row out with --where.`
-  return failure({ code: 'missing', path: '--cluster', message })
 }
 
 /** How the file is written, as far as that is stated: its numbers by an example, "1.234,5". */
@@ -178,11 +92,6 @@ export function statedOf({ numbers, dates }: CsvOptions): Outcome<SheetFileQuest
 
 const NUMBER_EXAMPLES = ['1234.5', '1234,5', '1,234.5', '1.234,5', '1 234,5', "1'234.5"] as const
 
-function notOneOf(option: string, seen: string, choices: readonly string[]) {
-  const listed = choices.map((choice) => `"${choice}"`).join(', ')
-  return { code: 'not-a-choice', path: option, message: `${option} is “${seen}”. It is one of ${listed}.` }
-}
-
 /** Every condition stated has to hold: each one's lists are joined to those of the others. */
 export function keptOf(where: readonly string[]): Outcome<KeptRows> {
   let all: KeptRows = []
@@ -194,15 +103,7 @@ export function keptOf(where: readonly string[]): Outcome<KeptRows> {
   return success(all)
 }
 
-function evidenceOf(
-  input: Readonly<{
-    options: CsvOptions
-    column: string
-    sheet: Sheet
-    kept: KeptRows
-    claim: Claim
-  }>,
-): Outcome<CheckDocument['evidence']> {
+function evidenceOf(input: From): Outcome<CheckDocument['evidence']> {
   const { options, sheet, claim } = input
   const column = sheet.columns.find(({ name }) => name === input.column)!
   const kept = keptRows(sheet, input.kept, 'point')
@@ -257,20 +158,6 @@ function countOf(
   return clusters.ok ? success({ kind: 'readings', values, ...clusters.value, ...rest }) : clusters
 }
 
-function notANumber(column: Column, kept: Uint8Array) {
-  const row = kept.findIndex((one, at) => one === 1 && !readNumber(cellText(column, at), 'point').ok)
-  return {
-    code: 'not-a-number',
-    path: 'csv',
-    message: `“${cellText(column, Math.max(0, row))}” in row ${row + 2} of the column “${column.name}” is not a number, so the column is one of texts. Correct it, or name another column.`,
-  }
-}
-
-function noRows(column: string, rows: number) {
-  const message = `None of the ${rows} rows has a value in “${column}” and meets the conditions.`
-  return { code: 'no-rows', path: 'csv', message }
-}
-
 function testOf(options: CsvOptions): Outcome<NonNullable<CheckDocument['test']>> {
   const figures = {
     significanceLevel: options.alpha,
@@ -295,8 +182,4 @@ function readOption(path: string, text: string): Outcome<number> {
     path,
     message: `“${text}” is not a number. State “${path}” as one, such as ${path === 'evidence.lotSize' ? '4000' : '0.05'}.`,
   })
-}
-
-function needed(option: string, what: string) {
-  return { code: 'missing', path: option, message: `${option} is missing; state ${what}.` }
 }

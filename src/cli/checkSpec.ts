@@ -14,7 +14,8 @@ import { readSpecification, type SpecificationRow } from '@/intake/specification
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { keptOf, statedOf, type CsvOptions } from './checkCsv'
+import { keptOf, statedOf } from './checkCsv'
+import type { CsvOptions } from './csvParts'
 import { readSheetFile } from './sheetFile'
 
 /** One characteristic of a specification: its answer, or why there is none. */

@@ -17,6 +17,7 @@ export const PARTS = [
   'pictures',
   'test',
   'cross-examination',
+  'groups',
   'working',
   'sources',
   'simultaneous-intervals',

@@ -1,5 +1,6 @@
 import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
 import type { GroupSubject } from '@/words/en/groupsWords'
+import { readCodes } from '@/desk/codes'
 import { readNumber } from './reading/number'
 import { readDraft } from './readDraft'
 
@@ -7,7 +8,7 @@ import { readDraft } from './readDraft'
 const NOTHING = { values: [], rows: [], setAside: [], unread: [], problems: [], missing: [] } as const
 
 /** How the lines of a claim's groups and lots are written. */
-export function subjectOfGroups(draft: ClaimDraft): GroupSubject {
+export function subjectOfGroups(draft: ClaimDraft, codes = ''): GroupSubject {
   const { parameter, unit, exposureUnit, decimalMark } = draft
   const [decimals, level] = [draft.decimals, draft.significanceLevel].map((text) =>
     readNumber(text, decimalMark),
@@ -16,6 +17,7 @@ export function subjectOfGroups(draft: ClaimDraft): GroupSubject {
     ...{ parameter, unit, exposureUnit, isControl: isControlled(draft) },
     decimals: decimals!.ok && draft.decimals.trim() !== '' ? decimals!.value : undefined,
     level: level!.ok ? level!.value : 0.05,
+    meanings: Object.fromEntries(readCodes(codes).map(({ code, meaning }) => [code, meaning])),
   }
 }
 

@@ -1,5 +1,5 @@
-import type { ContentDocument } from '@/claims/content/contentRequest'
-import { CONTENT_UNITS, isVolume } from '@/claims/content/contentUnits'
+import type { ContentDocument } from '@/claims/terms/contentRequest'
+import { CONTENT_UNITS, isVolume } from '@/claims/terms/contentUnits'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, POSITIVE, stated } from './reading/fieldReader'

@@ -1,6 +1,6 @@
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
 import type { ClaimDocument } from '@/claims/checkAnswer'
-import type { ContentDocument } from '@/claims/content/contentRequest'
+import type { ContentDocument } from '@/claims/terms/contentRequest'
 import type { EstimateDocument } from '@/claims/estimate'
 import { needsTolerance } from '@/claims/terms/relations'
 import type { CheckDocument } from '@/claims/terms/request'

@@ -4,7 +4,7 @@ import {
   isVolume,
   type MassUnit,
   usualMassUnit,
-} from '@/claims/content/contentUnits'
+} from '@/claims/terms/contentUnits'
 import { type ClaimDraft, isControlled, takesTwo } from '@/desk/claimDraft'
 import { ofSecond } from './takenFrom'
 

@@ -1,4 +1,4 @@
-import { quantileSorted } from 'd3-array'
+import { extent, quantileSorted } from 'd3-array'
 import type { Range } from './claimLine'
 
 /** One line of the picture, in the scale that is shown. */
@@ -20,8 +20,8 @@ export type DrawnBar = Readonly<{
 
 /** Beyond what is drawn, as a part of its width. */
 const MARGIN = 0.06
-/** Of the ends of intervals so many may lie beyond the picture, so that a few wide ones do not hide the others. */
-const BEYOND = 0.03
+/** So many of the ends of intervals may lie beyond the picture, where they would make it so many times as wide. */
+const [BEYOND, TOO_WIDE] = [0.03, 3]
 
 /** Estimates with their intervals on one scale: all estimates and claimed values are in it, and all but the widest intervals. */
 export function groupsLine(
@@ -32,13 +32,15 @@ export function groupsLine(
     .flatMap(({ lower, upper }) => [lower, upper].filter((end) => end !== undefined))
     .toSorted((a, b) => a - b)
   const estimates = bars.flatMap(({ estimate }) => (estimate === undefined ? [] : [estimate]))
-  const held = [
+  const usual = extent([
     ...estimates,
     ...claimed,
-    quantileSorted(sorted, BEYOND),
-    quantileSorted(sorted, 1 - BEYOND),
-  ].filter((value) => value !== undefined)
-  const [least, most] = [Math.min(...held), Math.max(...held)]
+    ...[BEYOND, 1 - BEYOND].flatMap((share) => quantileSorted(sorted, share) ?? []),
+  ])
+  const whole = extent([...usual, ...sorted].flatMap((value) => value ?? []))
+  const widthOf = ([from = 0, to = 0]: readonly (number | undefined)[]) => to - from
+  // A few wide intervals are cut, so that they do not hide the others.
+  const [least = 0, most = 0] = widthOf(whole) > TOO_WIDE * widthOf(usual) ? usual : whole
   const room = MARGIN * (most - least || Math.abs(most) || 1)
   const x = { min: least - room, max: most + room }
   return { x, bars: bars.map((bar) => drawn(bar, x)) }

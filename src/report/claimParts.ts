@@ -17,6 +17,7 @@ import type { Writer } from './language'
 import type { PartName, ReportOptions } from '@/desk/reportOptions'
 import { sampleBlocks } from './sampleBlocks'
 import type { ClaimStudy } from './study'
+import { groupBlocks } from './groupBlocks'
 import { findingBlocks } from './findingBlocks'
 import { pictureBlocks } from './pictureBlocks'
 
@@ -29,9 +30,20 @@ export function claimParts(study: ClaimStudy, options: ReportOptions, write: Wri
   const head: Part = { id: `claim-${number}`, title, level: 2, blocks: findingBlocks(study, write) }
   const part = (name: PartName, title: string, blocks: readonly Block[]): readonly Part[] =>
     options.parts.includes(name) && blocks.length > 0
-      ? [{ id: `claim-${number}-${name}`, title: `${title}, claim ${number}`, level: 3, blocks }]
+      ? [
+          {
+            id: `claim-${number}-${title === 'Lots' ? 'lots' : name}`,
+            title: `${title}, claim ${number}`,
+            level: 3,
+            blocks,
+          },
+        ]
       : []
   const { control } = study
+  const many = [
+    ...part('groups', 'Group by group', manyBlocks(study, 'groups', write)),
+    ...part('groups', 'Lots', manyBlocks(study, 'lots', write)),
+  ]
   if (control)
     return [
       head,
@@ -39,8 +51,10 @@ export function claimParts(study: ClaimStudy, options: ReportOptions, write: Wri
       ...part('conditions', 'Conditions', conditionBlocks(study, control.result.conditions, write)),
       ...part('pictures', 'Pictures', packsBlocks(control, write)),
       ...part('test', 'Criteria', criteriaBlocks(study, control, write)),
+      ...many,
     ]
-  if (!checked) return [head, ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write)) : [])]
+  if (!checked)
+    return [head, ...many, ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write)) : [])]
   return [
     head,
     ...part('hypotheses', 'Hypotheses', hypothesisBlocks(checked, write)),
@@ -49,6 +63,24 @@ export function claimParts(study: ClaimStudy, options: ReportOptions, write: Wri
     ...part('pictures', 'Pictures', pictureBlocks(study, checked, write)),
     ...part('test', 'Test', testBlocks(study, checked, write)),
     ...part('cross-examination', 'Cross-examination', crossBlocks(study, checked, write)),
+    ...many,
+  ]
+}
+
+/** The claim held against groups or lots, or why it can’t be. */
+function manyBlocks(study: ClaimStudy, what: 'groups' | 'lots', write: Writer): readonly Block[] {
+  const { groups, lots } = study
+  const compared = what === 'groups' ? groups : lots
+  if (!compared) return []
+  if (!compared.ok) return [{ is: 'paragraph', text: write(compared.problem.message) }]
+  const lines = 'lots' in compared.value ? compared.value.lots : compared.value.groups
+  const leftOut = 'leftOut' in compared.value ? compared.value.leftOut : []
+  const { between } = compared.value
+  return [
+    ...groupBlocks(study, { lines, ...(between ? { between } : {}) }, { what, write }),
+    ...leftOut.map(
+      ({ label, why }) => ({ is: 'paragraph', text: write(`${label} is not among them: ${why}`) }) as const,
+    ),
   ]
 }
 

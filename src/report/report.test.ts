@@ -60,7 +60,9 @@ test('parts that are not chosen are left out, the findings never', async () => {
     'Methods and sources',
   ])
     expect(text).not.toContain(left)
-  for (const part of PARTS) expect((await textOf({ parts: [part] })).length).toBeGreaterThan(text.length)
+  // No claim of the example is held against groups.
+  for (const part of PARTS.filter((one) => one !== 'groups'))
+    expect((await textOf({ parts: [part] })).length).toBeGreaterThan(text.length)
 })
 
 test('decimals and the language of numbers are those that were chosen', async () => {

@@ -8,6 +8,7 @@ import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount } from '@/words/figures'
 import { methodOf } from '@/claims/all'
 import { planSource } from '@/words/en/contentWords'
+import { ADJUSTMENT_SOURCES, ADJUSTMENT_WORDS, BETWEEN_SOURCE } from '@/words/en/groupsWords'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
 import { sealWords } from '@/words/en/sealWords'
@@ -138,6 +139,21 @@ function workingPart(
   ]
 }
 
+/** Where the adjustment of groups and lots comes from, and the test whether they differ. */
+function sourcesOfMany(studies: readonly ClaimStudy[]): readonly (readonly [string, string])[] {
+  const many = studies.filter(({ groups, lots }) => groups?.ok || lots?.ok)
+  const adjustments = [...new Set(many.map(({ claim }) => claim.draft.adjustment))]
+  const hasBetween = many.some(({ groups, lots }) =>
+    [groups, lots].some((one) => one?.ok && one.value.between !== undefined),
+  )
+  return [
+    ...adjustments.map(
+      (name) => [`Groups taken together, ${ADJUSTMENT_WORDS[name]}`, ADJUSTMENT_SOURCES[name]] as const,
+    ),
+    ...(hasBetween ? [['Whether groups differ', BETWEEN_SOURCE] as const] : []),
+  ]
+}
+
 /** Where the methods come from, and by what the data and the figures are known again. */
 function sourcesPart(
   { samples, head }: CaseContent,
@@ -170,6 +186,7 @@ function sourcesPart(
     ...conditions.map(
       (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,
     ),
+    ...sourcesOfMany(studies),
     ...(results.length > 1
       ? [['Several claims together', 'Holm (1979), Scandinavian J. of Statistics 6, 65-70'] as const]
       : []),

@@ -14,8 +14,19 @@ import { canonicalJson } from '@/desk/canonicalJson'
 import { withAllPacks } from '@/answers/claim'
 import type { Computing } from '@/answers/computing'
 import type { CheckDocument } from '@/claims/terms/request'
-import { type CensusResult, type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
-import type { ContentDocument } from '@/claims/content/contentRequest'
+import type { GroupsResult } from '@/answers/groups'
+import type { LotsResult } from '@/answers/lots'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { readGroupwise } from '@/intake/readGroupwise'
+import { type LotLeftOut, readLots } from '@/intake/readLots'
+import {
+  type CensusResult,
+  type CheckError,
+  type ContentResult,
+  isControl,
+  isTested,
+} from '@/claims/checkAnswer'
+import type { ContentDocument } from '@/claims/terms/contentRequest'
 import { type CheckResult } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
@@ -58,6 +69,9 @@ export type ClaimStudy = Readonly<{
   /** What a control of net content comes to, and how often lots that are short pass; `whole` with what is set aside put back. */
   control?: Answered<ContentResult, ContentDocument> &
     Readonly<{ operating?: ContentResult; whole?: ContentResult }>
+  /** What it comes to for each group or lot that it is held against; or why it can’t be. */
+  groups?: Outcome<GroupsResult>
+  lots?: Outcome<LotsResult & Readonly<{ leftOut: readonly LotLeftOut[] }>>
   /** What is known while the claim has no value. */
   estimated?: EstimateFigures
   /** What was changed after the readings were in; empty where nothing was. */
@@ -130,6 +144,7 @@ export async function studyClaims(
       ...(checked ? { checked } : {}),
       ...(census ? { census } : {}),
       ...(control?.found ? { control: control.found } : {}),
+      ...(await manyOf(content, draft, wants.computing)),
       ...(estimated ? { estimated } : {}),
       ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
       ...(control?.refusal === undefined ? {} : { refusal: control.refusal }),
@@ -139,6 +154,29 @@ export async function studyClaims(
     })
   }
   return studies
+}
+
+/** The claim against each group and each lot, where it is held against such. */
+async function manyOf(
+  { samples }: CaseContent,
+  draft: ContentClaim['draft'],
+  { groups, lots }: Computing,
+): Promise<Pick<ClaimStudy, 'groups' | 'lots'>> {
+  const sourceOf = async (id: string) => samples.find((one) => one.id === id)
+  const byGroup = draft.groupsBy === '' ? undefined : await readGroupwise(draft, sourceOf)
+  const byLot = draft.lots.length === 0 ? undefined : await readLots(draft, sourceOf, { pool: false })
+  const { leftOut = [] } = byLot?.ok ? byLot.value : {}
+  const ofLots = byLot?.ok ? outcomeOf(await lots(byLot.value.document)) : byLot
+  return {
+    ...(byGroup ? { groups: byGroup.ok ? outcomeOf(await groups(byGroup.value)) : byGroup } : {}),
+    ...(ofLots ? { lots: ofLots.ok ? success({ ...ofLots.value, leftOut }) : ofLots } : {}),
+  }
+}
+
+function outcomeOf<T extends Readonly<{ ok: boolean }>>(
+  answer: T | CheckError,
+): Outcome<Extract<T, { ok: true }>> {
+  return answer.ok ? success(answer as Extract<T, { ok: true }>) : failure((answer as CheckError).error)
 }
 
 /** What a control comes to, or why not. */

@@ -81,7 +81,8 @@ test.each(reference.samples.map((sample) => [sample.id, sample] as const))(
     expect(finding.outcome).toBe(
       [first.met, second.met, third.met].includes(false) ? 'contradicted' : 'not-contradicted',
     )
-    if (sample.mean_tare !== undefined) expect(found.meanTare! / Number(sample.mean_tare)).toBeCloseTo(1, 13)
+    if (sample.mean_tare !== undefined)
+      expect(found.meanTare!.value / Number(sample.mean_tare)).toBeCloseTo(1, 13)
     const codes = warnings.map(({ code }) => code)
     expect(codes.includes('not-the-plans-n')).toBe(!plan.n_is_the_plans)
     expect(codes.includes('average-not-judged')).toBe(first.met === null)

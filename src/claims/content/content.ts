@@ -11,9 +11,9 @@ import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
 import type { Evidence } from '../terms/request'
 import type { MeasuredSample, Sample } from '../terms/sample'
-import { type Content } from './contentRequest'
-import type { ContentFigures } from './contentResult'
-import { fromBase, inBase } from './contentUnits'
+import { type Content } from '../terms/contentRequest'
+import type { ContentFigures } from '../terms/contentResult'
+import { fromBase, inBase } from '../terms/contentUnits'
 import { type ControlPlan, faultIn, R87, samplingFor, tolerableDeficiency } from '../terms/controlPlan'
 import { operatingOf } from './operating'
 import { NEAR, type Packs, packsOf } from './packs'
@@ -122,7 +122,7 @@ function figuresOf(input: Judged): ContentFigures {
     controlPlan: plan,
     plan: { ...(row ? { n: row.n } : {}), allowed, isThePlans },
     tolerableDeficiency: deficiency,
-    ...(packs.meanTare === undefined ? {} : { meanTare: packs.meanTare }),
+    ...(packs.meanTare === undefined ? {} : { meanTare: { value: packs.meanTare, unit: packs.weighedIn } }),
     average,
     beyondT,
     beyondTwiceT,

@@ -3,9 +3,9 @@ import { studentT } from '@/statistics/distributions/studentT'
 import { moments } from '@/statistics/describe/moments'
 import { drawNormal, randomWords } from '@/statistics/numeric/random'
 import { countBelow } from '@/statistics/resampling/biasCorrected'
-import type { ContentFigures } from './contentResult'
+import type { ContentFigures } from '../terms/contentResult'
 
-/** Places at which it is told how often a lot passes, from none short to where next to none passes. */
+/** At about so many places it is told how often a lot passes, from none short to where next to none passes. */
 const STEPS = 12
 
 type Plan = Readonly<{
@@ -25,7 +25,7 @@ type Plan = Readonly<{
  *
  * By the first criterion exactly, from the noncentral t distribution. By all three from samples that are drawn: each passes up to
  * one shortage, the least of the three that its own criteria bear, so that one set of samples tells the whole curve. The error of
- * such a share p̂ is √(p̂(1 − p̂)/samples).
+ * such a share is √(p̃(1 − p̃)/samples), p̃ with one more sample that passes and one that does not, so that it is never 0.
  *
  * @returns points from 0 on, each with its shortage in the unit of T
  */
@@ -33,14 +33,22 @@ export function operatingOf(plan: Plan): NonNullable<ContentFigures['operating']
   const { seed, samples } = plan
   const borne = shortagesBorne(plan)
   const last = borne.at(-Math.max(1, Math.round(samples / 200)))!
-  const step = Math.max(last, plan.standardDeviation / Math.sqrt(plan.n)) / STEPS
-  const points = Array.from({ length: STEPS + 1 }, (_, at) => {
-    const short = at * step
-    const all = 1 - countBelow(borne, short, 'without') / samples
-    const standardError = Math.sqrt((all * (1 - all)) / samples)
-    return { short, average: passesOnAverage(plan, short), all, standardError }
+  const most = Math.max(last, plan.standardDeviation / Math.sqrt(plan.n))
+  const step = roundStep(most / STEPS)
+  const points = Array.from({ length: Math.ceil(most / step) + 1 }, (_, at) => {
+    const short = Number((at * step).toPrecision(12))
+    const passed = samples - countBelow(borne, short, 'without')
+    const share = (passed + 1) / (samples + 2)
+    const standardError = Math.sqrt((share * (1 - share)) / samples)
+    return { short, average: passesOnAverage(plan, short), all: passed / samples, standardError }
   })
   return { samples, seed, points }
+}
+
+/** The least of 1, 2 and 5 times a power of ten that is no smaller. */
+function roundStep(rough: number): number {
+  const power = 10 ** Math.floor(Math.log10(rough))
+  return [1, 2, 5, 10].map((times) => times * power).find((step) => step >= rough)!
 }
 
 /** P(ē + f·s ≥ 0) of a lot short by x: that a noncentral t, at −x·√n/σ, is not below −t. */

@@ -11,8 +11,8 @@ import {
 } from '@/statistics/numeric/rational'
 import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
-import type { Content } from './contentRequest'
-import { type ContentUnit, inBase, isVolume, usualMassUnit } from './contentUnits'
+import type { Content } from '../terms/contentRequest'
+import { type ContentUnit, inBase, isVolume, usualMassUnit } from '../terms/contentUnits'
 
 /** A mean tare stands on at least so many empty packs. */
 export const LEAST_EMPTY_PACKS = 10
@@ -32,6 +32,7 @@ export type Packs = Readonly<{
   isShortBy: (index: number, quantity: number) => boolean
   /** The mean of the empty packs, where the tare is one, in the unit that they were weighed in. */
   meanTare?: number
+  weighedIn: ContentUnit
 }>
 
 /**
@@ -73,6 +74,7 @@ export function packsOf(content: Weighed): Outcome<Packs, ClaimProblem> {
       return isAbove(differenceOf(label, exactAt(index)), rational(quantity))
     },
     ...(tares.value?.mean === undefined ? {} : { meanTare: tares.value.mean }),
+    weighedIn: weighed.value ?? unit,
   })
 }
 

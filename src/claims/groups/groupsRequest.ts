@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ADJUSTMENTS } from '@/statistics/adjust/adjust'
-import { contentSchema } from '../content/contentRequest'
+import { contentSchema } from '../terms/contentRequest'
 import { claimSchema, MAX_UNITS, testSchema } from '../terms/request'
 import { DRAWN, INDEPENDENT } from '../terms/sample'
 

@@ -5,12 +5,12 @@ import {
   homogeneityOfRates,
   homogeneityOfShares,
   oneWay,
-} from '@/statistics/inference/homogeneity'
+} from '@/statistics/describe/homogeneity'
 import { isWithin } from '@/statistics/inference/tailProbability'
 import { parameterOf } from '../all'
 import { checkFigures } from '../check'
 import { controlContent } from '../content/content'
-import type { Content } from '../content/contentRequest'
+import type { Content } from '../terms/contentRequest'
 import type { FindingOutcome } from '../finding'
 import type { CheckProblem } from '../prepareCheck'
 import type { IntervalFigures } from '../result'

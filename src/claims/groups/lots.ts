@@ -1,5 +1,5 @@
 import type { Moments } from '@/statistics/describe/moments'
-import type { Homogeneity } from '@/statistics/inference/homogeneity'
+import type { Homogeneity } from '@/statistics/describe/homogeneity'
 import type { CheckProblem } from '../prepareCheck'
 import { sampleOf } from '../sampleOf'
 import { failure, type Outcome, success } from '../terms/outcome'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ADJUSTMENTS } from '@/statistics/adjust/adjust'
-import { contentSchema } from '../content/contentRequest'
+import { contentSchema } from '../terms/contentRequest'
 import { claimSchema, evidenceSchema, testSchema } from '../terms/request'
 
 /** More inspections than any claim has. */

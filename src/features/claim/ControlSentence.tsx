@@ -1,11 +1,11 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { R87 } from '@/claims/terms/controlPlan'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { RegisteredPlan } from '@/desk/controlPlan'
 import { contentUnitOf, weighedIn } from '@/intake/sides'
-import { isVolume } from '@/claims/content/contentUnits'
+import { isVolume } from '@/claims/terms/contentUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -90,12 +90,9 @@ const TARE_WORDS: Readonly<Record<ClaimDraft['tareBy'], string>> = {
   packs: 'gross − the mean of empty packs',
 }
 
-const Density = chakra('span', { base: { whiteSpace: 'nowrap' } })
-
 function HowMeasured() {
   const { draft, setField } = useWorkbench()
   const unit = contentUnitOf(draft)
-  const mass = weighedIn(draft)
   return (
     <>
       <InlineChoice
@@ -104,20 +101,29 @@ function HowMeasured() {
         words={TARE_WORDS}
         onChange={(tareBy) => setField('tareBy', tareBy)}
       />{' '}
-      {draft.tareBy === 'stated' && (
-        <>
-          <InlineText label="Tare" placeholder="0.082" inputMode="decimal" {...useField('tare')} />{' '}
-          {mass ?? unit}
-        </>
-      )}
+      {draft.tareBy === 'stated' && <StatedTare />}
       {draft.tareBy === 'column' && <TareColumn />}
-      {unit && isVolume(unit) && (
-        <Density>
-          , by a density of{' '}
-          <InlineText label="Density" placeholder="no" inputMode="decimal" {...useField('density')} /> g/mL
-        </Density>
-      )}
+      {unit && isVolume(unit) && <ByDensity />}
     </>
+  )
+}
+
+function StatedTare() {
+  const { draft } = useWorkbench()
+  return (
+    <>
+      <InlineText label="Tare" placeholder="0.082" inputMode="decimal" {...useField('tare')} />{' '}
+      {weighedIn(draft) ?? contentUnitOf(draft)}
+    </>
+  )
+}
+
+function ByDensity() {
+  return (
+    <Together>
+      , by a density of{' '}
+      <InlineText label="Density" placeholder="no" inputMode="decimal" {...useField('density')} /> g/mL
+    </Together>
   )
 }
 

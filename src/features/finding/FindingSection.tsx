@@ -1,7 +1,10 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
-import { memo } from 'react'
+import { memo, useMemo } from 'react'
+import { withAllPacks } from '@/answers/claim'
+import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { useAnswer } from '@/ui/workbench/useAnswer'
 import type { CensusResult, ContentResult } from '@/claims/checkAnswer'
 import type { CheckResult } from '@/claims/result'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
@@ -20,6 +23,8 @@ import { Signing, type SignedLine } from './Signing'
 import { Beside } from './Beside'
 import { useChangedAfter } from './useChangedAfter'
 import { useFindingWords } from './useFindingWords'
+
+type Controlled = NonNullable<ReturnType<typeof useWorkbench>['control']>
 
 const Note = chakra('p', { base: { marginTop: '8px', maxWidth: '72ch' } })
 const Sentence = chakra('p', {
@@ -47,11 +52,7 @@ export function FindingSection({
   const whole = census ?? control
   return (
     <Section id="finding" number={number} title="Finding">
-      {whole ? (
-        <Untested finding={whole.result.finding} warnings={control?.result.warnings ?? []} />
-      ) : (
-        <Tested />
-      )}
+      {whole ? <Untested finding={whole.result.finding} control={control} /> : <Tested />}
       {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
       <Signing caseId={caseId} claimId={claimId} signed={signed} />
@@ -90,10 +91,10 @@ const Tested = memo(function Tested() {
 /** What is known of a lot that was measured whole, or what a control comes to. */
 function Untested({
   finding,
-  warnings,
+  control,
 }: Readonly<{
   finding: CensusResult['finding'] | ContentResult['finding']
-  warnings: ContentResult['warnings']
+  control: Controlled | undefined
 }>) {
   return (
     <>
@@ -101,15 +102,31 @@ function Untested({
       <Sentence>{finding.sentence}</Sentence>
       <Note>{finding.limits}</Note>
       {finding.basis && <Note>{finding.basis}</Note>}
+      {control && <WithEverything document={control.document} />}
       <Flex gap="12px" marginTop="8px">
         <CopyButton text={`${finding.sentence} ${finding.limits}`}>Copy the finding</CopyButton>
       </Flex>
       <ul>
-        {warnings.map(({ code, message }) => (
+        {control?.result.warnings.map(({ code, message }) => (
           <Warning key={code}>{message}</Warning>
         ))}
       </ul>
     </>
+  )
+}
+
+/** What a control comes to with the packs put back that are set aside: both are reported. */
+function WithEverything({ document }: Pick<Controlled, 'document'>) {
+  const everything = useMemo(() => withAllPacks(document), [document])
+  const answer = useAnswer(everything).answered?.answer
+  if (!everything || !answer) return null
+  return (
+    <Note>
+      With everything that is set aside:{' '}
+      {answer.ok
+        ? `${OUTCOME_WORDS[answer.finding.outcome].toLowerCase()}. ${answer.finding.sentence}`
+        : answer.error.message}
+    </Note>
   )
 }
 

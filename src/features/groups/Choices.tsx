@@ -5,6 +5,8 @@ import { useState, useTransition } from 'react'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { officerHere } from '@/ui/officer'
 import { TextLink } from '@/ui/TextLink'
+import type { CheckAnswer } from '@/claims/checkAnswer'
+import { pooledWords } from '@/words/en/groupsWords'
 import { keepGroups } from './actions'
 
 /** By which column's entries the claim is held against each group. */
@@ -86,6 +88,15 @@ export function LotChoice({
             : 'Test all their readings as one sample too, with the lot as what was drawn'}
         </TextLink>
       </Box>
+    </Box>
+  )
+}
+
+/** What all lots come to as one sample. */
+export function Pooled({ answer }: Readonly<{ answer: CheckAnswer }>) {
+  return (
+    <Box as="p" marginTop="8px" maxWidth="84ch" data-testid="pooled">
+      {pooledWords(answer)}
     </Box>
   )
 }

@@ -3,7 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { isControl } from '@/claims/checkAnswer'
-import type { ContentFigures } from '@/claims/content/contentResult'
+import type { ContentFigures } from '@/claims/terms/contentResult'
 import { samplingFor } from '@/claims/terms/controlPlan'
 import { drawUnits } from '@/statistics/resampling/drawUnits'
 import {

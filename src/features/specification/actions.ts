@@ -3,7 +3,7 @@
 import { revalidatePath } from 'next/cache'
 import { redirect } from 'next/navigation'
 import type { Outcome } from '@/claims/terms/outcome'
-import { addSpecification } from '@/server/claim/addSpecification'
+import { addSpecification } from '@/server/case/addSpecification'
 import { addressOfCase } from '@/server/identifier'
 
 /** Adds the claims of a specification to a case and shows it. */

@@ -1,16 +1,14 @@
 import { parse } from 'papaparse'
-import { METHODS, PARAMETERS } from '@/claims/terms/names'
-import { BURDENS, type Relation, RELATIONS } from '@/claims/terms/relations'
-import { numberOf, quotientOf, rational, sumOf } from '@/statistics/numeric/rational'
+import { type Relation, RELATIONS } from '@/claims/terms/relations'
 import { type ClaimWithoutSample, EMPTY_CLAIM } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
-import { METHOD_WORDS } from '@/words/en/methods'
-import { PARAMETER_WORDS } from '@/words/en/parameters'
-import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
-import { readNumber } from '../reading/number'
+import { RELATION_WORDS } from '@/words/en/relations'
 import { relationIn } from '../wordingRelation'
 import { matchColumn, type NamedColumn } from './matchColumn'
+import { optionsIn, parameterIn } from './options'
+import { problem } from './problem'
+import { valuesIn } from './values'
 
 /** More characteristics than any specification has, and a longer table than anybody writes. */
 const [MAX_ROWS, MAX_LENGTH] = [2000, 2_000_000]
@@ -184,19 +182,6 @@ function rowOf(cells: Cells, mark: DecimalMark, columns: readonly NamedColumn[])
   })
 }
 
-function parameterIn(text: string): Outcome<Pick<ClaimWithoutSample, 'parameter' | 'control'>> {
-  const seen = plain(text)
-  if (seen === '') return success({ parameter: 'mean', control: 'none' })
-  if (seen === 'net content') return success({ parameter: 'mean', control: 'net-content' })
-  const found = PARAMETERS.find(
-    (name) =>
-      name === seen || PARAMETER_WORDS[name].noun === seen || PARAMETER_WORDS[name].names.includes(seen),
-  )
-  if (found) return success({ parameter: found, control: 'none' })
-  const names = [...PARAMETERS.map((name) => PARAMETER_WORDS[name].noun), 'net content']
-  return failure(problem('parameter', `“${text}” is no parameter. Write one of: ${names.join(', ')}.`))
-}
-
 const SIGNS: Readonly<Record<string, Relation>> = {
   ...{ '≥': 'at-least', '>=': 'at-least', min: 'at-least', 'min.': 'at-least', minimum: 'at-least' },
   ...{ '≤': 'at-most', '<=': 'at-most', max: 'at-most', 'max.': 'at-most', maximum: 'at-most' },
@@ -229,125 +214,6 @@ function relationOfRow({ relation, tolerance }: Cells, isRange: boolean): Outcom
     )
   return success(found)
 }
-
-type Values = Readonly<{
-  value: string
-  tolerance?: readonly [string, string]
-  isRange: boolean
-  unit: string
-}>
-
-const RANGE = /^([+-]?[\d.,]+)\s*(?:to|\.\.\.?|…|–|—|-)\s*([+-]?[\d.,]+)\s*(\D*)$/i
-const WITH_UNIT = /^([+\-−]?\s*[\d.,]+(?:e[+-]?\d+)?)\s*(%|[^\d.,\s][^\d]*)?$/i
-
-/** The value with its tolerance, as texts; a range becomes its middle and half its width, as the decimals written. */
-function valuesIn({ value: text, tolerance }: Cells, mark: DecimalMark): Outcome<Values> {
-  if (text === '') return failure(problem('missing', 'It states no value.'))
-  const [, from, to, rangeUnit = ''] = RANGE.exec(text) ?? []
-  if (from !== undefined && to !== undefined) {
-    const ends = [from, to].map((end) => readNumber(end, mark))
-    if (!ends.every((end) => end.ok)) return failure(notANumber('value', text))
-    const [low, high] = ends.map((end) => rational((end as { value: number }).value)) as [
-      ReturnType<typeof rational>,
-      ReturnType<typeof rational>,
-    ]
-    const half = (sign: 1 | -1) =>
-      numberOf(quotientOf(sumOf(high, sign === 1 ? low : { ...low, over: -low.over }), rational(2)))
-    if (half(-1) < 0) return failure(problem('value', `“${text}” ends below where it begins. Turn it round.`))
-    const written = (number: number) => String(number).replace('.', mark === 'comma' ? ',' : '.')
-    if (tolerance !== '')
-      return failure(problem('tolerance', `The value “${text}” is a range already. Leave the tolerance out.`))
-    return success({
-      value: written(half(1)),
-      tolerance: [written(half(-1)), written(half(-1))],
-      isRange: true,
-      unit: rangeUnit.trim(),
-    })
-  }
-  const [, figure = '', unit = ''] = WITH_UNIT.exec(text) ?? []
-  const number = figure.replace(/\s/g, '')
-  if (!readNumber(number, mark).ok) return failure(notANumber('value', text))
-  const isPercent = unit.trim() === '%'
-  const read = toleranceIn(tolerance, mark)
-  if (!read.ok) return read
-  return success({
-    value: isPercent ? `${number} %` : number,
-    ...(read.value ? { tolerance: read.value } : {}),
-    isRange: false,
-    unit: isPercent ? '' : unit.trim(),
-  })
-}
-
-const BOTH = /^(?:±|\+\/-|\+-)?\s*([\d.,]+)$/
-const UP_DOWN = /^\+\s*([\d.,]+)\s*[/;\s]\s*[-−]\s*([\d.,]+)$/
-const DOWN_UP = /^[-−]\s*([\d.,]+)\s*[/;\s]\s*\+\s*([\d.,]+)$/
-
-function toleranceIn(text: string, mark: DecimalMark): Outcome<readonly [string, string] | undefined> {
-  if (text === '') return success(undefined)
-  const [both, upDown, downUp] = [BOTH, UP_DOWN, DOWN_UP].map((pattern) => pattern.exec(text))
-  const pair = both
-    ? [both[1]!, both[1]!]
-    : upDown
-      ? [upDown[2]!, upDown[1]!]
-      : downUp
-        ? [downUp[1]!, downUp[2]!]
-        : []
-  const [below, above] = pair
-  if (below === undefined || above === undefined || ![below, above].every((one) => readNumber(one, mark).ok))
-    return failure(
-      problem(
-        'tolerance',
-        `“${text}” is no tolerance. Write it in the unit of the value, such as 0.5, ±0.5 or +0.3/-0.2.`,
-      ),
-    )
-  return success([below, above])
-}
-
-type Options = Partial<Pick<ClaimWithoutSample, 'significanceLevel' | 'method' | 'burden'>>
-
-function optionsIn({ level, method, burden }: Cells, mark: DecimalMark): Outcome<Options> {
-  const options: { -readonly [K in keyof Options]: Options[K] } = {}
-  if (level !== '') {
-    const read = readNumber(level.replace('%', '').trim(), mark)
-    const value = read.ok ? read.value / (level.includes('%') ? 100 : 1) : Number.NaN
-    if (!(value > 0 && value < 1))
-      return failure(problem('level', `“${level}” is no level. Write one such as 0.05 or 5 %.`))
-    options.significanceLevel = level.includes('%')
-      ? String(numberOf(quotientOf(rational((read as { value: number }).value), rational(100))))
-      : level
-    if (mark === 'comma') options.significanceLevel = options.significanceLevel.replace('.', ',')
-  }
-  if (method !== '' && plain(method) !== 'auto') {
-    const found = METHODS.find(
-      (name) => name === plain(method) || METHOD_WORDS[name].name.toLowerCase() === plain(method),
-    )
-    if (!found)
-      return failure(
-        problem('method', `“${method}” is no method. Write one of: auto, ${METHODS.join(', ')}.`),
-      )
-    options.method = found
-  }
-  if (burden !== '') {
-    const found = BURDENS.find((name) => name === plain(burden) || BURDEN_WORDS[name] === plain(burden))
-    if (!found)
-      return failure(
-        problem(
-          'burden',
-          `“${burden}” is no burden. Write “${BURDEN_WORDS.challenge}” or “${BURDEN_WORDS.substantiate}”.`,
-        ),
-      )
-    options.burden = found
-  }
-  return success(options)
-}
-
-const problem = (path: string, message: string): Problem => ({ code: 'specification', path, message })
-
-const notANumber = (path: string, text: string) =>
-  problem(
-    path,
-    `“${text.slice(0, 60)}” is no value that can be read. Write a number, such as 14.8, or a range, such as 14.5 to 15.5.`,
-  )
 
 const tooManyCells = (cell: string) =>
   problem(

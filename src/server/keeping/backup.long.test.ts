@@ -86,7 +86,7 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
       copies.splice(
         0,
         copies.length,
-        ...copies.filter(({ table }) => !['seals', 'instruments'].includes(table)),
+        ...copies.filter(({ table }) => !['seals', 'instruments', 'control_plans'].includes(table)),
       ),
     ),
   )
@@ -113,7 +113,7 @@ test('the register of keys is restored with the rest, and stays where a backup k
   })
   kept.trueWeightDatabase = Promise.resolve(after)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key, name: 'A. Officer' }])
-  const newer = ['key_entries', 'file_chunks', 'seals', 'instruments']
+  const newer = ['key_entries', 'file_chunks', 'seals', 'instruments', 'control_plans']
   const older = withCopies((copies) =>
     copies.splice(0, copies.length, ...copies.filter(({ table }) => !newer.includes(table))),
   )

@@ -13,7 +13,7 @@ import { computing } from '../compute/computing'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
-import { findingRowsOf } from '../findings/findingRows'
+import { findingRowsOf } from './findingRows'
 import { isIdentifier } from '../identifier'
 import { readInput } from '../input'
 import {

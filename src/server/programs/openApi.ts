@@ -8,7 +8,7 @@ import { requestSchema } from '@/answers/jsonSchema'
 import { checkErrorSchema, claimAnswerSchema } from '@/claims/checkAnswer'
 import { sampleDraftSchema } from '@/desk/sampleDraft'
 import { sampleFileSchema } from '@/desk/sampleFile'
-import { findingRowSchema } from '../findings/findingRows'
+import { findingRowSchema } from './findingRows'
 import { CASE_ORDERS } from '@/data/caseRepository'
 
 const instant = z.iso.datetime()

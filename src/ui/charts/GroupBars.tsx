@@ -2,7 +2,7 @@ import type { DrawnBar } from '@/pictures/groupsLine'
 import type { Range } from '@/pictures/claimLine'
 
 /** In pixels: of a row of the picture. */
-const HEIGHT = 34
+const HEIGHT = 36
 const WIDTH = 300
 const ARROW = 6
 

@@ -1,13 +1,14 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import type { ContentFigures } from '@/claims/content/contentResult'
+import type { ContentFigures } from '@/claims/terms/contentResult'
 import { CRITERIA_HEADS, CRITERION_STATES, criterionLines, type PackNames } from '@/words/en/contentWords'
 import { DataTable } from './DataTable'
 
 const Mark = chakra('span', {
   base: {
     fontWeight: '600',
+    whiteSpace: 'nowrap',
     color: 'quiet',
     '&[data-state=met]': { color: 'finding.supported' },
     '&[data-state=not-met]': { color: 'finding.contradicted' },

@@ -2,6 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import { useDeferredValue, useMemo } from 'react'
+import { contentQuantity } from '@/words/en/contentWords'
 import { packsLine } from '@/words/en/packsLineWords'
 import { formatReading, withUnit } from '@/words/figures'
 import { ClaimLine } from '../charts/ClaimLine'
@@ -24,7 +25,7 @@ export function PacksLine() {
         },
         labels: {
           unit,
-          interval: '',
+          interval: shown ? `mean ${contentQuantity(shown.result.content, line.mean)}` : '',
           bound: '',
           claimed: line.marks.map(({ words }) => words),
           reading: (value: number) => withUnit(formatReading(value), unit),

@@ -5,7 +5,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useM
 import { asksForControl } from '@/answers/claim'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { ContentDocument } from '@/claims/content/contentRequest'
+import type { ContentDocument } from '@/claims/terms/contentRequest'
 import {
   type CensusResult,
   type ClaimDocument,

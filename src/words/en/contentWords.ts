@@ -1,5 +1,5 @@
 import type { ComputedContent } from '@/claims/content/content'
-import type { ContentFigures } from '@/claims/content/contentResult'
+import type { ContentFigures } from '@/claims/terms/contentResult'
 import type { ControlPlan } from '@/claims/terms/controlPlan'
 import { openConditions } from './conditionWords'
 import {
@@ -111,7 +111,7 @@ export function contentSentence(figures: ComputedContent, words: ContentWords): 
   const other = said.filter((_, at) => states[at] !== false)
   const verb = figures.outcome === 'contradicted' ? 'contradicts' : 'does not contradict'
   const decisive = failed.length > 0 ? failed : other
-  const rest = failed.length > 0 && other.length > 0 ? ` Else: ${other.join('; ')}.` : ''
+  const rest = failed.length > 0 && other.length > 0 ? ` The other criteria: ${other.join('; ')}.` : ''
   return `By the control plan “${controlPlan.name}” the sample of ${packs(n)} ${verb} that ${claimed(figures, words)}: ${decisive.join('; ')}.${rest}`
 }
 
@@ -202,7 +202,9 @@ export function controlFigures(figures: ContentFigures): readonly (readonly [str
     ...(standardDeviation === undefined
       ? []
       : [['Standard deviation', contentQuantity(figures, standardDeviation)] as const]),
-    ...(meanTare === undefined ? [] : [['Mean tare', formatFull(Number(meanTare.toPrecision(7)))] as const]),
+    ...(meanTare === undefined
+      ? []
+      : [['Mean tare', withUnit(formatFull(Number(meanTare.value.toPrecision(7))), meanTare.unit)] as const]),
     ['Tolerable deficiency T', whole(figures, deficiency)],
     ...(toPass.meanError === undefined
       ? []
@@ -223,7 +225,7 @@ export const OPERATING_HEADS = [
   'Short on average by',
   'Passes the first criterion',
   'Passes all three',
-  'Standard error',
+  'Its standard error',
 ] as const
 
 /** How often lots pass that are short on average by more and more. */

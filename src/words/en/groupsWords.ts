@@ -2,10 +2,9 @@ import { type CheckAnswer, isTested } from '@/claims/checkAnswer'
 import type { GroupFigures } from '@/claims/groups/judged'
 import type { FindingOutcome } from '@/claims/finding'
 import type { Adjustment } from '@/statistics/adjust/adjust'
-import type { Homogeneity } from '@/statistics/inference/homogeneity'
+import type { Homogeneity } from '@/statistics/describe/homogeneity'
 import type { Parameter } from '@/claims/terms/names'
-import { type Display, displayOf, shownValue } from '../display'
-import { intervalWords } from './claimLineWords'
+import { type Display, displayOf, shownNumber, shownValue } from '../display'
 import {
   decimalsFor,
   formatCount,
@@ -25,6 +24,14 @@ export const ADJUSTMENT_WORDS: Readonly<Record<Adjustment, string>> = {
   'benjamini-hochberg': 'Benjamini and Hochberg',
 }
 
+export const ADJUSTMENT_SOURCES: Readonly<Record<Adjustment, string>> = {
+  holm: 'Holm (1979), Scandinavian J. of Statistics 6, 65-70',
+  'benjamini-hochberg': 'Benjamini & Hochberg (1995), J. Royal Statistical Society B 57, 289-300',
+}
+/** Of the analysis of variance, and of the chi-square tests of shares and rates. */
+export const BETWEEN_SOURCE =
+  'Fisher (1925), Statistical Methods for Research Workers; Searle, Casella & McCulloch (1992), Variance Components, 3.6'
+
 /** What an adjustment keeps at the level. */
 export function adjustmentWords(
   adjustment: Adjustment,
@@ -34,8 +41,8 @@ export function adjustmentWords(
 ): string {
   const why = `${formatCount(count)} ${what} were tested, and each test may go wrong by chance.`
   return adjustment === 'holm'
-    ? `${why} Holm’s adjustment keeps the chance of even one wrong rejection among them at ${formatPercent(level)}. The intervals are not adjusted: each is of its own group alone.`
-    : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, at ${formatPercent(level)}, where the tests do not bear on one another. The intervals are not adjusted: each is of its own group alone.`
+    ? `${why} Holm’s adjustment keeps the chance of even one wrong rejection among them at ${formatPercent(level)}. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
+    : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, at ${formatPercent(level)}, where the tests do not bear on one another. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
 }
 
 export const groupName = (label: string): string => (label === '' ? 'no entry' : label)
@@ -108,6 +115,8 @@ export type GroupSubject = Readonly<{
   decimals: number | undefined
   isControl: boolean
   level: number
+  /** What the codes of the column mean. */
+  meanings?: Readonly<Record<string, string>>
 }>
 
 /** Decimals that fit the scatter of most of the lines. */
@@ -154,11 +163,11 @@ export function shownLines(
     const size = events === undefined ? formatCount(n) : `${formatCount(events)} events`
     const isTested = line.method !== undefined
     return {
-      label: groupName(label),
+      label: nameIn(subject, label),
       n: `${size}${setAside(line.setAside)}`,
       estimate: estimate === undefined ? '' : shownValue(estimate, display),
       interval: interval
-        ? intervalWords(interval, display).replace(' interval', '')
+        ? endsOf(interval, display)
         : beyondT === undefined
           ? ''
           : `${formatCount(beyondT)} beyond T, ${formatCount(beyondTwiceT!)} beyond 2T`,
@@ -171,11 +180,32 @@ export function shownLines(
   })
 }
 
+/** A group by what its code means, with the code. */
+const nameIn = ({ meanings = {} }: GroupSubject, label: string): string =>
+  Object.hasOwn(meanings, label) ? `${meanings[label]} (${label})` : groupName(label)
+
+/** The level of the intervals, where all have one. */
+function levelOf(lines: readonly Line[]): string {
+  const levels = new Set(lines.flatMap(({ interval }) => (interval ? [interval.level] : [])))
+  return levels.size === 1 ? `${formatPercent([...levels][0]!)} interval` : 'Interval'
+}
+
+/** The ends of an interval, the level of which stands over the column. */
+function endsOf({ lower, upper }: NonNullable<Line['interval']>, display: Display): string {
+  const ends = [lower, upper].map((end) => (end === undefined ? undefined : shownNumber(end, display)))
+  if (ends[0] === undefined) return ends[1] === undefined ? 'no end' : `up to ${ends[1]}`
+  return ends[1] === undefined ? `from ${ends[0]}` : `${ends[0]} to ${ends[1]}`
+}
+
 /** The heads of such a table. */
-export const lineHeads = (name: string, isControl: boolean): readonly string[] =>
+export const lineHeads = (
+  name: string,
+  { isControl }: GroupSubject,
+  lines: readonly Line[],
+): readonly string[] =>
   isControl
     ? [name, 'n', 'Mean content', 'Packs short', 'Finding']
-    : [name, 'n', 'Estimate', 'Interval', 'p-value', 'Adjusted', 'By itself', 'Taken together']
+    : [name, 'n', 'Estimate', levelOf(lines), 'p-value', 'Adjusted', 'By itself', 'Taken together']
 
 /** The cells of a line, under these heads. */
 export const lineCells = (line: ShownLine, isControl: boolean): readonly string[] => {

@@ -1,5 +1,5 @@
 import type { ContentResult } from '@/claims/checkAnswer'
-import type { ContentDocument } from '@/claims/content/contentRequest'
+import type { ContentDocument } from '@/claims/terms/contentRequest'
 import { packsOf } from '@/claims/content/packs'
 import { formatCount, formatFull, withoutMadeUpDigits, withUnit } from '../figures'
 

@@ -13,6 +13,7 @@ export const PART_WORDS: Readonly<Record<PartName, string>> = {
   pictures: 'pictures',
   test: 'figures of the test',
   'cross-examination': 'cross-examination',
+  groups: 'groups and lots',
   working: 'working, as an appendix',
   sources: 'methods and sources',
   'simultaneous-intervals': 'simultaneous intervals',

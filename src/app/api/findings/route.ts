@@ -1,4 +1,4 @@
-import { exportDocket } from '@/server/findings/exportFindings'
+import { exportDocket } from '@/server/programs/exportFindings'
 import { answerWith, download } from '@/server/programs/answer'
 
 /** The findings of all cases that answer the docket's query, as data: `format=csv` or `xlsx`. */

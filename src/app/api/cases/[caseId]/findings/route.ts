@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { exportFindings, FINDING_FORMATS } from '@/server/findings/exportFindings'
+import { exportFindings, FINDING_FORMATS } from '@/server/programs/exportFindings'
 import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'
 

@@ -4,7 +4,6 @@ import { ColumnOfGroups } from '@/features/groups/Choices'
 import { GroupsView, NothingCompared } from '@/features/groups/GroupsView'
 import { readClaim } from '@/server/claim/readClaim'
 import { readGroups } from '@/server/groups/groups'
-import { claimedIn, subjectOfGroups } from '@/intake/groupSubject'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
@@ -40,9 +39,8 @@ export default async function GroupsPage({ params }: Props) {
           title={title}
           what="groups"
           name={draft.groupsBy}
-          claimed={claimedIn(draft)}
-          subject={subjectOfGroups(draft)}
-          adjustment={draft.adjustment}
+          draft={draft}
+          codes={sample.draft.columns.find(({ name }) => name === draft.groupsBy)?.codes}
           compared={{
             lines: compared.value.groups,
             ...(compared.value.between ? { between: compared.value.between } : {}),

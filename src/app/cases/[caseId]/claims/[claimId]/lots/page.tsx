@@ -1,12 +1,10 @@
 import { Box } from '@chakra-ui/react'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { LotChoice } from '@/features/groups/Choices'
+import { LotChoice, Pooled } from '@/features/groups/Choices'
 import { GroupsView, NothingCompared } from '@/features/groups/GroupsView'
 import { readClaim } from '@/server/claim/readClaim'
 import { readLotsOf } from '@/server/groups/groups'
-import { claimedIn, subjectOfGroups } from '@/intake/groupSubject'
-import { pooledWords } from '@/words/en/groupsWords'
 import { caseTitle } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
@@ -56,9 +54,7 @@ export default async function LotsPage({ params, searchParams }: Props) {
           title={title}
           what="lots"
           name="lot"
-          claimed={claimedIn(draft)}
-          subject={subjectOfGroups(draft)}
-          adjustment={draft.adjustment}
+          draft={draft}
           compared={{
             lines: compared.value.lots,
             ...(compared.value.between ? { between: compared.value.between } : {}),
@@ -70,11 +66,7 @@ export default async function LotsPage({ params, searchParams }: Props) {
               {label} is not among them: {why}
             </Box>
           ))}
-          {compared.value.pooled && (
-            <Box as="p" marginTop="8px" data-testid="pooled">
-              {pooledWords(compared.value.pooled)}
-            </Box>
-          )}
+          {compared.value.pooled && <Pooled answer={compared.value.pooled} />}
         </GroupsView>
       ) : (
         <NothingCompared

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CONTENT_UNITS } from './contentUnits'
-import { controlPlanSchema } from '../terms/controlPlan'
+import { controlPlanSchema } from './controlPlan'
 
 const figure = z.number()
 /** Indexes of packs, from 0. */
@@ -17,7 +17,7 @@ export const contentFiguresSchema = z.strictObject({
   plan: z.strictObject({ n: figure.optional(), allowed: figure, isThePlans: z.boolean() }),
   tolerableDeficiency: figure,
   /** Of the empty packs, in the unit that they were weighed in. */
-  meanTare: figure.optional(),
+  meanTare: z.strictObject({ value: figure, unit: z.enum(CONTENT_UNITS) }).optional(),
   /** Met where `sum`, the mean error and f·s, is not below 0; of one pack only the error is known. */
   average: z.strictObject({
     meanError: figure,

@@ -4,10 +4,10 @@ import { claimDraftSchema } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { findSample } from '@/data/sampleRepository'
 import { bySchema } from '../doer'
-import { inCase } from '../case/changeCase'
+import { inCase } from './changeCase'
 import { readInput } from '../input'
 import { notFound } from '../problems'
-import { addClaim } from './addClaim'
+import { addClaim } from '../claim/addClaim'
 
 /** More claims than a case is kept with at once. */
 const MAX_CLAIMS = 500

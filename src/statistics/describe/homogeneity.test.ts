@@ -1,4 +1,4 @@
-import { moments } from '../describe/moments'
+import { moments } from './moments'
 import { homogeneityOfRates, homogeneityOfShares, oneWay } from './homogeneity'
 
 // NIST Statistical Reference Datasets, analysis of variance, SiRstv: readings and certified values from memory; the F that

@@ -8,7 +8,7 @@ import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { notFound } from '../problems'
-import { casesQuerySchema } from '../programs/openApi'
+import { casesQuerySchema } from './openApi'
 import { FINDING_FIELDS, type FindingRow, findingRowsOf } from './findingRows'
 
 export const FINDING_FORMATS = ['csv', 'xlsx'] as const

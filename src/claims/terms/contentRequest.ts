@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { entriesSchema } from '../terms/entries'
-import { DRAWN, INDEPENDENT } from '../terms/sample'
-import { MAX_UNITS } from '../terms/request'
-import { controlPlanSchema } from '../terms/controlPlan'
+import { entriesSchema } from './entries'
+import { DRAWN, INDEPENDENT } from './sample'
+import { MAX_UNITS } from './request'
+import { controlPlanSchema } from './controlPlan'
 import { CONTENT_UNITS, MASS_UNITS } from './contentUnits'
 
 const measured = z.array(z.number().nonnegative())

@@ -1,6 +1,6 @@
 import { chiSquare } from '../distributions/chiSquare'
 import { fDistribution } from '../distributions/fDistribution'
-import type { Moments } from '../describe/moments'
+import type { Moments } from './moments'
 import { compensatedSum } from '../numeric/compensatedSum'
 
 /** Whether groups differ by more than chance, and by how much their means scatter beside the readings in each. */

@@ -1,0 +1,54 @@
+import { parameterOf } from '@/claims/all'
+import type { GroupsDocument } from '@/claims/groups/groupsRequest'
+import type { Claim } from '@/claims/terms/claim'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import type { CheckDocument } from '@/claims/terms/request'
+import { cellText, numberAt, type NumberColumn } from '@/intake/sheet/columns'
+import { keptRows } from '@/intake/sheet/keepRows'
+import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
+import { clustersOf, type From, needed, noRows, notANumber, notOneOf } from './csvParts'
+
+/** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
+export function groupsOf(
+  { options, column: name, sheet, kept, claim }: From,
+  stated: Readonly<{ claim: Claim; test: NonNullable<CheckDocument['test']> }>,
+): Outcome<GroupsDocument> {
+  const { by, adjust, cluster, lot } = options
+  if (lot !== undefined) return failure(notWithGroups('--lot', 'the size of one lot'))
+  if (adjust !== undefined && !ADJUSTMENTS.some((one) => one === adjust))
+    return failure(notOneOf('--adjust', adjust, ADJUSTMENTS))
+  const all = keptRows(sheet, kept, 'point')
+  if (!all.ok) return all
+  const column = sheet.columns.find((one) => one.name === name)!
+  const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
+  if (isMarked && options.success === undefined)
+    return failure(needed('--success', 'the value in the column that counts as a success'))
+  if (!isMarked && column.kind !== 'number') return failure(notANumber(column, all.value))
+  const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
+  if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
+  const clusters = clustersOf(sheet, cluster, rows)
+  if (!clusters.ok) return clusters
+  const groups = sheet.columns.find((one) => one.name === by)!
+  const values = rows.map((row) => {
+    const text = cellText(column, row)
+    return text === ''
+      ? null
+      : isMarked
+        ? Number(text === options.success)
+        : numberAt(column as NumberColumn, row)
+  })
+  return success({
+    groups: {
+      ...stated,
+      ...{ values, labels: rows.map((row) => cellText(groups, row).trim()) },
+      ...clusters.value,
+      ...(parameterOf(claim.parameter).sample === 'events' ? { exposures: 1 } : {}),
+      ...(adjust === undefined ? {} : { adjust: adjust as Adjustment }),
+    },
+  })
+}
+
+function notWithGroups(option: string, what: string) {
+  const message = `${option} states ${what}, and the groups of --by are several. Leave one of the two out.`
+  return { code: 'not-together', path: option, message }
+}
