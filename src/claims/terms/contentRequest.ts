@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import { entriesSchema } from './entries'
 import { DRAWN, INDEPENDENT } from './sample'
-import { MAX_UNITS } from './request'
 import { controlPlanSchema } from './controlPlan'
 import { CONTENT_UNITS, MASS_UNITS } from './contentUnits'
 
@@ -50,9 +49,6 @@ export const contentSchema = z.strictObject({
 })
 
 export const contentRequestSchema = z.strictObject({ id: z.string().optional(), content: contentSchema })
-
-/** The same with no more packs than the rest of the core works out to the last digit. */
-export const MAX_PACKS = MAX_UNITS
 
 export type ContentDocument = z.input<typeof contentRequestSchema>
 export type Content = z.output<typeof contentSchema>

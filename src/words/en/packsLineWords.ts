@@ -15,6 +15,9 @@ export type PacksLine = Readonly<{
   description: string
 }>
 
+/** Of more packs a circle stands for many, and no error is read from it. */
+const MAX_EXACT = 20_000
+
 /** The picture of a control of net content, in figures and in words. */
 export function packsLine({ content }: ContentDocument, result: ContentResult): PacksLine | undefined {
   const packs = packsOf(content)
@@ -25,7 +28,9 @@ export function packsLine({ content }: ContentDocument, result: ContentResult): 
   const [beyond, farBeyond] = [new Set(beyondT.rows), new Set(beyondTwiceT.rows)]
   const shown = (value: number) => withUnit(formatFull(withoutMadeUpDigits(value)), unit)
   return {
-    errors: indexes.map((index) => withoutMadeUpDigits(packs.value.contents[index]! - nominal)),
+    errors: indexes.map((index) =>
+      indexes.length > MAX_EXACT ? packs.value.contents[index]! - nominal : packs.value.errorAt(index),
+    ),
     shorts: indexes.map((index) => (farBeyond.has(index) ? 2 : beyond.has(index) ? 1 : 0)),
     indexes,
     mean: average.meanError,

@@ -1,0 +1,118 @@
+import { groups } from '@/answers/groups'
+import {
+  adjustmentWords,
+  alikeWords,
+  betweenWords,
+  displayOfLines,
+  groupsHeadline,
+  lineCells,
+  lineHeads,
+  orderedLines,
+  shownLines,
+} from './groupsWords'
+
+const plain = (text: string) => text.replaceAll('\u202f', ' ').replaceAll('\u2212', '-')
+const answer = groups({
+  groups: {
+    claim: { parameter: 'mean', relation: 'at-most', value: 2 },
+    values: [1.8, 2.1, 1.9, 2.4, 2.6, 2.5, 1.7, 2.2, 2.1, 2.3],
+    labels: ['10', '10', '10', '7', '7', '7', 'east', '2', '2', '2'],
+  },
+})
+const lines = answer.ok ? answer.groups : []
+const subject = {
+  parameter: 'mean',
+  unit: 'd',
+  exposureUnit: '',
+  decimals: undefined,
+  isControl: false,
+  level: 0.05,
+  meanings: { 7: 'North quay' },
+} as const
+
+test('the headline counts what contradicts, by itself and taken together, and what is not tested', () => {
+  expect(groupsHeadline(lines)).toBe(
+    '2 of 3 groups contradict the claim, taken together 1; one is not tested.',
+  )
+  const weaker = lines.map((line) => ({
+    ...line,
+    ...(line.together ? { together: 'not-contradicted' as const } : {}),
+  }))
+  expect(groupsHeadline(weaker, 'lots')).toBe(
+    '2 of 3 lots contradict the claim, taken together 0; one is not tested.',
+  )
+  const supports = lines.map((line) => ({
+    ...line,
+    ...(line.outcome ? { outcome: 'supported' as const, together: 'supported' as const } : {}),
+  }))
+  expect(groupsHeadline(supports)).toBe(
+    '3 of 3 groups support the claim, taken together the same; one is not tested.',
+  )
+})
+
+test('lines in an order, those not judged last', () => {
+  const order = (by: Parameters<typeof orderedLines>[1]) => orderedLines(lines, by).map(({ label }) => label)
+  expect(order('estimate')).toEqual(['7', '2', '10', 'east'])
+  expect(order('p-value')).toEqual(['7', '2', '10', 'east'])
+  expect(order('name')).toEqual(['2', '7', '10', 'east'])
+  expect(order('size')).toEqual(['2', '7', '10', 'east'])
+  const dated = [
+    { label: 'b', n: 1, day: '2026-02-01' },
+    { label: 'a', n: 1 },
+    { label: 'c', n: 1, day: '2026-01-01' },
+  ]
+  expect(orderedLines(dated, 'day').map(({ label }) => label)).toEqual(['c', 'b', 'a'])
+})
+
+test('the cells of a line, to decimals that fit most intervals', () => {
+  const display = displayOfLines(lines, subject)
+  const shown = shownLines(lines, subject, display).map((line) => lineCells(line, false).map(plain))
+  expect(lineHeads('depot', subject, lines).map(plain)).toEqual([
+    'depot',
+    'n',
+    'Estimate',
+    '95 % interval',
+    'p-value',
+    'Adjusted',
+    'By itself',
+    'Taken together',
+  ])
+  expect(shown[1]).toEqual([
+    'North quay (7)',
+    '3',
+    '2.50 d',
+    '2.25 to 2.75',
+    '0.0065',
+    '0.020',
+    'Contradicted',
+    'the same',
+  ])
+  expect(shown[2]![6]).toMatch(/^Not tested\. One reading is given/)
+  expect(shown[2]!.slice(2, 6)).toEqual(['', '', '', ''])
+})
+
+test('what an adjustment keeps, in its own words', () => {
+  expect(plain(adjustmentWords('holm', 12, 0.05))).toMatch(
+    /^12 groups were tested.*even one wrong rejection among them at 5 %.*of its own group alone\.$/,
+  )
+  expect(plain(adjustmentWords('benjamini-hochberg', 3, 0.01, 'lots'))).toMatch(
+    /^3 lots were tested.*share of wrong rejections.*at 1 %.*of its own lot alone\.$/,
+  )
+})
+
+test('whether groups differ is no claim that they are alike', () => {
+  const far = { statistic: 24, df: 1, dfWithin: 4, pValue: 0.008, betweenVariance: 4, withinVariance: 1 }
+  expect(plain(betweenWords(far, 'lots', 'kg'))).toBe(
+    'The lots differ by more than chance explains at 5 %: F = 24.000 on 1 and 4 degrees of freedom, p = 0.0080. Standard deviation between lots 2 kg, within them 1 kg; the test takes the scatter within each for alike.',
+  )
+  expect(betweenWords({ statistic: 0.5, df: 2, pValue: 0.78 })).toMatch(
+    /^That the groups differ is not shown at 5 %: chi-square = 0\.500 on 2/,
+  )
+})
+
+test('names that may be one are asked about, and others not', () => {
+  expect(alikeWords(['North', 'north ', 'NORTH', 'south'])).toContain(
+    '“North” and “north ” and “NORTH” differ only in spaces or capitals',
+  )
+  expect(alikeWords(['a', 'b', 'ab'])).toBe('')
+})
