@@ -285,6 +285,74 @@ test('prints the JSON Schema of its requests', () => {
   expect(schema.anyOf).toHaveLength(10)
 })
 
+test('a claim against each group of a column, and a whole specification against one file', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-'))
+  const [file, spec] = ['log.csv', 'spec.csv'].map((name) => path.join(folder, name)) as [string, string]
+  writeFileSync(
+    file,
+    'depot,mass,flue,ok\nnorth,14.9,158,yes\nnorth,15.1,161,no\nsouth,15.2,163,yes\nsouth,15.3,160,yes\nsouth,,,\neast,15,162,yes\n',
+  )
+  writeFileSync(
+    spec,
+    'characteristic,relation,value,unit,column\nmass,at least,15,kg,\nflue temperature,about,160,°C,\nflue,at most,160,°C,\nvoltage,at least,230,V,volts\n',
+  )
+  const asked = (...args: readonly string[]) => {
+    const { status, results } = run(['check', '--csv', file, ...args])
+    return { status, answer: JSON.parse(results[0]!) }
+  }
+  const claimed = ['--column', 'mass', '--claim', 'mean at least 15 kg'] as const
+  const grouped = asked(...claimed, '--by', 'depot', '--adjust', 'benjamini-hochberg')
+  expect(grouped).toMatchObject({
+    status: 0,
+    answer: {
+      groups: [
+        { label: 'north', n: 2 },
+        { label: 'south', n: 2 },
+        { label: 'east', why: expect.any(String) },
+      ],
+    },
+  })
+  const shares = asked(
+    '--column',
+    'ok',
+    '--claim',
+    'share at least 90 %',
+    '--success',
+    'yes',
+    '--by',
+    'depot',
+  ).answer
+  expect(shares.groups).toMatchObject([{ estimate: 0.5 }, { estimate: 1, n: 2 }, { estimate: 1 }])
+  for (const [args, where] of [
+    [[...claimed, '--by', 'shop'], 'csv'],
+    [[...claimed, '--by', 'depot', '--adjust', 'none'], '--adjust'],
+    [[...claimed, '--adjust', 'holm'], '--by'],
+    [[...claimed, '--by', 'depot', '--lot', '40'], '--lot'],
+    [['--spec', spec, '--lot', '40'], '--lot'],
+    [['--spec', spec, '--column', 'mass'], '--column'],
+    [['--spec', path.join(folder, 'none.csv')], '--spec'],
+  ] as const)
+    expect(asked(...args)).toMatchObject({ status: 1, answer: { ok: false, error: { path: where } } })
+  const specified = asked('--spec', spec, '--where', 'ok = yes', '--alpha', '0.01')
+  expect(specified.status).toBe(1)
+  const [mass, about, flue, voltage] = specified.answer.specification
+  expect(mass).toMatchObject({
+    line: 2,
+    column: 'mass',
+    matched: 'named',
+    answer: { ok: true, sample: { n: 4 }, test: { significanceLevel: 0.01 } },
+    together: { pValue: expect.any(Number) },
+  })
+  expect(about.problem.message).toContain('“about” is no relation')
+  expect(flue).toMatchObject({ column: 'flue', answer: { ok: true } })
+  expect(voltage.problem.message).toContain('no column “volts”')
+  const p = [mass, flue].map((line) => line.answer.test.pValue)
+  expect(Math.min(...[mass, flue].map((line) => line.together.pValue))).toBe(Math.min(1, 2 * Math.min(...p)))
+  const { results } = run(['check', '--csv', file, '--spec', spec, '--pretty'])
+  expect(results).toHaveLength(4)
+  expect(results[1]).toMatch(/^Line 3, flue temperature: refused\./)
+})
+
 test('answers every kind of request, and sums each up for people', () => {
   const requests = [
     { describe: { values: [1, 2, 3, 4, 100] } },

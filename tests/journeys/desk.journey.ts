@@ -11,7 +11,7 @@ const PATIENCE_MS = 40_000
 const TRUE_WEIGHT = path.resolve(__dirname, '../../bin/true-weight')
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-desk-'))
 const journey = startJourney(['--demo'], {
-  arrive: ({ driver }) => see(driver, '6 cases', '[role=search]'),
+  arrive: ({ driver }) => see(driver, '8 cases', '[role=search]'),
   borne: /altered\.zip .* status of 400/,
 })
 
@@ -238,10 +238,10 @@ test('everything is backed up and restored while the server runs', async () => {
     spawnSync('npm', ['run', '--silent', what, '--', file, '--data', server.data], { encoding: 'utf8' })
   expect(keep('backup')).toMatchObject({ status: 0, stdout: expect.stringContaining(file) })
   await driver.get(server.address)
-  await see(driver, '6 cases', '[role=search]')
+  await see(driver, '8 cases', '[role=search]')
   await openCase(driver, 'Something else')
-  expect(keep('restore').stdout).toMatch(/6 cases\. What was there before is kept in .*before-restore/)
+  expect(keep('restore').stdout).toMatch(/8 cases\. What was there before is kept in .*before-restore/)
   await driver.get(server.address)
-  await see(driver, '6 cases', '[role=search]')
+  await see(driver, '8 cases', '[role=search]')
   expect(keep('backup')).toMatchObject({ status: 1, stderr: expect.stringContaining('is there already') })
 })

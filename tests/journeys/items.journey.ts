@@ -17,7 +17,7 @@ import { atClaim, startJourney, step } from './journey'
 // Items by their readings, clusters, finite lots, columns made of columns, limits, instruments and a claim without a value,
 // on the demo: its figures are the core's, which the reference values hold.
 
-const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, '6 cases', '[role=search]') })
+const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, '8 cases', '[role=search]') })
 const VISIT = 'Visit to the Emberwick store'
 const at = (claim: string) => atClaim(VISIT, claim)(journey)
 

@@ -17,7 +17,7 @@ import {
 } from './browser'
 import { atClaim, startJourney, step } from './journey'
 
-const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, '6 cases', '[role=search]') })
+const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, '8 cases', '[role=search]') })
 
 const press = (words: string) => pressButton(journey.driver, words)
 const GRID = By.css('[role=grid]')

@@ -63,8 +63,14 @@ export function CaseView({
         </TextLink>
         <DownloadLink href={`/api/cases/${id}/file`}>Case file (ZIP)</DownloadLink>
         <span>
-          Findings as <DownloadLink href={`/api/cases/${id}/findings`}>CSV</DownloadLink> or{' '}
-          <DownloadLink href={`/api/cases/${id}/findings?format=xlsx`}>XLSX</DownloadLink>
+          Findings as{' '}
+          <DownloadLink href={`/api/cases/${id}/findings`} textDecoration="underline">
+            CSV
+          </DownloadLink>{' '}
+          or{' '}
+          <DownloadLink href={`/api/cases/${id}/findings?format=xlsx`} textDecoration="underline">
+            XLSX
+          </DownloadLink>
         </span>
         <Flex gap="10px" marginInlineStart={{ base: 0, md: 'auto' }} wrap="wrap">
           <ActionButton action={openAfterPattern.bind(null, id)}>Duplicate as a template</ActionButton>

@@ -86,8 +86,13 @@ function Found({ cases, total, pageSize, choice }: Page) {
       {total > 0 && (
         <Box as="p" marginTop="14px" color="quiet">
           The findings of {total === 1 ? 'this case' : `these ${formatCount(total)} cases`} as{' '}
-          <DownloadLink href={dataAddressOf(choice, 'csv')}>CSV</DownloadLink> or{' '}
-          <DownloadLink href={dataAddressOf(choice, 'xlsx')}>XLSX</DownloadLink>
+          <DownloadLink href={dataAddressOf(choice, 'csv')} textDecoration="underline">
+            CSV
+          </DownloadLink>{' '}
+          or{' '}
+          <DownloadLink href={dataAddressOf(choice, 'xlsx')} textDecoration="underline">
+            XLSX
+          </DownloadLink>
         </Box>
       )}
     </>

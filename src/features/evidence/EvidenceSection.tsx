@@ -27,7 +27,8 @@ import { CountField, EventFields, ExposureField, SummaryFields } from './Summary
 import { UnreadList } from './UnreadList'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
-const Counted = chakra('p', { base: { marginBottom: '8px' } })
+/** Its words are controls: they stand apart where lines wrap. */
+const Counted = chakra('p', { base: { marginBottom: '8px', lineHeight: '1.9' } })
 
 /** What was measured, how it was brought in, and which part of it the claim is held against. */
 export function EvidenceSection({
@@ -102,12 +103,12 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
     )
   return (
     <>
-      <p>
+      <Box as="p" lineHeight="1.9">
         Held against <SampleChoice caseId={caseId} samples={samples} />, given as <SampleKindChoice />.{' '}
         <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent" textDecoration="underline">
           The whole sample
         </TextLink>
-      </p>
+      </Box>
       <Given />
       <EachRow />
       <ProblemLines problems={problems} onWrite={setFields} />

@@ -66,11 +66,11 @@ export function LotChoice({
     start(async () => void (await keepGroups(claimId, { lots: next }, officerHere())))
   }
   return (
-    <Box role="group" aria-label="Lots" marginTop="8px" aria-busy={isRunning}>
+    <Box role="group" aria-label="Which lots" marginTop="8px" aria-busy={isRunning}>
       <p>Held against {own.name}, the claim’s own sample, and against:</p>
       {samples.length === 0 && <Box color="quiet">There is no other sample in the case.</Box>}
       {samples.map(({ id, name }) => (
-        <Box as="label" key={id} display="flex" gap="8px" alignItems="center">
+        <Box as="label" key={id} display="flex" gap="8px" alignItems="center" minHeight="28px">
           <input
             type="checkbox"
             checked={ids.includes(id)}

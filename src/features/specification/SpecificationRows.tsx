@@ -58,7 +58,7 @@ export function SpecificationRows({
         <Table aria-label="Rows of the specification">
           <thead>
             <tr>
-              {['Line', 'Claim', 'Held against', ''].map((head) => (
+              {['Line', 'Claim', 'Held against', 'How it was found'].map((head) => (
                 <Head key={head} scope="col">
                   {head}
                 </Head>

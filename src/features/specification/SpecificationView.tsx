@@ -60,7 +60,7 @@ export function SpecificationView({
       <Box as="p" marginTop="8px" maxWidth="76ch">
         Paste a table with its header, or drop a CSV file on the field: each row becomes a claim. Its columns
         are {SPECIFICATION_HEADS.join(', ')}; characteristic and value are needed.{' '}
-        <DownloadLink href={TEMPLATE} download="specification.csv">
+        <DownloadLink href={TEMPLATE} download="specification.csv" textDecoration="underline">
           A template to fill in
         </DownloadLink>
       </Box>
