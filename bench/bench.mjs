@@ -1,9 +1,10 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|reading|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work.
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|groups|reading|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work.
 import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { measureCore } from './core.mjs'
 import { measureDesk } from './desk.mjs'
 import { measureDrop } from './drop.mjs'
 import { measureExamination } from './examination.mjs'
+import { measureGroups } from './groups.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { measureReading } from './reading.mjs'
 import { measureSheet } from './sheet.mjs'
@@ -14,6 +15,7 @@ import { measureStored } from './stored.mjs'
 const BENCHES = {
   core: measureCore,
   examination: measureExamination,
+  groups: measureGroups,
   reading: measureReading,
   sheet: measureSheet,
   stored: measureStored,

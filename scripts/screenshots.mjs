@@ -1,6 +1,5 @@
 // Takes the pictures of docs/screenshots anew, from the demo: `npm run screenshots`.
-import { mkdtempSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { By, until } from 'selenium-webdriver'
 import { withWorkbench } from '../bench/workbench.mjs'
@@ -11,17 +10,6 @@ const SIZE = { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false }
 /** Fonts and the chart are in place by then. */
 const SETTLING_MS = 1200
 const PATIENCE_MS = 30_000
-
-/** A made-up log of weighed sacks. */
-function writeLog() {
-  const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'bagging-log.csv')
-  const lines = Array.from({ length: 1200 }, (_, i) => {
-    const mass = (14.95 + Math.sin(i * 12.9898) / 10).toFixed(2)
-    return `2026-11-${String(1 + (i % 20)).padStart(2, '0')},${1 + (i % 3)},${i % 97 === 13 ? '' : mass},${i % 2 ? 'Orra' : 'Tindle'}`
-  })
-  writeFileSync(file, ['day,line,mass,shift', ...lines].join('\n'))
-  return file
-}
 
 ownTemporaryFolder()
 await withWorkbench(async (driver) => {
@@ -45,9 +33,6 @@ await withWorkbench(async (driver) => {
     await take(`workbench-${section}`)
   }
   await driver.executeScript('scrollTo(0, 0)')
-  await colours('dark')
-  await take('workbench-dark')
-  await colours('light')
   const there = (xpath) => driver.wait(until.elementLocated(By.xpath(xpath)), PATIENCE_MS)
   const follow = async (words) => {
     const link = await driver.wait(until.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
@@ -63,10 +48,6 @@ await withWorkbench(async (driver) => {
   await there('//*[@aria-label="What the readings look like"]')
   await driver.executeScript('document.querySelector("#evidence figure").scrollIntoView()')
   await take('evidence')
-  await driver.findElement(By.css('input[type=file]')).sendKeys(writeLog())
-  await there('//button[contains(., "Take it in")]')
-  await driver.executeScript('document.querySelector("[data-bringing]").scrollIntoView()')
-  await take('evidence-file')
   await driver.executeScript('scrollTo(0, 0)')
   await follow('The whole sample')
   await there('//*[@role="grid"]')
@@ -90,6 +71,29 @@ await withWorkbench(async (driver) => {
   )
   await take('workbench-items')
   await follow('Docket')
+  await follow('Net content of the pellet sacks')
+  await follow('Net content of a sack')
+  await there('//*[@aria-label="Criteria"]')
+  await driver.executeScript('document.getElementById("test").scrollIntoView()')
+  await take('net-content')
+  await follow('Docket')
+  await follow('Deliveries of the winter')
+  await follow('wherever you live')
+  await follow('Hold it against each group')
+  await there('//table[@aria-label="Groups"]')
+  await take('groups')
+  await follow('Docket')
+  await follow('Data sheet of the Hearthling stove')
+  await follow('Bring in a specification')
+  const table = await there('//textarea[@aria-label="Specification"]')
+  await driver.executeScript(
+    'arguments[0].focus(); document.execCommand("insertText", false, arguments[1])',
+    table,
+    'characteristic;relation;value;tolerance;unit;column\nheat output;within;7;0.2;kW;\nflue temp;at most;165;;°C;\nnoise of the fan;about;42;;dB;noise\nheight;;118;±0.5;cm;height\nvoltage;at least;230;;V;',
+  )
+  await there('//*[@aria-label="Rows of the specification"]')
+  await take('specification')
+  await follow('Docket')
   await follow('Keys')
   await (await there('//*[@aria-label="Name of the holder"]')).sendKeys('A. Inspector')
   await (await there('//button[.="Make a key for this device alone"]')).click()
@@ -99,8 +103,6 @@ await withWorkbench(async (driver) => {
   await follow('Brackwater pellet sacks')
   await follow('Ratio of variances')
   await there('//*[contains(., "Second source")]')
-  await driver.executeScript('scrollTo(0, 0)')
-  await take('workbench-two-sources')
   const name = await driver.findElement(By.css('[aria-label="Signed by"]'))
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
   await driver.executeScript(
