@@ -142,3 +142,24 @@ test('evidence that is no packs one by one', async () => {
     independence: 'not-independent',
   })
 })
+
+test('what converting makes up shortens no pack: 1.001 kg is 1001 g, and not a hair less', async () => {
+  const inGrams = { claimedValue: '1016', unit: 'g' }
+  expect(1.001 * 1000).toBeLessThan(1001)
+  expect((await read(inGrams, list('1.001\n1.016'))).content?.values).toEqual([1001, 1016])
+  const both = list('1.001\n1.016')
+  const gross = await read(
+    { ...inGrams, tareBy: 'packs', secondSampleId: 'empty' },
+    both,
+    list('0.0552\n'.repeat(10)),
+  )
+  expect(gross.why).toEqual([])
+  expect(gross.content).toMatchObject({ gross: [1001, 1016], tare: { emptyPacks: Array(10).fill(55.2) } })
+  const packed = {
+    ...EMPTY_SAMPLE,
+    readings: '1.001\t0.0552\n1.016\t0.0552',
+    columns: ['gross', 'tare'].map((name) => ({ ...columnNamed(name, 'number'), unit: 'kg' })),
+  }
+  const own = await read({ ...inGrams, column: 'gross', tareBy: 'column', secondColumn: 'tare' }, packed)
+  expect(own.content).toMatchObject({ gross: [1001, 1016], tare: [55.2, 55.2] })
+})

@@ -5,6 +5,7 @@ import type { ClaimDraft } from '@/desk/claimDraft'
 import { type FieldProblem, FieldReader, NOT_NEGATIVE, POSITIVE, stated } from './reading/fieldReader'
 import type { DraftReading } from './readDraft'
 import type { EvidenceReading } from './readEvidence'
+import { withoutMadeUpDigits } from '@/words/figures'
 import { contentUnitOf, weighedIn } from './sides'
 
 type Readings = Extract<CheckDocument['evidence'], { kind: 'readings' }>
@@ -42,7 +43,8 @@ export function readControl(
   const tare = second ? tareOf(draft, { first, second }, problems) : stateTare
   const reading = { problems, missing }
   if (!evidence || nominal === undefined || !unit || missing.length + problems.length > 0) return reading
-  const { values, setAside, lotSize, drawn, entries, cluster } = evidence
+  const { setAside, lotSize, drawn, entries, cluster } = evidence
+  const values = asWeighed(first, evidence.values)
   const independence = cluster ? 'not-independent' : evidence.independence
   const massUnit = weighedIn(draft)
   const { quantity, wording, controlPlan } = draft
@@ -79,6 +81,10 @@ function readingsIn({ evidence }: EvidenceReading, problems: FieldProblem[]): Re
   return undefined
 }
 
+/** Without the digits that converting makes up: a pack that is short by exactly T is not short by more. */
+const asWeighed = ({ conversion }: EvidenceReading, values: readonly number[]): number[] =>
+  conversion ? values.map(withoutMadeUpDigits) : [...values]
+
 const NO_LAYERS =
   'The sample is drawn by layers, which a control of net content does not weigh. Hold it against each layer, group by group.'
 
@@ -90,9 +96,11 @@ function tareOf(
 ): Tare | undefined {
   if (tareBy === 'packs') {
     const left = new Set(second.setAside)
-    return second.evidence && { emptyPacks: second.values.filter((_, at) => !left.has(at)) }
+    const emptyPacks = asWeighed(second, second.values).filter((_, at) => !left.has(at))
+    return second.evidence && { emptyPacks }
   }
-  const byRow = new Map(second.rows.map((row, at) => [row, second.values[at]!]))
+  const tares = asWeighed(second, second.values)
+  const byRow = new Map(second.rows.map((row, at) => [row, tares[at]!]))
   const lacking = first.rows.filter((row) => !byRow.has(row))
   if (lacking.length === 0) return first.rows.map((row) => byRow.get(row)!)
   if (second.values.length > 0) {

@@ -6,6 +6,7 @@ import {
   adjustmentWords,
   alikeWords,
   betweenWords,
+  CONTROL_OF_GROUPS,
   displayOfLines,
   groupsHeadline,
   lineCells,
@@ -42,6 +43,7 @@ export function groupBlocks(
   const tested = ordered.filter(({ method }) => method !== undefined).length
   const notes = [
     ...(tested > 1 ? [adjustmentWords(draft.adjustment, tested, subject.level, what)] : []),
+    ...(what === 'groups' && subject.isControl ? [CONTROL_OF_GROUPS] : []),
     ...(compared.between ? [betweenWords(compared.between, what, draft.unit)] : []),
     ...(ordered.length > MAX_LISTED
       ? [

@@ -196,7 +196,7 @@ test('a case is closed, archived, found again, opened again and duplicated', asy
   await press(driver, 'Archive it')
   await see(driver, 'The case is archived', 'main')
   await driver.get(journey.server.address)
-  await see(driver, '5 cases', '[role=search]')
+  await see(driver, '7 cases', '[role=search]')
   await choose(driver, 'State', 'archived')
   await see(driver, '1 case', '[role=search]')
   await follow(driver, 'Room thermostats')

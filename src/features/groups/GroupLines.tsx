@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { useTransition } from 'react'
+import { useState, useTransition } from 'react'
 import type { LotLine } from '@/answers/lots'
 import { type DrawnBar, groupsLine } from '@/pictures/groupsLine'
 import type { Range } from '@/pictures/claimLine'
@@ -171,14 +171,23 @@ const Plain = chakra('button', {
 /** Shows the claim with the rows of one group kept, as a claim of its own. */
 function GroupLink({ claimId, label, name }: Readonly<{ claimId: string; label: string; name: string }>) {
   const [isRunning, start] = useTransition()
+  const [problem, setProblem] = useState('')
+  const open = () =>
+    start(async () => {
+      const opened = await openGroup(claimId, label, officerHere())
+      if (!opened.ok) setProblem(opened.problem.message)
+    })
   return (
-    <Plain
-      type="button"
-      disabled={isRunning}
-      title="Its own workbench, with these rows kept"
-      onClick={() => start(async () => void (await openGroup(claimId, label, officerHere())))}
-    >
-      {name}
-    </Plain>
+    <>
+      <Plain
+        type="button"
+        disabled={isRunning}
+        title="Its own workbench, with these rows kept"
+        onClick={open}
+      >
+        {name}
+      </Plain>
+      {problem && <div role="alert">{problem}</div>}
+    </>
   )
 }

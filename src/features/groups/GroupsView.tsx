@@ -10,6 +10,7 @@ import {
   adjustmentWords,
   alikeWords,
   betweenWords,
+  CONTROL_OF_GROUPS,
   groupsHeadline,
   LINE_ORDER_WORDS,
   LINE_ORDERS,
@@ -92,6 +93,7 @@ export function GroupsView(props: Props) {
         </QuietButton>
       )}
       {tested > 1 && <Note>{adjustmentWords(adjustment, tested, subject.level, what)}</Note>}
+      {what === 'groups' && subject.isControl && <Note>{CONTROL_OF_GROUPS}</Note>}
       {between && <Note>{betweenWords(between, what, subject.unit)}</Note>}
       {alike && <Note color="warning">{alike}</Note>}
       {claimed.length === 0 && <Note>The claim has no value yet.</Note>}

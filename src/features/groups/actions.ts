@@ -14,7 +14,8 @@ export async function keepGroups(claimId: unknown, change: unknown, by: unknown)
 }
 
 /** Shows the claim about one group on its own workbench, which it has from then on. */
-export async function openGroup(claimId: unknown, label: unknown, by: unknown): Promise<void> {
+export async function openGroup(claimId: unknown, label: unknown, by: unknown): Promise<Outcome<never>> {
   const opened = await claimOfGroup(String(claimId), String(label), doerOf(by))
-  if (opened.ok) redirect(`/cases/${opened.value.caseId}/claims/${opened.value.claimId}`)
+  if (!opened.ok) return opened
+  redirect(`/cases/${opened.value.caseId}/claims/${opened.value.claimId}`)
 }

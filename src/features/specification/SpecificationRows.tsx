@@ -48,7 +48,8 @@ export function SpecificationRows({
   const open = readable.filter((row) => columnOf(row) === NONE).length
   const store = () =>
     start(async () => {
-      const claims = readable.map((row) => ({ ...row.claim, column: columnOf(row) }))
+      // A copy for each: what two claims share would be sent as a reference, which an action does not take.
+      const claims = readable.map((row) => ({ ...structuredClone(row.claim), column: columnOf(row) }))
       const taken = await takeSpecification(caseId, { sampleId: sample.id, claims, by: officerHere() })
       if (!taken.ok) setProblem(taken.problem.message)
     })

@@ -194,3 +194,11 @@ test('claims that are written as a table are read as the same again, also what a
   const again = rowsOf(text).map((row) => (row.ok ? row.claim : row.problem.message))
   expect(again).toEqual(claims)
 })
+
+test.each([
+  ['too long', 'x'.repeat(501)],
+  ['half of a character', 'flue \ud800'],
+])('a cell that a claim would not keep: %s', (_, cell) => {
+  expect(whyNot(HEAD, `${cell};at least;1;;`)).toContain('quantity: A cell of it is longer than the 500')
+  expect(claimOf(HEAD, `${'x'.repeat(500)};at least;1;;`).quantity).toHaveLength(500)
+})

@@ -1,6 +1,6 @@
 import { parse } from 'papaparse'
 import { type Relation, RELATIONS } from '@/claims/terms/relations'
-import { type ClaimWithoutSample, EMPTY_CLAIM } from '@/desk/claimDraft'
+import { type ClaimWithoutSample, claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { RELATION_WORDS } from '@/words/en/relations'
@@ -116,7 +116,10 @@ export function readSpecification(
       return refuse(problem('twice', `It says the same as line ${before}, and is taken once.`))
     known.set(key, line)
     const read = rowOf(own, decimalMark, columns)
-    return read.ok ? { line, characteristic, ok: true, ...read.value } : refuse(read.problem)
+    if (!read.ok) return refuse(read.problem)
+    const kept = KEPT.safeParse(read.value.claim)
+    if (!kept.success) return refuse(notKept(String(kept.error.issues[0]?.path[0])))
+    return { line, characteristic, ok: true, ...read.value }
   })
   const unused = head.cells.filter((cell) => cell !== '' && headOf(cell) === undefined)
   return success({ rows, unused, decimalMark })
@@ -219,6 +222,14 @@ const tooManyCells = (cell: string) =>
   problem(
     'cells',
     `It has more cells than the header, with “${cell.slice(0, 40)}” in one of them: a decimal comma may have been taken for the mark between cells. Put such numbers in quotes, or use semicolons or tabs between cells.`,
+  )
+
+const KEPT = claimDraftSchema.omit({ sampleId: true })
+
+const notKept = (field: string) =>
+  problem(
+    field,
+    'A cell of it is longer than the 500 characters that a claim keeps, or holds signs that are no text. Shorten it.',
   )
 
 const tooLong = () =>

@@ -88,7 +88,7 @@ export async function changeGroups(claimId: string, input: unknown, now: Date): 
 /**
  * A claim about one group: that of the whole with the rows of the group kept. It is added once, and found again after that.
  *
- * @returns the identifier of the claim
+ * @returns the identifier of the claim, or the problem `not-found`, or `invalid` where the group’s name is longer than a claim keeps
  */
 export async function claimOfGroup(
   claimId: string,
@@ -102,7 +102,9 @@ export async function claimOfGroup(
     const claim = held && (await findClaim(transaction, claimId))
     if (!claim) return failure(notFound('claim', claimId))
     const { draft: whole, caseId } = claim
-    const draft = ofGroup(whole, label)
+    const read = readInput(claimDraftSchema, ofGroup(whole, label))
+    if (!read.ok) return read
+    const draft = read.value
     const same = (await listClaims(transaction, caseId)).find(
       (one) => !one.draft.isDiscarded && canonicalJson(one.draft) === canonicalJson(draft),
     )

@@ -45,6 +45,9 @@ export function adjustmentWords(
     : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, at ${formatPercent(level)}, where the tests do not bear on one another. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
 }
 
+export const CONTROL_OF_GROUPS =
+  'Each group is judged as a lot of its own whose size is not stated. So whether its packs short by more than T are too many is decided by a binomial distribution, not by the plan’s own numbers, and its own workbench says how many were allowed.'
+
 export const groupName = (label: string): string => (label === '' ? 'no entry' : label)
 
 /** A decision rather than none. */
