@@ -6,6 +6,7 @@ import { CORE_VERSION } from '@/claims/terms/version'
 import type { ShareInterval } from '@/statistics/inference/shareInterval'
 import { asksForControl } from './claim'
 import { AT_ONCE, type Computing } from './computing'
+import { differing } from './differing'
 
 /**
  * What two results of the same check may differ in without saying anything else: which core made them, how the working is
@@ -18,7 +19,7 @@ const LEFT_OUT: readonly RegExp[] = [
 ]
 
 /** What an earlier core did not say, and may not be lacking where it was said. */
-const MAY_BE_NEW = 'finding.basis'
+const NEW_BASIS = /^finding\.basis$/
 
 /** What another core says in words, and judges by rules of its own: a finding is signed in those of its day. */
 const WORDS: readonly RegExp[] = [
@@ -61,18 +62,10 @@ function asChosen(document: CheckDocument, { test, interval }: CheckResult): Che
 /** The paths at which two results differ; those of two cores only in what is a figure. */
 export function differencesIn(before: ClaimAnswer, after: ClaimAnswer): readonly string[] {
   const isSameCore = before.ok && after.ok && before.coreVersion === after.coreVersion
-  return differing(before, after, isSameCore ? LEFT_OUT : [...LEFT_OUT, ...WORDS])
-}
-
-/** The paths at which two pieces of plain data differ. */
-function differing(one: unknown, other: unknown, leftOut: readonly RegExp[], path = ''): readonly string[] {
-  if (Object.is(one, other) || leftOut.some((pattern) => pattern.test(path))) return []
-  if (path === MAY_BE_NEW && one === undefined) return []
-  const isBoth = [one, other].every((value) => value !== null && typeof value === 'object')
-  if (!isBoth) return [path]
-  const at = (value: unknown, key: string) => (value as Readonly<Record<string, unknown>>)[key]
-  const keys = new Set([...Object.keys(one as object), ...Object.keys(other as object)])
-  return [...keys].flatMap((key) =>
-    differing(at(one, key), at(other, key), leftOut, path === '' ? key : `${path}.${key}`),
-  )
+  const isBasisNew = before.ok && before.finding.basis === undefined
+  return differing(before, after, [
+    ...LEFT_OUT,
+    ...(isBasisNew ? [NEW_BASIS] : []),
+    ...(isSameCore ? [] : WORDS),
+  ])
 }
