@@ -102,8 +102,7 @@ await withWorkbench(async (driver) => {
   await follow('Docket')
   await follow('Brackwater pellet sacks')
   await follow('Ratio of variances')
-  await there('//*[contains(., "Second source")]')
-  const name = await driver.findElement(By.css('[aria-label="Signed by"]'))
+  const name = await there('//*[@aria-label="Signed by"]')
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
   await driver.executeScript(
     "[...document.querySelectorAll('button')].find((one) => one.textContent === 'Sign the finding').click()",
