@@ -222,3 +222,10 @@ test('a plan that does not round leaves the deficiency as it is', () => {
   expect(tolerableDeficiency({ ...R87, rounding: [] }, 175)).toBe(7.875)
   expect(tolerableDeficiency({ ...R87, rounding: [{ upTo: 100, step: 1 }] }, 175)).toBe(7.875)
 })
+
+test('one pack has no scatter to test its average by: only how far it is short is judged', () => {
+  const one = (value: number) => controlled({ nominal: 15, unit: 'kg', values: [value] })
+  expect(one(14.9).content.average).not.toHaveProperty('met')
+  expect(one(14.9).finding.outcome).toBe('not-contradicted')
+  expect(one(14.6).finding.outcome).toBe('contradicted')
+})
