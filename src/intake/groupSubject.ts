@@ -1,5 +1,5 @@
 import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
-import type { GroupSubject } from '@/words/en/groupsWords'
+import type { GroupSubject } from '@/words/en/groupLines'
 import { readCodes } from '@/desk/codes'
 import { readNumber } from './reading/number'
 import { readDraft } from './readDraft'

@@ -2,17 +2,13 @@ import type { LotLine } from '@/answers/lots'
 import type { Homogeneity } from '@/statistics/describe/homogeneity'
 import { claimedIn, subjectOfGroups } from '@/intake/groupSubject'
 import { scaled } from '@/words/display'
+import { displayOfLines, lineCells, lineHeads, orderedLines, shownLines } from '@/words/en/groupLines'
 import {
   adjustmentWords,
   alikeWords,
   betweenWords,
   CONTROL_OF_GROUPS,
-  displayOfLines,
   groupsHeadline,
-  lineCells,
-  lineHeads,
-  orderedLines,
-  shownLines,
 } from '@/words/en/groupsWords'
 import { formatCount, formatLimit, withUnit } from '@/words/figures'
 import type { Block } from './document/document'

@@ -14,7 +14,7 @@ import {
   lineHeads,
   type ShownLine,
   shownLines,
-} from '@/words/en/groupsWords'
+} from '@/words/en/groupLines'
 import { formatFull, withoutMadeUpDigits, withUnit } from '@/words/figures'
 import { GroupBar } from '@/ui/charts/GroupBars'
 import { Cell, Head } from '@/ui/figures/DataTable'

@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react'
 import type { LotLine } from '@/answers/lots'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import type { Homogeneity } from '@/statistics/describe/homogeneity'
+import { LINE_ORDER_WORDS, LINE_ORDERS, type LineOrder, orderedLines } from '@/words/en/groupLines'
 import {
   ADJUSTMENT_WORDS,
   adjustmentWords,
@@ -12,10 +13,6 @@ import {
   betweenWords,
   CONTROL_OF_GROUPS,
   groupsHeadline,
-  LINE_ORDER_WORDS,
-  LINE_ORDERS,
-  type LineOrder,
-  orderedLines,
 } from '@/words/en/groupsWords'
 import { formatCount } from '@/words/figures'
 import type { ClaimDraft } from '@/desk/claimDraft'

@@ -1,15 +1,6 @@
 import { groups } from '@/answers/groups'
-import {
-  adjustmentWords,
-  alikeWords,
-  betweenWords,
-  displayOfLines,
-  groupsHeadline,
-  lineCells,
-  lineHeads,
-  orderedLines,
-  shownLines,
-} from './groupsWords'
+import { displayOfLines, lineCells, lineHeads, orderedLines, shownLines } from './groupLines'
+import { adjustmentWords, alikeWords, betweenWords, groupsHeadline } from './groupsWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ').replaceAll('\u2212', '-')
 const answer = groups({
