@@ -228,4 +228,13 @@ test('one pack has no scatter to test its average by: only how far it is short i
   expect(one(14.9).content.average).not.toHaveProperty('met')
   expect(one(14.9).finding.outcome).toBe('not-contradicted')
   expect(one(14.6).finding.outcome).toBe('contradicted')
+  expect(one(14.9).finding.sentence).toContain('none is short by more than 0.15\u202fkg, where none may be;')
+  expect(
+    one(14.9)
+      .warnings.map(({ message }) => message)
+      .join(' '),
+  ).toContain('even one of 1 pack would be')
+  const none = content({ content: { nominal: 15, unit: 'kg', values: [15], setAside: [0] } })
+  expect(none).toMatchObject({ error: { path: 'content.values' } })
+  expect(none.ok || none.error.message).toContain('at least 1')
 })

@@ -77,6 +77,9 @@ function sampleFor(
   const evidence: Evidence = { kind: 'readings', values: [...values], setAside, lotSize, drawn, independence }
   const sample = sampleOf(evidence, { parameter: 'mean' })
   if (sample.ok) return sample as Outcome<Extract<Sample, { kind: 'measured' }>, never>
+  // One pack is enough here, other than for a test of the average alone.
+  if (sample.problem.code === 'too-few-readings')
+    return failure(problems.tooFewReadings(0, 1, 'content.values'))
   return failure({ ...sample.problem, path: sample.problem.path.replace('evidence', 'content') })
 }
 

@@ -29,6 +29,7 @@ const decimalsIn = ({ average, n, nominal }: Judged) =>
 export const contentQuantity = (figures: Judged, value: number): string =>
   withUnit(formatNumber(value, decimalsIn(figures)), figures.unit)
 
+const mostOf = (allowed: number) => (allowed === 0 ? 'none' : `at most ${formatCount(allowed)}`)
 const whole = ({ unit }: Judged, value: number) => withUnit(formatFull(withoutMadeUpDigits(value)), unit)
 
 const packs = (count: number) => (count === 1 ? '1 pack' : `${formatCount(count)} packs`)
@@ -66,7 +67,7 @@ export function criterionLines(figures: Judged, nameOf: PackNames = byNumber): r
     {
       asks: `Few are short by more than T, ${whole(figures, deficiency)}`,
       seen: `${count(beyondT.rows)}${p}`,
-      limit: `at most ${formatCount(beyondT.allowed)}`,
+      limit: mostOf(beyondT.allowed),
       state: stateOf(beyondT.met),
     },
     {
@@ -103,7 +104,7 @@ export function contentSentence(figures: ComputedContent, words: ContentWords): 
       : average.met
         ? `the average meets it (${averageWords(figures)}, not below 0)`
         : `the average of one pack is not judged (${averageWords(figures)})`,
-    `${isThere(count)} ${are(Math.max(1, count))} short by more than ${whole(figures, deficiency)}, where at most ${formatCount(beyondT.allowed)} may be`,
+    `${isThere(count)} ${are(Math.max(1, count))} short by more than ${whole(figures, deficiency)}, where ${mostOf(beyondT.allowed)} may be`,
     `${isThere(beyondTwiceT.rows.length)} ${are(Math.max(1, beyondTwiceT.rows.length))} short by more than ${whole(figures, 2 * deficiency)}, where none may be`,
   ]
   const states = [average.met, beyondT.met, beyondTwiceT.met]
@@ -146,7 +147,7 @@ export function contentWarnings(
 ): readonly Readonly<{ code: string; message: string }>[] {
   const { controlPlan, plan, average, n, beyondT } = figures
   const { share, level } = controlPlan.otherwise
-  const rule = `So the packs short by more than T are held against a binomial distribution: more than ${formatCount(beyondT.allowed)} of ${packs(n)} would be too many, were ${formatPercent(share)} of the lot short by more, at a level of ${formatPercent(level)}.`
+  const rule = `So the packs short by more than T are held against a binomial distribution: ${beyondT.allowed === 0 ? 'even one' : `more than ${formatCount(beyondT.allowed)}`} of ${packs(n)} would be too many, were ${formatPercent(share)} of the lot short by more, at a level of ${formatPercent(level)}.`
   const own = controlPlan.sampling.find((row) => row.n === n && row.allowed !== beyondT.allowed)
   const stricter =
     own && !plan.isThePlans
