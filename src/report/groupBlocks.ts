@@ -46,20 +46,19 @@ export function groupBlocks(
           `The table has the first ${formatCount(MAX_LISTED)} of ${formatCount(ordered.length)} ${what}, those with the largest estimates; the case’s own data have all.`,
         ]
       : []),
-    ...(what === 'groups'
-      ? [alikeWords(ordered.map(({ label }) => label))].filter((words) => words !== '')
-      : []),
   ]
+  const alike = what === 'groups' ? alikeWords(ordered.map(({ label }) => label)) : ''
   return [
     { is: 'paragraph', text: write(groupsHeadline(ordered, what)) },
     {
       is: 'table',
       label: what === 'lots' ? 'Lots' : 'Groups',
       heads: hasDays ? ['Day', ...heads] : heads,
-      rows: listed.map((line, at) => [
-        ...(hasDays ? [line.day ?? 'no day'] : []),
-        ...lineCells(shown[at]!, subject.isControl).map(write),
-      ]),
+      rows: listed.map((line, at) => {
+        // A group is called what people called it: 20260224 is no number.
+        const [name, ...cells] = lineCells(shown[at]!, subject.isControl)
+        return [...(hasDays ? [line.day ?? 'no day'] : []), name!, ...cells.map(write)]
+      }),
       numbers: [
         ...(hasDays ? [false] : []),
         ...heads.map((_, at) => at > 0 && at < (subject.isControl ? 3 : 6)),
@@ -70,7 +69,9 @@ export function groupBlocks(
       { lines: ordered.slice(0, MAX_DRAWN), of: ordered.length, what, write },
       { subject, display },
     ),
-    ...notes.map((text) => ({ is: 'paragraph', text: write(text), look: 'quiet' }) as const),
+    ...[...notes.map(write), ...(alike === '' ? [] : [alike])].map(
+      (text) => ({ is: 'paragraph', text, look: 'quiet' }) as const,
+    ),
   ]
 }
 

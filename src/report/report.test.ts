@@ -2,6 +2,8 @@ import { testedBy } from '@tests/reference/answers'
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { PARTS, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { formatSure } from '@/words/figures'
+import { columnNamed } from '@/desk/sampleDraft'
+import { R87 } from '@/claims/terms/controlPlan'
 import { partHtml } from './html'
 import { markdownOf } from './markdown'
 import { reportOf } from './report'
@@ -71,6 +73,34 @@ test('decimals and the language of numbers are those that were chosen', async ()
   expect(text).toContain('“15 kg net, since 1.1.2026”')
   expect(text).toContain('2\u202f000')
   expect(text).not.toMatch(/14\.9/)
+})
+
+test('a plan, a batch and their numbers stay what people call them, in either language', async () => {
+  const readings = Array.from(
+    { length: 24 },
+    (_, at) => `${(15.002 + (at % 5) / 100).toFixed(3)}\t${20260224 + (at % 2)}`,
+  )
+  const sheet = exampleCase([
+    {
+      sample: {
+        readings: readings.join('\n'),
+        columns: [{ ...columnNamed('net', 'number'), unit: 'kg' }, columnNamed('batch', 'category')],
+      },
+      claim: {
+        ...{ control: 'net-content', claimedValue: '15', unit: 'kg', column: 'net', groupsBy: 'batch' },
+        controlPlan: { ...R87, name: 'Order 1234 of 2004', source: 'Order 1234.5, part 2004' },
+      },
+    },
+  ])
+  for (const language of ['point', 'comma'] as const) {
+    const text = markdownOf(await reportOf(sheet, { ...USUAL_OPTIONS, language }))
+    expect(text).toContain('Order 1234 of 2004')
+    expect(text).toContain('Order 1234.5, part 2004')
+    expect(text).toContain('| 20260224 | 12 |')
+    expect(text).toContain(language === 'point' ? '15.02' : '15,02')
+    expect(text).toContain('Each group is judged as a lot of its own')
+    expect(text).not.toMatch(/20.260.22|1.234/)
+  }
 })
 
 test('the readings stand in bins, as wide as the claim has them', async () => {

@@ -8,6 +8,7 @@ import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount } from '@/words/figures'
 import { methodOf } from '@/claims/all'
 import { planSource } from '@/words/en/contentWords'
+import { type ControlPlan, R87 } from '@/claims/terms/controlPlan'
 import { ADJUSTMENT_SOURCES, ADJUSTMENT_WORDS, BETWEEN_SOURCE } from '@/words/en/groupsWords'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { CONDITION_NAMES } from '@/words/en/conditionWords'
@@ -69,9 +70,12 @@ export async function reportOf(
 }
 
 /** What people wrote: it stays as it is in whatever sentence it stands. */
+const planTexts = ({ name, source }: ControlPlan) => [name, source]
+
 function verbatimOf({ claims, samples }: CaseContent): readonly string[] {
   return [
     ...claims.flatMap(({ draft }) => [`“${draft.wording}”`, draft.quantity, draft.unit]),
+    ...claims.flatMap(({ draft: { controlPlan } }) => planTexts(controlPlan ?? R87)),
     ...samples.flatMap(({ draft }) => draft.columns.flatMap(({ name, unit }) => [name, unit])),
   ]
 }

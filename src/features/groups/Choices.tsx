@@ -56,8 +56,8 @@ export function LotChoice({
   own: Lot
   samples: readonly Lot[]
   chosen: readonly string[]
-  /** Whether all are tested as one sample too. */
-  pool: boolean
+  /** Whether all are tested as one sample too; absent where they can't be, as packs of a control. */
+  pool: boolean | undefined
 }>) {
   const [isRunning, start] = useTransition()
   const [ids, setIds] = useState(chosen)
@@ -81,13 +81,15 @@ export function LotChoice({
           {name}
         </Box>
       ))}
-      <Box marginTop="4px">
-        <TextLink href={pool ? '?' : '?pool=yes'} scroll={false} color="accent">
-          {pool
-            ? 'Leave each lot by itself'
-            : 'Test all their readings as one sample too, with the lot as what was drawn'}
-        </TextLink>
-      </Box>
+      {pool !== undefined && ids.length > 0 && (
+        <Box marginTop="4px">
+          <TextLink href={pool ? '?' : '?pool=yes'} scroll={false} color="accent">
+            {pool
+              ? 'Leave each lot by itself'
+              : 'Test all their readings as one sample too, with the lot as what was drawn'}
+          </TextLink>
+        </Box>
+      )}
     </Box>
   )
 }

@@ -1,3 +1,4 @@
+import { beginningOf } from '@/desk/typed'
 import { groupsLine, type GroupBar } from '@/pictures/groupsLine'
 import { axisOf, axisShapes, inUnitAtEnd } from './axis'
 import { type Claimed, claimedShapes } from './claimed'
@@ -29,12 +30,12 @@ export function groupsDrawing(
   const shapes: Shape[] = [...marks]
   for (const [at, { name, isAgainst }] of lines.entries()) {
     const y = TOP + (at + 0.5) * STEP + 3
-    const shown = name.length > LONGEST_NAME ? `${name.slice(0, LONGEST_NAME - 1)}…` : name
+    const shown = name.length > LONGEST_NAME ? `${beginningOf(name, LONGEST_NAME - 1)}…` : name
     shapes.push({
       ...{
         is: 'text',
         at: [NAMES - 8, y + 3],
-        text: write(shown),
+        text: shown,
         size: LABEL_SIZE,
         colour: INK,
         anchor: 'end',
