@@ -6,6 +6,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { officerHere } from '@/ui/officer'
 import { TextLink } from '@/ui/TextLink'
 import type { CheckAnswer } from '@/claims/checkAnswer'
+import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
 import { pooledWords } from '@/words/en/groupsWords'
 import { keepGroups } from './actions'
 
@@ -47,27 +48,33 @@ type Lot = Readonly<{ id: string; name: string }>
 /** Which samples of the case are other lots that the claim is held against. */
 export function LotChoice({
   claimId,
-  own,
-  samples,
-  chosen,
+  draft,
+  lots,
   pool,
 }: Readonly<{
   claimId: string
-  own: Lot
-  samples: readonly Lot[]
-  chosen: readonly string[]
-  /** Whether all are tested as one sample too; absent where they can't be, as packs of a control. */
-  pool: boolean | undefined
+  draft: ClaimDraft
+  /** The samples of the case. */
+  lots: readonly Lot[]
+  /** Whether all are tested as one sample too. */
+  pool: boolean
 }>) {
+  const { sampleId, lots: chosen } = draft
+  const isControl = isControlled(draft)
+  const ofPackages = isControl && draft.tareBy === 'packs' ? draft.secondSampleId : null
+  const samples = lots.filter(({ id }) => id !== sampleId && (id !== ofPackages || chosen.includes(id)))
   const [isRunning, start] = useTransition()
-  const [ids, setIds] = useState(chosen)
+  const [ids, setIds] = useState<readonly string[]>(chosen)
   const choose = (next: readonly string[]) => {
     setIds(next)
     start(async () => void (await keepGroups(claimId, { lots: next }, officerHere())))
   }
   return (
     <Box role="group" aria-label="Which lots" marginTop="8px" aria-busy={isRunning}>
-      <p>Held against {own.name}, the claim’s own sample, and against:</p>
+      <p>
+        Held against {lots.find(({ id }) => id === sampleId)?.name ?? 'its sample'}, the claim’s own sample,
+        and against:
+      </p>
       {samples.length === 0 && <Box color="quiet">There is no other sample in the case.</Box>}
       {samples.map(({ id, name }) => (
         <Box as="label" key={id} display="flex" gap="8px" alignItems="center" minHeight="28px">
@@ -81,7 +88,7 @@ export function LotChoice({
           {name}
         </Box>
       ))}
-      {pool !== undefined && ids.length > 0 && (
+      {!isControl && ids.length > 0 && (
         <Box marginTop="4px">
           <TextLink href={pool ? '?' : '?pool=yes'} scroll={false} color="accent">
             {pool

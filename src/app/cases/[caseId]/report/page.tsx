@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { ReportView } from '@/features/report/ReportView'
 import { optionsOf, readReport } from '@/server/report/readReport'
 import { readCase } from '@/server/docket/docket'
-import { caseTitle } from '@/ui/caseTitle'
+import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{
@@ -24,13 +24,7 @@ export default async function ReportPage({ params, searchParams }: Props) {
   const { ownCase, ...report } = found
   return (
     <>
-      <PageHeader
-        crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
-          { text: 'Report' },
-        ]}
-      />
+      <PageHeader crumbs={[...crumbsOfCase(caseId, ownCase), { text: 'Report' }]} />
       <ReportView {...report} caseId={caseId} options={options} />
     </>
   )

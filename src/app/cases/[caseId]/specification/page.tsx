@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { SpecificationView } from '@/features/specification/SpecificationView'
 import { readCase } from '@/server/docket/docket'
 import { readSamplesOf } from '@/server/sample/readSample'
-import { caseTitle } from '@/ui/caseTitle'
+import { crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ params: Promise<{ caseId: string }> }>
@@ -21,13 +21,7 @@ export default async function SpecificationPage({ params }: Props) {
     }))
   return (
     <>
-      <PageHeader
-        crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(found), href: `/cases/${found.id}` },
-          { text: 'Specification' },
-        ]}
-      />
+      <PageHeader crumbs={[...crumbsOfCase(found.id, found), { text: 'Specification' }]} />
       <SpecificationView caseId={found.id} samples={samples} />
     </>
   )

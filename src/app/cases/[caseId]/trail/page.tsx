@@ -10,7 +10,7 @@ import { readSamplesOf } from '@/server/sample/readSample'
 import { readRecord, readTrail } from '@/server/case/readTrail'
 import { authority, readSeals } from '@/server/seal/sealTrail'
 import { readCase } from '@/server/docket/docket'
-import { caseTitle } from '@/ui/caseTitle'
+import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 const PAGE_SIZE = 100
@@ -37,13 +37,7 @@ export default async function TrailPage({ params, searchParams }: Props) {
   const { ownCase, ...trail } = found
   return (
     <>
-      <PageHeader
-        crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
-          { text: 'Trail' },
-        ]}
-      />
+      <PageHeader crumbs={[...crumbsOfCase(caseId, ownCase), { text: 'Trail' }]} />
       <TrailView
         {...trail}
         caseId={caseId}

@@ -13,7 +13,7 @@ import { TestSection } from '@/features/method/TestSection'
 import { readControlPlans } from '@/server/plans/controlPlans'
 import { readClaim, type StoredSample } from '@/server/claim/readClaim'
 import { readFindingsOf } from '@/server/finding/readFinding'
-import { caseTitle } from '@/ui/caseTitle'
+import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 import { HistoryButtons, HistoryProvider } from '@/ui/history/HistoryProvider'
 import { SampleProvider, type SampleState, SecondSampleProvider } from '@/ui/sample/SampleProvider'
@@ -71,8 +71,7 @@ export default async function ClaimPage({ params }: Props) {
             <ExaminationProvider>
               <PageHeader
                 crumbs={[
-                  { text: 'Docket', href: '/' },
-                  { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+                  ...crumbsOfCase(caseId, ownCase),
                   { text: `Claim ${place} of ${ownCase.claims.length}` },
                 ]}
               >

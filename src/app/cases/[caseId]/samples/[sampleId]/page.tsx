@@ -4,7 +4,7 @@ import { TurnRow } from '@/features/case/TurnRow'
 import { SampleView } from '@/features/evidence/SampleView'
 import { SampleSaving } from '@/features/evidence/SampleSaving'
 import { readSampleIn } from '@/server/sample/readSample'
-import { caseTitle } from '@/ui/caseTitle'
+import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
 import { HistoryButtons, HistoryProvider } from '@/ui/history/HistoryProvider'
 import { PageHeader } from '@/ui/PageHeader'
 import { SampleProvider } from '@/ui/sample/SampleProvider'
@@ -30,13 +30,7 @@ export default async function SamplePage({ params }: Props) {
   return (
     <HistoryProvider>
       <SampleProvider key={id} sample={{ id, draft, revision, file }}>
-        <PageHeader
-          crumbs={[
-            { text: 'Docket', href: '/' },
-            { text: caseTitle(ownCase), href: `/cases/${caseId}` },
-            { text: 'Sample' },
-          ]}
-        >
+        <PageHeader crumbs={[...crumbsOfCase(caseId, ownCase), { text: 'Sample' }]}>
           <HistoryButtons />
           <SampleSaving />
         </PageHeader>

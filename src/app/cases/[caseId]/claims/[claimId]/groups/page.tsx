@@ -4,7 +4,7 @@ import { ColumnOfGroups } from '@/features/groups/Choices'
 import { GroupsView, NothingCompared } from '@/features/groups/GroupsView'
 import { readClaim } from '@/server/claim/readClaim'
 import { readGroups } from '@/server/groups/groups'
-import { caseTitle } from '@/ui/caseTitle'
+import { crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ params: Promise<{ caseId: string; claimId: string }> }>
@@ -27,8 +27,7 @@ export default async function GroupsPage({ params }: Props) {
     <>
       <PageHeader
         crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          ...crumbsOfCase(caseId, ownCase),
           { text: 'The claim', href: `/cases/${caseId}/claims/${claimId}` },
           { text: 'Group by group' },
         ]}

@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { isControlled } from '@/desk/claimDraft'
 import { LotChoice, Pooled } from '@/features/groups/Choices'
 import { GroupsView, NothingCompared } from '@/features/groups/GroupsView'
 import { readClaim } from '@/server/claim/readClaim'
 import { readLotsOf } from '@/server/groups/groups'
-import { caseTitle } from '@/ui/caseTitle'
+import { crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{
@@ -27,26 +26,14 @@ export default async function LotsPage({ params, searchParams }: Props) {
     id,
     name: name || fileName || `Sample ${at + 1}`,
   }))
-  const ofPackages = isControlled(draft) && draft.tareBy === 'packs' ? draft.secondSampleId : null
-  const isOther = (id: string) => id !== draft.sampleId && (id !== ofPackages || draft.lots.includes(id))
-  const choice = (
-    <LotChoice
-      key={draft.lots.join(' ')}
-      claimId={claimId}
-      own={lots.find(({ id }) => id === draft.sampleId) ?? { id: draft.sampleId, name: 'its sample' }}
-      samples={lots.filter(({ id }) => isOther(id))}
-      chosen={draft.lots}
-      pool={isControlled(draft) ? undefined : pool}
-    />
-  )
+  const choice = <LotChoice key={draft.lots.join(' ')} {...{ claimId, draft, lots, pool }} />
   const compared = draft.lots.length === 0 ? undefined : await readLotsOf(draft, { pool })
   const place = { caseId, claimId }
   return (
     <>
       <PageHeader
         crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          ...crumbsOfCase(caseId, ownCase),
           { text: 'The claim', href: `/cases/${caseId}/claims/${claimId}` },
           { text: 'Lots' },
         ]}

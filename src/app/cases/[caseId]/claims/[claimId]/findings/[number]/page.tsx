@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { SignedFindingView } from '@/features/finding/SignedFindingView'
 import { readCase } from '@/server/docket/docket'
 import { verifyFinding } from '@/server/finding/readFinding'
-import { caseTitle } from '@/ui/caseTitle'
+import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ params: Promise<{ caseId: string; claimId: string; number: string }> }>
@@ -23,8 +23,7 @@ export default async function SignedFindingPage({ params }: Props) {
     <>
       <PageHeader
         crumbs={[
-          { text: 'Docket', href: '/' },
-          { text: caseTitle(ownCase), href: `/cases/${caseId}` },
+          ...crumbsOfCase(caseId, ownCase),
           { text: 'Claim', href: `/cases/${caseId}/claims/${claimId}` },
           { text: `Signed finding ${number}` },
         ]}
