@@ -1,22 +1,24 @@
 import { type ClaimDraft, isControlled } from '@/desk/claimDraft'
 import type { GroupSubject } from '@/words/en/groupLines'
 import { readCodes } from '@/desk/codes'
+import { FieldReader } from './reading/fieldReader'
 import { readNumber } from './reading/number'
 import { readDraft } from './readDraft'
 
 /** A reading of nothing: only the claim's own words are asked for. */
 const NOTHING = { values: [], rows: [], setAside: [], unread: [], problems: [], missing: [] } as const
 
+/** Nothing is tested while no level is stated. */
+const USUAL_LEVEL = 0.05
+
 /** How the lines of a claim's groups and lots are written. */
 export function subjectOfGroups(draft: ClaimDraft, codes = ''): GroupSubject {
-  const { parameter, unit, exposureUnit, decimalMark } = draft
-  const [decimals, level] = [draft.decimals, draft.significanceLevel].map((text) =>
-    readNumber(text, decimalMark),
-  )
+  const { parameter, unit, exposureUnit } = draft
+  const fields = new FieldReader<keyof ClaimDraft>(draft, draft.decimalMark)
   return {
     ...{ parameter, unit, exposureUnit, isControl: isControlled(draft) },
-    decimals: decimals!.ok && draft.decimals.trim() !== '' ? decimals!.value : undefined,
-    level: level!.ok ? level!.value : 0.05,
+    decimals: readDraft(draft, NOTHING).decimals,
+    level: fields.level('significanceLevel', 'significance level') ?? USUAL_LEVEL,
     meanings: Object.fromEntries(readCodes(codes).map(({ code, meaning }) => [code, meaning])),
   }
 }

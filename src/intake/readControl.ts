@@ -86,7 +86,7 @@ const asWeighed = ({ conversion }: EvidenceReading, values: readonly number[]): 
   conversion ? values.map(withoutMadeUpDigits) : [...values]
 
 const NO_LAYERS =
-  'The sample is drawn by layers, which a control of net content does not weigh. Hold it against each layer, group by group.'
+  'The sample is drawn by layers, which a control of net content does not weigh. Enter each layer as a sample of its own, and control it by itself.'
 
 /** The packages of the same rows, or those of empty packs; a pack without one is told of. */
 function tareOf(

@@ -121,7 +121,7 @@ const OF_TWO = problem(
 )
 const NO_SAMPLE = problem('The sample is not there. Load the page again.')
 const OF_LAYERS = problem(
-  'The sample is drawn by layers of its lot, which are weighed together. Say on the sample that its readings were taken one by one, or hold the claim against each layer as a group of its own.',
+  'The sample is drawn by layers of its lot, which are weighed together, so it is not parted into groups as well. Enter each layer as a sample of its own, and hold the claim against these as lots.',
 )
 const NO_ROWS = problem(
   'There are no rows to tell groups by: a claim is held against each entry of a column, and summary figures, a count, or entries that are limits have none.',
