@@ -9,25 +9,31 @@ import { type ClaimDraft, isControlled, takesTwo } from '@/desk/claimDraft'
 import { ofSecond } from './takenFrom'
 
 /** A unit of mass or volume as it is typed: "15 kg", "litre". */
-const SPELLED: Readonly<Record<string, ContentUnit>> = {
-  ...Object.fromEntries(CONTENT_UNITS.map((unit) => [unit.toLowerCase(), unit])),
-  ...{
-    gram: 'g',
-    grams: 'g',
-    kilogram: 'kg',
-    kilograms: 'kg',
-    litre: 'L',
-    litres: 'L',
-    liter: 'L',
-    liters: 'L',
-  },
-  ...{ millilitre: 'mL', millilitres: 'mL', milliliter: 'mL', milliliters: 'mL' },
-}
+const SPELLED: ReadonlyMap<string, ContentUnit> = new Map(
+  Object.entries({
+    ...Object.fromEntries(CONTENT_UNITS.map((unit) => [unit.toLowerCase(), unit])),
+    ...{
+      gram: 'g',
+      grams: 'g',
+      kilogram: 'kg',
+      kilograms: 'kg',
+      litre: 'L',
+      litres: 'L',
+      liter: 'L',
+      liters: 'L',
+    },
+    ...{ millilitre: 'mL', millilitres: 'mL', milliliter: 'mL', milliliters: 'mL' },
+  } as const satisfies Readonly<Record<string, ContentUnit>>),
+)
 
 /** The unit that a label states, where it is one of mass or volume. */
 export function contentUnitOf({ unit }: Pick<ClaimDraft, 'unit'>): ContentUnit | undefined {
   const typed = unit.trim()
-  return CONTENT_UNITS.find((one) => one === typed) ?? SPELLED[typed.toLowerCase()]
+  // Of Mg and ML nobody can tell whether a million is meant, or a thousandth.
+  return (
+    CONTENT_UNITS.find((one) => one === typed) ??
+    (/^M[gGlL]$/.test(typed) ? undefined : SPELLED.get(typed.toLowerCase()))
+  )
 }
 
 /** The unit that packs are weighed in where a volume is found by a density; undefined where none is. */

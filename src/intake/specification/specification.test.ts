@@ -202,3 +202,10 @@ test.each([
   expect(whyNot(HEAD, `${cell};at least;1;;`)).toContain('quantity: A cell of it is longer than the 500')
   expect(claimOf(HEAD, `${'x'.repeat(500)};at least;1;;`).quantity).toHaveLength(500)
 })
+
+test.each(['constructor', '__proto__', 'toString'])(
+  'a relation that only a program knows: %s',
+  (relation) => {
+    expect(whyNot(HEAD, `mass;${relation};1;;`)).toContain(`“${relation}” is no relation that is known`)
+  },
+)

@@ -185,13 +185,15 @@ function rowOf(cells: Cells, mark: DecimalMark, columns: readonly NamedColumn[])
   })
 }
 
-const SIGNS: Readonly<Record<string, Relation>> = {
-  ...{ '≥': 'at-least', '>=': 'at-least', min: 'at-least', 'min.': 'at-least', minimum: 'at-least' },
-  ...{ '≤': 'at-most', '<=': 'at-most', max: 'at-most', 'max.': 'at-most', maximum: 'at-most' },
-  ...{ '>': 'more-than', '<': 'less-than', '=': 'equal-to', '≠': 'different-from', '<>': 'different-from' },
-  ...{ '±': 'within', between: 'within' },
-  ...Object.fromEntries(RELATIONS.map((name) => [RELATION_WORDS[name], name])),
-}
+const SIGNS: ReadonlyMap<string, Relation> = new Map(
+  Object.entries({
+    ...{ '≥': 'at-least', '>=': 'at-least', min: 'at-least', 'min.': 'at-least', minimum: 'at-least' },
+    ...{ '≤': 'at-most', '<=': 'at-most', max: 'at-most', 'max.': 'at-most', maximum: 'at-most' },
+    ...{ '>': 'more-than', '<': 'less-than', '=': 'equal-to', '≠': 'different-from', '<>': 'different-from' },
+    ...{ '±': 'within', between: 'within' },
+    ...Object.fromEntries(RELATIONS.map((name) => [RELATION_WORDS[name], name])),
+  } as const satisfies Readonly<Record<string, Relation>>),
+)
 
 function relationOfRow({ relation, tolerance }: Cells, isRange: boolean): Outcome<Relation> {
   const seen = plain(relation)
@@ -201,7 +203,7 @@ function relationOfRow({ relation, tolerance }: Cells, isRange: boolean): Outcom
       problem('relation', 'It says no relation. Write at least, at most, equal to, within, or their signs.'),
     )
   }
-  const found = SIGNS[seen] ?? relationIn(`${relation} 1`).is
+  const found = SIGNS.get(seen) ?? relationIn(`${relation} 1`).is
   if (!found) {
     const words = RELATIONS.map((name) => RELATION_WORDS[name])
     return failure(
