@@ -21,6 +21,10 @@ test('a plan stands as it was changed last, how it stood before is kept, and no 
     ok: false,
     problem: { code: 'name-taken' },
   })
+  for (const name of [R87.name, ` ${OWN.plan.name.toUpperCase()}`])
+    expect(await saveControlPlan({ words: { ...OWN, plan: { ...OWN.plan, name } } }, now)).toMatchObject({
+      problem: { code: 'name-taken' },
+    })
   const changed = { ...OWN, plan: { ...OWN.plan, averageLevel: 0.01 }, isRetired: true }
   expect(await saveControlPlan({ id, words: changed, by: 'B. Officer' }, later)).toEqual({
     ok: true,

@@ -1,6 +1,6 @@
 import 'server-only'
 import { z } from 'zod'
-import { faultIn } from '@/claims/terms/controlPlan'
+import { faultIn, R87 } from '@/claims/terms/controlPlan'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion, listRegister } from '@/data/register'
 import { officePlanSchema, type RegisteredPlan } from '@/desk/controlPlan'
@@ -35,13 +35,16 @@ export async function saveControlPlan(input: unknown, now: Date): Promise<Outcom
   if (fault)
     return failure({ code: 'control-plan', path: `plan.${fault.path}`, message: planFaultWords(fault) })
   return inTransaction(await database(), async (transaction) => {
-    const others = await listRegister(transaction, 'control-plans')
-    if (others.some((one) => one.id !== id && one.words.plan.name === words.plan.name))
-      return failure(nameTaken(words.plan.name))
+    const others = (await listRegister(transaction, 'control-plans')).filter((one) => one.id !== id)
+    const taken = [R87, ...others.map((one) => one.words.plan)].map(({ name }) => plainName(name))
+    if (taken.includes(plainName(words.plan.name))) return failure(nameTaken(words.plan.name))
     await addRegisterVersion(transaction, 'control-plans', { id, words, by, now })
     return success({ id })
   })
 }
+
+/** Names that a reader would take for one are one. */
+const plainName = (name: string) => name.normalize('NFKC').replace(/\s+/g, ' ').trim().toLowerCase()
 
 function nameTaken(name: string) {
   const message = `There is a plan called “${name}” already. A finding names the plan it used, so give this one another name, or change that one.`
