@@ -32,3 +32,8 @@ test('few intervals that are much wider than the others are cut', () => {
   expect(bars.at(-1)).toMatchObject({ isCutBelow: true, isCutAbove: true })
   expect(bars.filter((bar) => bar?.isCutAbove)).toHaveLength(1)
 })
+
+test('a picture of one value or of none is wide all the same', () => {
+  expect(groupsLine([{ estimate: 5 }], [5]).x).toEqual({ min: 4.7, max: 5.3 })
+  expect(groupsLine([{}], []).x).toEqual({ min: -0.06, max: 0.06 })
+})
