@@ -178,6 +178,7 @@ test('a specification as a table becomes claims, and what can’t be read is tol
   await see(driver, '2 rows are left out. 1 claim has no column yet', 'main')
   expect(await violationsAt(driver, LOOKS)).toEqual([])
   await choose(driver, 'Column of line 4', 'height')
+  await see(driver, 'The readings are in cm and the claim in V', '[aria-label="Rows of the specification"]')
   await press(driver, 'Make 2 claims of it')
   await see(driver, 'Mean flue temp at most 160', '[aria-label=Claims]')
   // The height is in cm, so nothing can be said of a voltage by it.

@@ -2,6 +2,8 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useState, useTransition } from 'react'
+import { hasUnit } from '@/intake/draftUnits'
+import { conversionBetween } from '@/intake/reading/units'
 import type { Specification, SpecificationRow } from '@/intake/specification/specification'
 import { claimTitle } from '@/words/en/claimTitle'
 import { Button } from '@/ui/Button'
@@ -15,7 +17,7 @@ import { takeSpecification } from './actions'
 export type SampleColumns = Readonly<{
   id: string
   name: string
-  columns: readonly Readonly<{ name: string; label: string }>[]
+  columns: readonly Readonly<{ name: string; label: string; unit: string }>[]
 }>
 
 const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', marginTop: '12px' } })
@@ -133,6 +135,8 @@ function SpecificationLine({
     [NONE, 'no column yet'],
     ...sample.columns.map(({ name }) => [name, name]),
   ])
+  const unit = sample.columns.find(({ name }) => name === column)?.unit ?? ''
+  const converted = hasUnit(row.claim) ? conversionBetween(unit, row.claim.unit) : undefined
   return (
     <Row>
       <Cell>{row.line}</Cell>
@@ -142,6 +146,11 @@ function SpecificationLine({
       </Cell>
       <Cell color={row.matched === 'guessed' || column === NONE ? 'warning' : 'quiet'}>
         {chosen === undefined ? MATCHED[row.matched] : 'chosen'}
+        {converted?.ok === false && (
+          <Box as="span" display="block" color="finding.contradicted">
+            {converted.problem.message}
+          </Box>
+        )}
       </Cell>
     </Row>
   )

@@ -82,6 +82,13 @@ test('the cells of a line, to decimals that fit most intervals', () => {
   expect(shown[2]!.slice(2, 6)).toEqual(['', '', '', ''])
 })
 
+test('an interval of 2 either way is read as two standard errors of 1', () => {
+  const wide = [{ ...lines[1]!, estimate: 10, interval: { level: 0.95, lower: 8, upper: 12 } }]
+  expect(shownLines(wide, subject, displayOfLines(wide, subject))[0]!.estimate).toBe('10.0\u202fd')
+  const narrower = [{ ...lines[1]!, estimate: 10, interval: { level: 0.95, lower: 9, upper: 11 } }]
+  expect(shownLines(narrower, subject, displayOfLines(narrower, subject))[0]!.estimate).toBe('10.00\u202fd')
+})
+
 test('what an adjustment keeps, in its own words', () => {
   expect(plain(adjustmentWords('holm', 12, 0.05))).toMatch(
     /^12 groups were tested.*even one wrong rejection among them at 5 %.*of its own group alone\.$/,

@@ -15,9 +15,9 @@ export default async function SpecificationPage({ params }: Props) {
   if (!found) notFound()
   const samples = (await readSamplesOf(found.id))
     .filter(({ isDiscarded }) => !isDiscarded)
-    .map(({ id, name, fileName, columns }, at) => ({
-      ...{ id, name: name || fileName || `Sample ${at + 1}` },
-      columns: columns.map((column) => ({ name: column.name, label: column.label })),
+    .map(({ id, name: own, fileName, columns }, at) => ({
+      ...{ id, name: own || fileName || `Sample ${at + 1}` },
+      columns: columns.map(({ name, label, unit }) => ({ name, label, unit })),
     }))
   return (
     <>
