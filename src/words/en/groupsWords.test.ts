@@ -83,9 +83,9 @@ test('the cells of a line, to decimals that fit most intervals', () => {
 })
 
 test('an interval of 2 either way is read as two standard errors of 1', () => {
-  const wide = [{ ...lines[1]!, estimate: 10, interval: { level: 0.95, lower: 8, upper: 12 } }]
+  const wide = [{ ...lines[1]!, estimate: 10, interval: { ...lines[1]!.interval!, lower: 8, upper: 12 } }]
   expect(shownLines(wide, subject, displayOfLines(wide, subject))[0]!.estimate).toBe('10.0\u202fd')
-  const narrower = [{ ...lines[1]!, estimate: 10, interval: { level: 0.95, lower: 9, upper: 11 } }]
+  const narrower = [{ ...lines[1]!, estimate: 10, interval: { ...lines[1]!.interval!, lower: 9, upper: 11 } }]
   expect(shownLines(narrower, subject, displayOfLines(narrower, subject))[0]!.estimate).toBe('10.00\u202fd')
 })
 
