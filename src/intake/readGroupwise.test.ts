@@ -156,10 +156,11 @@ test('lots by name and day, each by its own sample, and those that have nothing 
     { label: 'nothing yet', why: expect.stringMatching(/at least two readings/) },
   ])
   expect(lots(read.value.document)).toMatchObject({ ok: true, lots: [{}, {}, {}] })
-  const none = await readLots(
-    { ...draft, sampleId: 'four', lots: [] },
-    async (id) => samples[id] && { draft: samples[id] },
-    { pool: false },
-  )
-  expect(none).toMatchObject({ ok: false, problem: { code: 'not-complete' } })
+  const only = (sampleId: string) =>
+    readLots({ ...draft, sampleId, lots: [] }, async (id) => samples[id] && { draft: samples[id] }, {
+      pool: false,
+    })
+  const refused = (message: unknown) => ({ ok: false, problem: { code: 'not-complete', message } })
+  expect(await only('four')).toMatchObject(refused(expect.stringMatching(/at least two readings/)))
+  expect(await only('gone')).toMatchObject(refused('No lot has anything to test yet.'))
 })
