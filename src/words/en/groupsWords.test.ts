@@ -113,4 +113,6 @@ test('names that may be one are asked about, and others not', () => {
     '“North” and “north ” and “NORTH” differ only in spaces or capitals',
   )
   expect(alikeWords(['a', 'b', 'ab'])).toBe('')
+  expect(alikeWords([...'aAbBcC'])).toMatch(/^“a” and “A”; “b” and “B”; “c” and “C” differ/)
+  expect(alikeWords([...'aAbBcCdD'])).toMatch(/“c” and “C”, and 1 more differ/)
 })
