@@ -1,6 +1,7 @@
 import { adjust, type AdjustAnswer } from './adjustRequest'
 import { check } from '@/answers/check'
 import { content } from './content'
+import { critical, type CriticalAnswer } from './critical'
 import { draw, type DrawAnswer } from './draw'
 import { groups, type GroupsAnswer } from './groups'
 import { lots, type LotsAnswer } from './lots'
@@ -13,6 +14,7 @@ import type { ClaimAnswer } from '@/claims/checkAnswer'
 export type Answer =
   | ClaimAnswer
   | ReckonAnswer
+  | CriticalAnswer
   | DescribeAnswer
   | PlanAnswer
   | AdjustAnswer
@@ -23,6 +25,7 @@ export type Answer =
 
 const KINDS = {
   reckon,
+  critical,
   describe: describeReadings,
   plan,
   adjust,

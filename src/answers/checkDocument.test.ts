@@ -16,6 +16,7 @@ import { adjustRequestSchema } from './adjustRequest'
 import { answer } from './answer'
 import { drawRequestSchema } from './draw'
 import { describeRequestSchema } from './describeRequest'
+import { criticalRequestSchema } from './critical'
 import { reckonRequestSchema } from './reckonRequest'
 
 // docs/CHECK-DOCUMENT.md says what the schemas, the sources and the answers say.
@@ -64,6 +65,7 @@ const TOLD_ELSEWHERE: readonly (readonly [pattern: RegExp, as: string])[] = [
   [/^conditions\[\]\./, 'conditions[].'],
   [/^(?:groups|lots)\.claim\./, 'claim.'],
   [/^(?:groups|lots)\.test\./, 'test.'],
+  [/^critical\.distribution\./, 'reckon.distribution.'],
   [/^groups\.content\./, 'content.'],
   [/^lots\.lots\[\]\.evidence\./, 'evidence.'],
   [/^lots\.lots\[\]\.content\./, 'content.'],
@@ -77,6 +79,7 @@ test.each([
   ['The figure of a whole lot', censusResultSchema, 'output'],
   ['An error', checkErrorSchema, 'output'],
   ['Tails and quantiles', reckonRequestSchema, 'input'],
+  ['Critical values', criticalRequestSchema, 'input'],
   ['A description of readings', describeRequestSchema, 'input'],
   ['A plan', planRequestSchema, 'input'],
   ['An interval without a claim', estimateRequestSchema, 'input'],
@@ -125,6 +128,8 @@ test('what is told of as the fields of another object is as they are', () => {
   expect(compared(content, all)).toBeGreaterThan(10)
   expect(compared(schemaFields(groupsRequestSchema, 'input'), all)).toBeGreaterThan(40)
   expect(compared(schemaFields(lotsRequestSchema, 'input'), all)).toBeGreaterThan(100)
+  const reckoned = schemaFields(reckonRequestSchema, 'input')
+  expect(compared(schemaFields(criticalRequestSchema, 'input'), reckoned)).toBe(12)
   const control = schemaFields(contentResultSchema, 'output')
   expect(compared(control, new Map([...result, ...content]))).toBeGreaterThan(20)
 })
@@ -157,7 +162,7 @@ const blocks = [...page.matchAll(/```json\n([^]*?)```/g)].map(([, text]) => JSON
 const examples = blocks.flatMap((request, at) => (at % 2 === 0 ? [[request, blocks[at + 1]]] : []))
 
 test('the page has an example of each kind of request and of answer', () => {
-  expect(examples).toHaveLength(12)
+  expect(examples).toHaveLength(13)
 })
 
 test.each(examples)('%j is answered as the page says', (request, expected) => {

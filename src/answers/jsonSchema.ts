@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
 import { contentRequestSchema } from '@/claims/terms/contentRequest'
+import { criticalRequestSchema } from './critical'
 import { drawRequestSchema } from './draw'
 import { lotsRequestSchema } from '@/claims/groups/lotsRequest'
 import { groupsRequestSchema } from '@/claims/groups/groupsRequest'
@@ -14,6 +15,7 @@ import { checkRequestSchema } from '@/claims/terms/request'
 export const requestSchema = z.union([
   checkRequestSchema,
   reckonRequestSchema,
+  criticalRequestSchema,
   describeRequestSchema,
   planRequestSchema,
   adjustRequestSchema,

@@ -41,6 +41,27 @@ test('a tail below the range of a double has its log only, one that is 0 has non
   expect(end).not.toHaveProperty('logUpper')
 })
 
+test('of whole numbers also what lies below one, at it and above, and twice the smaller tail with it', () => {
+  const all = 2 ** 20
+  const { lower, upper, density, below, atLeast, both } = figuresOf({
+    distribution: { name: 'binomial', n: 20, p: 0.5 },
+    x: 5,
+  })
+  const shown = [lower, upper, density, below, atLeast, both].map((share) => Math.round(share! * all))
+  expect(shown).toEqual([21_700, all - 21_700, 15_504, 6196, all - 6196, 43_400])
+  const between = figuresOf({ distribution: { name: 'binomial', n: 20, p: 0.5 }, x: 5.5 })
+  expect([between.below, between.atLeast]).toEqual([lower, upper])
+  const middle = figuresOf({ distribution: { name: 'binomial', n: 20, p: 0.5 }, x: 10 })
+  expect(middle.both).toBe(1)
+})
+
+test('of a curve both tails are twice the smaller, and nothing is told of the point by itself', () => {
+  const figures = figuresOf({ distribution: { name: 'normal' }, x: 1.959963984540054 })
+  expect(figures.both).toBeCloseTo(0.05, 14)
+  expect(figures).not.toHaveProperty('atLeast')
+  expect(figuresOf({ distribution: { name: 'normal' }, x: 50 })).not.toHaveProperty('both')
+})
+
 test.each([
   [{ distribution: { name: 'gauss' }, x: 1 }, 'not-in-list', 'reckon.distribution.name'],
   [{ distribution: { name: 't' }, x: 1 }, 'missing', 'reckon.distribution.df'],

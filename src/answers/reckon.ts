@@ -1,5 +1,6 @@
 import { distributionByName } from '@/statistics/distributions/byName'
 import type { Reference } from '@/statistics/distributions/reference'
+import { stepOf } from '@/statistics/distributions/named'
 import type { Tails } from '@/statistics/distributions/tails'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
@@ -16,6 +17,11 @@ export type ReckonFigures = Readonly<{
   logUpper?: number
   /** Of a discrete distribution, the probability of x itself. */
   density?: number
+  /** Of a discrete distribution, P(X < x) and P(X ≥ x), which the tails do not say. */
+  below?: number
+  atLeast?: number
+  /** Twice the smaller of the tails that have x in them, at most 1. */
+  both?: number
 }>
 
 export type ReckonAnswer = Answered<'reckon', ReckonFigures>
@@ -43,16 +49,22 @@ function figuresOf({
 }: ReckonRequest['reckon']): Outcome<ReckonFigures, ClaimProblem> {
   const stated = [x, lower, upper].filter((value) => value !== undefined).length
   if (stated !== 1) return failure(problems.onePointNeeded(stated))
-  const known = knownDistribution(distribution)
+  const known = knownDistribution(distribution, 'reckon')
   if (!known.ok) return known
   const { quantile, tails, density } = known.value
   const point = x ?? (lower === undefined ? quantile(upper!, 'upper') : quantile(lower, 'lower'))
-  if (!Number.isFinite(point)) return failure(problems.quantileOutOfRange())
+  if (!Number.isFinite(point)) return failure(problems.quantileOutOfRange('reckon'))
+  const [own, before] = [
+    tails(point),
+    stepOf(distribution) === undefined ? undefined : tails(Math.ceil(point) - 1),
+  ]
   const height = density(point)
   const figures = {
     x: point,
-    ...tailFigures(tails(point)),
+    ...tailFigures(own),
     ...(height === Infinity ? {} : { density: height }),
+    ...(before ? ofWhole(before) : {}),
+    ...bothTails(own.lower, (before ?? own).upper),
   }
   return isAllFinite(figures) ? success(figures) : failure(problems.reckoningOutOfRange())
 }
@@ -67,11 +79,35 @@ function tailFigures({ lower, upper, logLower, logUpper }: Tails): Omit<ReckonFi
   }
 }
 
-function knownDistribution(named: ReckonedDistribution): Outcome<Reference, ClaimProblem> {
+/** What lies below a whole number, and what at it or above, where a double has room for it. */
+function ofWhole(before: Tails): Pick<ReckonFigures, 'below' | 'atLeast'> {
+  const { lower, upper } = tailFigures(before)
+  return {
+    ...(lower === undefined ? {} : { below: lower }),
+    ...(upper === undefined ? {} : { atLeast: upper }),
+  }
+}
+
+function bothTails(...tails: readonly [atMost: number, atLeast: number]): Pick<ReckonFigures, 'both'> {
+  const both = Math.min(1, 2 * Math.min(...tails))
+  return both === 0 ? {} : { both }
+}
+
+/**
+ * A distribution that is asked for by its name.
+ *
+ * @param key - of the request
+ * @returns it, or the problem `out-of-range` where its parameters do not fit each other
+ */
+export function knownDistribution(
+  named: ReckonedDistribution,
+  key: 'reckon' | 'critical',
+): Outcome<Reference, ClaimProblem> {
   if (named.name === 'hypergeometric') {
-    const { lotSize, marked, n } = named
-    if (marked > lotSize) return failure(problems.moreThanTheLot('marked', marked, lotSize))
-    if (n > lotSize) return failure(problems.moreThanTheLot('n', n, lotSize))
+    const { lotSize } = named
+    const larger = (['marked', 'n'] as const).find((field) => named[field] > lotSize)
+    if (larger !== undefined)
+      return failure(problems.moreThanTheLot(`${key}.distribution.${larger}`, named[larger], lotSize))
   }
   return success(distributionByName(named))
 }

@@ -11,7 +11,8 @@ const tail = z.number().gt(0).lt(1).optional()
 /** The work grows as the cube of the ranks. */
 const MAX_RANKS = 500
 
-const distribution = z.discriminatedUnion('name', [
+/** A distribution by its name, with its parameters. */
+export const distributionSchema = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('normal') }),
   z.strictObject({ name: z.literal('t'), df: degrees }),
   z.strictObject({ name: z.literal('chi-square'), df: degrees }),
@@ -32,8 +33,13 @@ const distribution = z.discriminatedUnion('name', [
 /** A distribution, and a point of it or a probability in one of its tails. */
 export const reckonRequestSchema = z.strictObject({
   id: z.string().optional(),
-  reckon: z.strictObject({ distribution, x: z.number().optional(), lower: tail, upper: tail }),
+  reckon: z.strictObject({
+    distribution: distributionSchema,
+    x: z.number().optional(),
+    lower: tail,
+    upper: tail,
+  }),
 })
 
 export type ReckonRequest = z.output<typeof reckonRequestSchema>
-export type ReckonedDistribution = z.output<typeof distribution>
+export type ReckonedDistribution = z.output<typeof distributionSchema>

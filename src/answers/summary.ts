@@ -3,6 +3,7 @@ import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { GroupsResult } from '@/answers/groups'
 import type { LotLine, LotsResult } from '@/answers/lots'
 import type { EstimateFigures } from '@/answers/estimateRequest'
+import type { CriticalFigures, CriticalValue } from '@/answers/critical'
 import type { ReckonFigures } from '@/answers/reckon'
 import { type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
@@ -12,7 +13,14 @@ import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/c
 import { sizeWords } from '@/words/en/claimWords'
 import { PARAMETER_WORDS } from '@/words/en/parameters'
 import { decimalsOf } from '@/words/estimateDecimals'
-import { formatFull, formatFullPValue, formatNumber, formatPValue, withUnit } from '@/words/figures'
+import {
+  formatFull,
+  formatFullPValue,
+  formatNumber,
+  formatPercent,
+  formatPValue,
+  withUnit,
+} from '@/words/figures'
 import { CRITERION_STATES, criterionLines, operatingWords, toPassWords } from '@/words/en/contentWords'
 import { groupName } from '@/words/en/groupLines'
 import { betweenWords, groupsHeadline, groupWords } from '@/words/en/groupsWords'
@@ -38,6 +46,7 @@ export function summary(answer: Answer): string {
 
 function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('reckon' in answer) return [reckoned(answer.reckon)]
+  if ('critical' in answer) return answer.critical.map(criticalLine)
   if ('plan' in answer) return [planned(answer.plan)]
   if ('adjust' in answer) return [`Adjusted p-values: ${answer.adjust.pValues.map(formatFull).join(', ')}`]
   if ('describe' in answer) return described(answer.describe)
@@ -123,6 +132,11 @@ function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): strin
   const below = formatFullPValue({ pValue: lower, logPValue: logLower })
   const above = formatFullPValue({ pValue: upper, logPValue: logUpper })
   return `P(X ≤ x) = ${below} and P(X > x) = ${above} at x = ${formatFull(x)}`
+}
+
+function criticalLine({ level, lower, upper, both }: CriticalFigures): string {
+  const at = (end: CriticalValue | undefined) => (end ? formatFull(end.x) : 'none')
+  return `At ${formatPercent(level)}: lower ${at(lower)}, upper ${at(upper)}; both ${at(both.lower)} and ${at(both.upper)}`
 }
 
 function conditionLine(condition: CheckResult['conditions'][number]): string {

@@ -15,9 +15,9 @@ const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight verify FILE [--keys FILE] [--authority FILE]
        true-weight schema
 
-check answers requests: check documents, reckonings of a distribution's tails and quantiles,
-descriptions of readings, plans, estimates and adjustments of p-values; one JSON document a line in, one
-JSON result a line out, in order. FILE is read where it is given, else standard input.
+check answers requests: check documents, reckonings of a distribution's tails, quantiles and critical
+values, descriptions of readings, plans, estimates and adjustments of p-values; one JSON document a line
+in, one JSON result a line out, in order. FILE is read where it is given, else standard input.
 
 check --csv checks one claim against one column of a CSV file with a header line:
   --where "depot = 7"   keep only the rows that meet this; may be repeated

@@ -173,9 +173,11 @@ export const problems = {
   onePointNeeded: (stated: number) =>
     problem('onePointNeeded', stated === 0 ? 'missing' : 'too-many-points', 'reckon', { stated }),
   reckoningOutOfRange: () => problem('reckoningOutOfRange', 'figures-out-of-range', 'reckon', {}),
-  quantileOutOfRange: () => problem('quantileOutOfRange', 'figures-out-of-range', 'reckon', {}),
-  moreThanTheLot: (field: 'marked' | 'n', seen: number, lotSize: number) =>
-    problem('moreThanTheLot', 'out-of-range', `reckon.distribution.${field}`, { field, seen, lotSize }),
+  quantileOutOfRange: (request: 'reckon' | 'critical') =>
+    problem('quantileOutOfRange', 'figures-out-of-range', request, {}),
+  /** @param path - of the figure that is larger than the lot */
+  moreThanTheLot: (path: string, seen: number, lotSize: number) =>
+    problem('moreThanTheLot', 'out-of-range', path, { path, seen, lotSize }),
   figuresOutOfRange: () => problem('figuresOutOfRange', 'figures-out-of-range', 'evidence', {}),
 } as const
 

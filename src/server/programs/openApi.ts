@@ -104,7 +104,7 @@ export function openApi(): object {
       '/check': {
         post: {
           summary:
-            'Answers a request: a check, a reckoning, a description, a plan, an adjustment, an estimate, a control of net content, or groups.',
+            'Answers a request: a check, a reckoning, critical values, a description, a plan, an adjustment, an estimate, a control of net content, or groups.',
           requestBody: {
             required: true,
             content: {

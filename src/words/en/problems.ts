@@ -195,8 +195,8 @@ const SENTENCES: {
     'These parameters are too large or too small to compute with. State some nearer to 1.',
   quantileOutOfRange: () =>
     'The point that leaves so small a probability lies beyond what this program can hold, about 1.8 × 10³⁰⁸. State a larger probability.',
-  moreThanTheLot: ({ field, seen, lotSize }) =>
-    `“reckon.distribution.${field}” is ${seen}; it has to be at most the lot size, ${lotSize}.`,
+  moreThanTheLot: ({ path, seen, lotSize }) =>
+    `“${path}” is ${seen}; it has to be at most the lot size, ${lotSize}.`,
   figuresOutOfRange: () =>
     'These figures are too large or too close together to compute with. State them in a unit that gives them a size nearer to 1.',
   unknownField: ({ path }) => `“${path}” is not a field that is known here. Leave it out.`,
