@@ -1,6 +1,13 @@
 import { groups } from '@/answers/groups'
 import { displayOfLines, lineCells, lineHeads, orderedLines, shownLines } from './groupLines'
-import { adjustmentWords, alikeWords, betweenWords, groupsHeadline } from './groupsWords'
+import {
+  adjustmentWords,
+  alikeWords,
+  betweenWords,
+  groupsHeadline,
+  groupWords,
+  pooledWords,
+} from './groupsWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ').replaceAll('\u2212', '-')
 const answer = groups({
@@ -95,6 +102,38 @@ test('what an adjustment keeps, in its own words', () => {
   )
   expect(plain(adjustmentWords('benjamini-hochberg', 3, 0.01, 'lots'))).toMatch(
     /^3 lots were tested.*share of wrong rejections.*at 1 %.*of its own lot alone\.$/,
+  )
+})
+
+test('one group as plain text, its figures to ten digits', () => {
+  const [at10, at7, east] = lines.map(groupWords)
+  expect(at7).toBe(
+    'n = 3, estimate 2.5, 95\u202f% interval 2.251586229 to 2.748413771, p = 0.00653622878, adjusted 0.01960868634. Contradicted',
+  )
+  expect(at10).toMatch(/^n = 3, estimate 1.933333333, .*\. Not contradicted$/)
+  expect(east).toMatch(/^n = 1, not tested: One reading is given/)
+  const far = { ...lines[1]!, pValue: undefined, logPValue: -1000, together: 'not-contradicted' as const }
+  expect(plain(groupWords(far))).toMatch(
+    /p = 5\.075959e-435, adjusted < 1e-300\. Contradicted, taken together not contradicted$/,
+  )
+  const open = { ...lines[1]!, interval: { ...lines[1]!.interval!, lower: undefined } }
+  expect(groupWords(open)).toContain('interval no end to 2.748413771,')
+  const packs = {
+    label: 'a',
+    n: 1250,
+    estimate: 14.9,
+    beyondT: 3,
+    beyondTwiceT: 1,
+    outcome: 'contradicted' as const,
+  }
+  expect(groupWords(packs)).toBe(
+    'n = 1,250, estimate 14.9, 3 short by more than T, 1 by more than 2T. Contradicted',
+  )
+})
+
+test('lots that can’t be pooled say why', () => {
+  expect(pooledWords({ ok: false, error: { code: 'x', path: '', message: 'One lot is given.' } })).toBe(
+    'The lots can’t be pooled: One lot is given.',
   )
 })
 

@@ -6,9 +6,11 @@ import type { Homogeneity } from '@/statistics/describe/homogeneity'
 import {
   formatCount,
   formatFull,
+  formatFullPValue,
   formatNumber,
   formatPercent,
   formatPValue,
+  formatSure,
   pWords,
   withUnit,
 } from '../figures'
@@ -66,24 +68,27 @@ export function groupsHeadline(groups: readonly Line[], what: 'groups' | 'lots' 
   return `${formatCount(alone)} of ${judged.length === 1 ? `1 ${one}` : `${formatCount(judged.length)} ${what}`} ${verb(alone)} the claim${taken}${rest}.`
 }
 
+/** A figure of plain text, to as many digits as it is sure in. */
+const sure = (value: number) => formatSure(formatFull(value))
+
 /** One group in a line of plain text. */
 export function groupWords(group: Line): string {
-  const { n, estimate, interval, pValue, adjusted, outcome, together, why, beyondT, beyondTwiceT } = group
+  const { n, estimate, interval, pValue, logPValue, adjusted, outcome, together, why } = group
   const size = `n = ${formatCount(n)}`
-  if (why !== undefined || outcome === undefined) return `${size}, not tested: ${why ?? ''}`
-  const known = `${size}, estimate ${formatFull(Number(estimate!.toPrecision(10)))}`
+  if (outcome === undefined) return `${size}, not tested: ${why ?? ''}`
+  const known = `${size}, estimate ${sure(estimate!)}`
+  const { beyondT, beyondTwiceT } = group
   if (beyondT !== undefined)
     return `${known}, ${formatCount(beyondT)} short by more than T, ${formatCount(beyondTwiceT!)} by more than 2T. ${OUTCOME_WORDS[outcome]}`
-  const ends = interval
-    ? [interval.lower, interval.upper].map((end) =>
-        end === undefined ? '' : formatFull(Number(end.toPrecision(10))),
-      )
-    : []
+  const end = (value: number | undefined) => (value === undefined ? 'no end' : sure(value))
   const between = interval
-    ? `, ${formatPercent(interval.level)} interval ${ends[0] || 'no end'} to ${ends[1] || 'no end'}`
+    ? `, ${formatPercent(interval.level)} interval ${end(interval.lower)} to ${end(interval.upper)}`
     : ''
-  const level = 0.05
-  return `${known}${between}, ${pWords(pValue, level)}, adjusted ${formatPValue(adjusted, level)}. ${OUTCOME_WORDS[outcome]}${together === outcome ? '' : `, taken together ${OUTCOME_WORDS[together!].toLowerCase()}`}`
+  const p = formatSure(formatFullPValue({ pValue, logPValue }))
+  // Beyond the range of a double nothing is adjusted.
+  const taken = pValue === undefined ? formatPValue(undefined, 0.05) : sure(adjusted!)
+  const further = together === outcome ? '' : `, taken together ${OUTCOME_WORDS[together!].toLowerCase()}`
+  return `${known}${between}, p = ${p}, adjusted ${taken}. ${OUTCOME_WORDS[outcome]}${further}`
 }
 
 /** Whether groups differ by more than chance, and by how much. */
