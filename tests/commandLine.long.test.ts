@@ -282,7 +282,7 @@ test('prints the JSON Schema of its requests', () => {
   const schema = JSON.parse(results.join(''))
   expect(status).toBe(0)
   expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema' })
-  expect(schema.anyOf).toHaveLength(10)
+  expect(schema.anyOf).toHaveLength(11)
 })
 
 test('a claim against each group of a column, and a whole specification against one file', () => {
@@ -358,12 +358,13 @@ test('answers every kind of request, and sums each up for people', () => {
     { describe: { values: [1, 2, 3, 4, 100] } },
     { adjust: { pValues: [0.01, 0.04] } },
     { reckon: { distribution: { name: 'normal' }, upper: 0.025 } },
+    { critical: { distribution: { name: 'binomial', n: 20, p: 0.5 }, levels: [0.05, 1e-7] } },
     { plan: { claim, assume: { value: 14.9, standardDeviation: 0.11 }, find: 'n', power: 0.9 } },
   ]
   const { status, results } = run(['check', '--pretty'], lines(...requests))
   expect(status).toBe(0)
   expect(results.join('\n')).toMatch(
-    /mean 22.*Adjusted p-values: 0.02, 0.04.*at x = 1\.9599639845400.*with n = 12 a difference of 0.1 is found/s,
+    /mean 22.*Adjusted p-values: 0.02, 0.04.*at x = 1\.9599639845400.*At 5.%: lower 5, upper 15; both 5 and 15.*lower none, upper none.*with n = 12 a difference of 0.1 is found/s,
   )
 })
 

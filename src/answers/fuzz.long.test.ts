@@ -120,6 +120,7 @@ const SOUND: readonly object[] = [
   { plan: { claim: claim('proportion', 'equal-to', 0.5), find: 'difference', n: 40, power: 0.8 } },
   { reckon: { distribution: { name: 'f', df1: 3, df2: 8.5 }, upper: 0.05 } },
   { reckon: { distribution: { name: 'signed-rank', n: 9 }, x: 12 } },
+  { critical: { distribution: { name: 'poisson', mean: 4.2 }, levels: [0.05, 0.01] } },
   { reckon: { distribution: { name: 'hypergeometric', lotSize: 50, marked: 9, n: 12 }, x: 3 } },
 ]
 

@@ -1,6 +1,9 @@
 import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { partsOf } from '@/claims/testParts'
+import { distributionByName } from '@/statistics/distributions/byName'
+import type { NamedDistribution } from '@/statistics/distributions/named'
+import { distributionShape } from './distributionShape'
 import { samplingPicture } from './samplingPicture'
 import { outlineOf } from './samplingShape'
 
@@ -176,3 +179,15 @@ test.each([
     expect(picture.counted.lower === undefined).toBe(alternative === 'greater')
   },
 )
+
+test('a curve that rises without end, or has a long tail, leaves room for the rest', () => {
+  const shapeOf = (named: NamedDistribution) =>
+    distributionShape(distributionByName(named), { step: undefined, statistic: 1, ends: {} })
+  const steep = shapeOf({ name: 'chi-square', df: 1 })
+  const heights = steep.points.map(({ y }) => y)
+  expect(Math.max(...heights)).toBeCloseTo(1.25 * Math.max(...heights.slice(1, -1)), 10)
+  expect(steep.heightAt(1e-9)).toBe(heights[0])
+  const long = shapeOf({ name: 't', df: 1 })
+  // The quartiles of t with one degree of freedom are −1 and 1.
+  expect([long.min, long.max]).toEqual([expect.closeTo(-16, 9), expect.closeTo(16, 9)])
+})

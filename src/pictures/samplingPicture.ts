@@ -7,39 +7,22 @@ import { distributionByName } from '@/statistics/distributions/byName'
 import { stepOf } from '@/statistics/distributions/named'
 import type { Reference } from '@/statistics/distributions/reference'
 import type { Ends } from '@/statistics/inference/interval'
-
-export type PicturePoint = Readonly<{ x: number; y: number }>
+import { type DistributionShape, distributionShape, WIDEST } from './distributionShape'
 
 /** The distribution of a test's statistic, were the null hypothesis true at its bound, with what the test makes of it. */
-export type SamplingPicture = Readonly<{
-  /** A density, or the probability of each whole number. */
-  shape: 'curve' | 'bars'
-  /** From one bar to the next; 0 for a curve. */
-  barWidth: number
-  /** On the statistic's scale, from left to right. */
-  points: readonly PicturePoint[]
-  /** Height at any x. */
-  heightAt: (x: number) => number
-  min: number
-  max: number
-  statistic: number
-  /** What is rejected: from `lower` downwards, from `upper` upwards. */
-  rejected: Ends
-  /** What the p-value counts, in the same way: outcomes at least as far out as the sample. */
-  counted: Ends
-  /** The estimate that belongs to a statistic, in the parameter's unit; absent where none does. */
-  estimateAt?: (statistic: number) => number
-}>
+export type SamplingPicture = DistributionShape &
+  Readonly<{
+    statistic: number
+    /** What is rejected: from `lower` downwards, from `upper` upwards. */
+    rejected: Ends
+    /** What the p-value counts, in the same way: outcomes at least as far out as the sample. */
+    counted: Ends
+    /** The estimate that belongs to a statistic, in the parameter's unit; absent where none does. */
+    estimateAt?: (statistic: number) => number
+  }>
 
-/** The probability left out of the picture at each end. */
-const BEYOND = 1e-4
-/** How much farther than that the statistic may widen it. */
-const WIDEST = 2.5
-const STEPS = 240
 /** Equal probabilities may differ in the last digits: METHODS, exact binomial. */
 const LIKELIHOOD_SLACK = 1e-7
-/** Above so many whole numbers a bar would be no wider than a line. */
-const MAX_BARS = 160
 
 /** What of a result is drawn. */
 export type Pictured = Pick<CheckResult, 'kind' | 'hypotheses' | 'sample' | 'test'>
@@ -62,19 +45,11 @@ export function samplingPicture(result: Pictured, place: 0 | 1 = 0): SamplingPic
   const side = sideOf(hypotheses, place)
   const step = picture.reference?.(part.figures) ? undefined : stepOf(distribution)
   const rejected = endsOf(part.criticalValues, side, known)
-  const { min, max } = rangeOf(known, { statistic, rejected, isDiscrete: step !== undefined })
   const isByLikelihood = picture.countsByLikelihood?.(part.figures) ?? false
-  const isBars = step !== undefined && max - min <= MAX_BARS * step
-  const heightAt = (x: number) => known.density(step === undefined ? x : Math.round(x / step) * step)
   const worked: Worked<unknown> = { parameter, sample, value: valuesOf(hypotheses)[place]!, part }
   const { estimateAt } = picture
   return {
-    shape: isBars ? 'bars' : 'curve',
-    barWidth: isBars ? step : 0,
-    points: pointsBetween({ min, max, step: isBars ? step : (max - min) / STEPS, heightAt }),
-    heightAt,
-    min,
-    max,
+    ...distributionShape(known, { step, statistic, ends: rejected }),
     statistic,
     rejected,
     counted: countedBy(statistic, side, { known, step, isByLikelihood }),
@@ -156,30 +131,6 @@ function endsOf(limits: readonly number[], side: Side, known: Reference): Ends {
   if (second !== undefined) return { lower: first, upper: second }
   const isLower = side === 'less' || (side === 'two-sided' && first < known.quantile(0.5, 'lower'))
   return isLower ? { lower: first } : { upper: first }
-}
-
-function rangeOf(
-  known: Reference,
-  seen: Readonly<{ statistic: number; rejected: Ends; isDiscrete: boolean }>,
-): Readonly<{ min: number; max: number }> {
-  const { statistic, rejected, isDiscrete } = seen
-  const [low, high] = [known.quantile(BEYOND, 'lower'), known.quantile(BEYOND, 'upper')]
-  const reach = (WIDEST - 1) * (high - low || 1)
-  const near = Math.min(high + reach, Math.max(low - reach, statistic))
-  const ends = [rejected.lower, rejected.upper].filter((end) => end !== undefined)
-  const [min, max] = [Math.min(low, near, ...ends), Math.max(high, near, ...ends)]
-  return isDiscrete ? { min: Math.floor(min), max: Math.ceil(max) } : { min, max }
-}
-
-function pointsBetween(
-  input: Readonly<{ min: number; max: number; step: number; heightAt: (x: number) => number }>,
-): readonly PicturePoint[] {
-  const { min, max, step, heightAt } = input
-  const count = Math.max(1, Math.round((max - min) / step))
-  return Array.from({ length: count + 1 }, (_, i) => {
-    const x = min + ((max - min) * i) / count
-    return { x, y: heightAt(x) }
-  })
 }
 
 /** Outcomes at least as far out: of a two-sided test, those beyond the statistic and as improbable ones beyond the other end. */

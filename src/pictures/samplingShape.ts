@@ -1,7 +1,8 @@
 import { max as highest } from 'd3-array'
 import type { Ends } from '@/statistics/inference/interval'
 import type { Range } from './claimLine'
-import type { PicturePoint, SamplingPicture } from './samplingPicture'
+import type { PicturePoint } from './distributionShape'
+import type { SamplingPicture } from './samplingPicture'
 
 /** Where everything in the picture of a test stands: on screen and in the report it is drawn from this. */
 export type SamplingShape = Readonly<{

@@ -7,8 +7,8 @@ import type { UnreadReason } from './readings'
 export type Field = keyof ClaimDraft | keyof SampleDraft
 
 /** A field whose text can't be used or is still needed: what was seen and what would do. */
-export type FieldProblem = Readonly<{
-  field: Field
+export type FieldProblem<F extends string = Field> = Readonly<{
+  field: F
   message: string
   /** Texts that would do in its place, of which somebody has to say that one is meant. */
   wouldDo?: readonly string[]
@@ -33,8 +33,8 @@ export const wholeFrom = (min: number, max = Infinity): Range => ({
 })
 
 /** Reads typed texts as numbers and gathers what can't be used. An empty text is no number and no problem. */
-export class FieldReader<F extends Field> {
-  readonly problems: FieldProblem[] = []
+export class FieldReader<F extends string> {
+  readonly problems: FieldProblem<F>[] = []
   private readonly texts: Readonly<Partial<Record<F, unknown>>>
   private readonly decimalMark: DecimalMark
 

@@ -1,4 +1,5 @@
-import type { PicturePoint, SamplingPicture } from '@/pictures/samplingPicture'
+import type { PicturePoint } from '@/pictures/distributionShape'
+import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { areaUnder, outlineOf, samplingShape, withArrow } from '@/pictures/samplingShape'
 import { axisOf, axisShapes, tickWords } from './axis'
 import { BRASS, type Drawing, FINDING, INK, label, type Point, type Shape } from './drawing'

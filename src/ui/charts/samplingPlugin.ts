@@ -1,5 +1,6 @@
 import type { Chart, Plugin } from 'chart.js'
-import type { PicturePoint, SamplingPicture } from '@/pictures/samplingPicture'
+import type { PicturePoint } from '@/pictures/distributionShape'
+import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { areaUnder, samplingShape, type Stretch } from '@/pictures/samplingShape'
 import type { Colours } from './useColours'
 
