@@ -24,6 +24,8 @@ export async function openServer(address: string): Promise<Database> {
   const pool = new Pool({ connectionString: address })
   // A connection that breaks while it idles is replaced by the next one asked for.
   pool.on('error', (error) => console.error(`PostgreSQL: ${error.message}`))
+  // One that breaks before whoever asked for it has it, or twice, would end the program: its next query says so, and the pool drops it.
+  pool.on('connect', (client) => client.on('error', () => {}))
   await withClient(pool, async (client) => {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
     try {
@@ -55,15 +57,10 @@ export async function openServer(address: string): Promise<Database> {
 
 async function withClient<T>(pool: Pool, work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect()
-  let broken: Error | undefined
-  // A connection that is cut while it is in use also tells the query that it was in use for.
-  const onError = (error: Error) => (broken = error)
-  client.on('error', onError)
   try {
     return await work(client)
   } finally {
-    client.off('error', onError)
-    client.release(broken)
+    client.release()
   }
 }
 
