@@ -63,13 +63,9 @@ await withWorkbench(async (driver) => {
   await there('//*[@role="gridcell"][contains(., "100001")]')
   await take('sample')
   await follow('Docket')
-  await follow('Visit to the Emberwick store')
-  await follow('Share of sacks')
-  await there('//*[contains(., "it takes 59 readings or more")]')
-  await driver.executeScript(
-    'document.querySelector("[data-testid=line-of-items]").scrollIntoView({ block: "center" })',
-  )
-  await take('workbench-items')
+  await follow('Reckoner')
+  await there('//*[@role="slider"]')
+  await take('reckoner')
   await follow('Docket')
   await follow('Net content of the pellet sacks')
   await follow('Net content of a sack')

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
-import { reckon, type ReckonFigures } from './reckon'
+import type { PointFigures } from '@/statistics/distributions/pointFigures'
+import { reckon } from './reckon'
 
-function figuresOf(request: unknown): ReckonFigures {
+function figuresOf(request: unknown): PointFigures {
   const answer = reckon({ reckon: request })
   if (!answer.ok) throw new Error(answer.error.message)
   return answer.reckon

@@ -3,8 +3,9 @@ import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { GroupsResult } from '@/answers/groups'
 import type { LotLine, LotsResult } from '@/answers/lots'
 import type { EstimateFigures } from '@/answers/estimateRequest'
-import type { CriticalFigures, CriticalValue } from '@/answers/critical'
-import type { ReckonFigures } from '@/answers/reckon'
+import type { CriticalFigures } from '@/answers/critical'
+import type { CriticalValue } from '@/statistics/inference/criticalValues'
+import type { PointFigures } from '@/statistics/distributions/pointFigures'
 import { type ContentResult, isControl, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { Description } from '@/statistics/describe/describe'
@@ -128,7 +129,7 @@ function described(figures: Description): readonly string[] {
   ]
 }
 
-function reckoned({ x, lower, upper, logLower, logUpper }: ReckonFigures): string {
+function reckoned({ x, lower, upper, logLower, logUpper }: PointFigures): string {
   const below = formatFullPValue({ pValue: lower, logPValue: logLower })
   const above = formatFullPValue({ pValue: upper, logPValue: logUpper })
   return `P(X ≤ x) = ${below} and P(X > x) = ${above} at x = ${formatFull(x)}`

@@ -6,7 +6,7 @@ import { Main } from '@/ui/Main'
 export default function NotFound() {
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }]} />
+      <PageHeader />
       <Main maxWidth="720px" marginInline="auto" padding="48px 24px">
         <PageTitle>There is nothing at this address.</PageTitle>
         <Box as="p" color="quiet" marginTop="8px">

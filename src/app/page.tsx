@@ -18,7 +18,7 @@ export default async function DocketPage({ searchParams }: Props) {
   const { cases, total } = await readDocket({ ...asked, pageSize: PAGE_SIZE })
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket' }]} />
+      <PageHeader />
       <Docket
         page={{ cases, total, pageSize: PAGE_SIZE, choice }}
         isEmpty={total === 0 && !(await hasCases())}

@@ -23,11 +23,39 @@ const Brand = chakra(NextLink, {
   },
 })
 
-/** Where one is, the way back, and whatever the page has to say of its state. */
+const PLACES = [
+  { name: 'docket', text: 'Docket', href: '/' },
+  { name: 'reckoner', text: 'Reckoner', href: '/reckoner' },
+  { name: 'instruments', text: 'Instruments', href: '/instruments' },
+] as const
+
+const Place = chakra(NextLink, {
+  base: {
+    color: 'quiet',
+    textDecoration: 'none',
+    whiteSpace: 'nowrap',
+    lineHeight: '28px',
+    borderBottom: '2px solid transparent',
+    _hover: { color: 'ink' },
+    '&[data-here]': { color: 'ink', borderColor: 'accent' },
+  },
+})
+
+/**
+ * Where one is, the way back and to the other places, and whatever the page has to say of its state.
+ *
+ * @param place - that the page belongs to
+ * @param crumbs - the way from there to the page
+ */
 export function PageHeader({
-  crumbs,
+  place = 'docket',
+  crumbs = [],
   children,
-}: Readonly<{ crumbs: readonly Crumb[]; children?: ReactNode }>) {
+}: Readonly<{
+  place?: (typeof PLACES)[number]['name']
+  crumbs?: readonly Crumb[]
+  children?: ReactNode
+}>) {
   return (
     <Flex
       as="header"
@@ -48,48 +76,53 @@ export function PageHeader({
         <BalanceMark mark="supported" height={20} />
         True Weight
       </Brand>
-      <Flex
-        as="nav"
-        aria-label="Where you are"
-        gap="8px"
-        minWidth="0"
-        flex={{ base: '1 0 100%', md: '1' }}
-        order={{ base: 1, md: 'initial' }}
-      >
-        {crumbs.map(({ text, href }, index) => (
-          <Fragment key={href ?? text}>
-            {index > 0 && (
-              <Box as="span" color="quiet" aria-hidden="true">
-                /
-              </Box>
-            )}
-            {href ? (
-              <TextLink
-                href={href}
-                color="quiet"
-                overflow="hidden"
-                textOverflow="ellipsis"
-                whiteSpace="nowrap"
-              >
-                {text}
-              </TextLink>
-            ) : (
-              <Box
-                as="span"
-                aria-current="page"
-                whiteSpace="nowrap"
-                overflow="hidden"
-                textOverflow="ellipsis"
-              >
-                {text}
-              </Box>
-            )}
-          </Fragment>
+      <Flex as="nav" aria-label="Places" gap="14px" order={{ base: 1, md: 'initial' }}>
+        {PLACES.map(({ name, text, href }) => (
+          <Place
+            key={name}
+            href={href}
+            data-here={name === place ? '' : undefined}
+            aria-current={name === place && crumbs.length === 0 ? 'page' : undefined}
+          >
+            {text}
+          </Place>
         ))}
       </Flex>
+      <Crumbs crumbs={crumbs} />
       {children}
       <OfficerName />
       <ThemeToggle />
+    </Flex>
+  )
+}
+
+function Crumbs({ crumbs }: Readonly<{ crumbs: readonly Crumb[] }>) {
+  if (crumbs.length === 0) return <Box flex="1" />
+  return (
+    <Flex
+      as="nav"
+      aria-label="Where you are"
+      gap="8px"
+      minWidth="0"
+      flex={{ base: '1 0 100%', md: '1' }}
+      order={{ base: 1, md: 'initial' }}
+    >
+      {crumbs.map(({ text, href }) => (
+        <Fragment key={href ?? text}>
+          <Box as="span" color="quiet" aria-hidden="true">
+            /
+          </Box>
+          {href ? (
+            <TextLink href={href} color="quiet" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
+              {text}
+            </TextLink>
+          ) : (
+            <Box as="span" aria-current="page" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis">
+              {text}
+            </Box>
+          )}
+        </Fragment>
+      ))}
     </Flex>
   )
 }

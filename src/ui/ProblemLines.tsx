@@ -1,10 +1,10 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import type { Field, FieldProblem } from '@/intake/reading/fieldReader'
+import type { FieldProblem } from '@/intake/reading/fieldReader'
 import { QuietButton } from './Button'
 
-export const problemsId = (field: Field) => `problem-${field}`
+export const problemsId = (field: string) => `problem-${field}`
 
 /**
  * What is wrong with the texts of some fields, and what would do in their place.
@@ -14,7 +14,10 @@ export const problemsId = (field: Field) => `problem-${field}`
 export function ProblemLines({
   problems,
   onWrite,
-}: Readonly<{ problems: readonly FieldProblem[]; onWrite: (change: Record<string, string>) => void }>) {
+}: Readonly<{
+  problems: readonly FieldProblem<string>[]
+  onWrite: (change: Record<string, string>) => void
+}>) {
   return problems.map(({ field, message, wouldDo = [] }) => (
     <Box key={field} marginTop="6px">
       <Box as="span" id={problemsId(field)} role="alert" color="finding.contradicted">

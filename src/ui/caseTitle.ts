@@ -5,6 +5,5 @@ export function caseTitle({ reference, subject }: Readonly<{ reference: string; 
 
 /** The way from the docket to a case, for the head of a page within it. */
 export const crumbsOfCase = (id: string, words: Parameters<typeof caseTitle>[0]) => [
-  { text: 'Docket', href: '/' },
   { text: caseTitle(words), href: `/cases/${id}` },
 ]

@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic'
 export default async function InstrumentsPage() {
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: 'Instruments' }]} />
+      <PageHeader place="instruments" />
       <InstrumentsView instruments={await readInstruments()} />
     </>
   )

@@ -10,7 +10,7 @@ export default async function KeysPage() {
   const { entries, keys, brokenAt } = await readRegister()
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: 'Keys' }]} />
+      <PageHeader crumbs={[{ text: 'Keys' }]} />
       <KeysView keys={keys} brokenAt={brokenAt} head={entries.at(-1)?.hash} />
     </>
   )

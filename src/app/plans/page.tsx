@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic'
 export default async function PlansPage() {
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: 'Control plans' }]} />
+      <PageHeader crumbs={[{ text: 'Control plans' }]} />
       <PlansView plans={await readControlPlans()} />
     </>
   )

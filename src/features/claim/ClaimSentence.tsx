@@ -12,10 +12,11 @@ import { parameterOf } from '@/claims/all'
 import { hasUnit, isPerExposure } from '@/intake/draftUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
+import { Sentence, Together } from '@/ui/inline/Sentence'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
 import { useField } from '@/ui/workbench/useField'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { ParameterChoice, Sentence, SourceText, Together, WordingText } from './sentenceParts'
+import { ParameterChoice, SourceText, WordingText } from './sentenceParts'
 
 const FIELDS = [
   'source',

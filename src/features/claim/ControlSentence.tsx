@@ -8,12 +8,13 @@ import { contentUnitOf, weighedIn } from '@/intake/sides'
 import { isVolume } from '@/claims/terms/contentUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
+import { Sentence, Together } from '@/ui/inline/Sentence'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'
 import { useField } from '@/ui/workbench/useField'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { ParameterChoice, Sentence, SourceText, Together, WordingText } from './sentenceParts'
+import { ParameterChoice, SourceText, WordingText } from './sentenceParts'
 
 const FIELDS = [
   'source',

@@ -1,6 +1,5 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
 import type { Parameter } from '@/claims/terms/names'
 import { isControlled } from '@/desk/claimDraft'
 import { PARAMETER_NOUNS } from '@/words/en/parameters'
@@ -8,13 +7,6 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useField } from '@/ui/workbench/useField'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-
-export const Sentence = chakra('h1', {
-  base: { fontFamily: 'heading', fontSize: '26px', fontWeight: '400', lineHeight: '1.45' },
-})
-
-/** A value and its unit stay on one line. */
-export const Together = chakra('span', { base: { whiteSpace: 'nowrap' } })
 
 /** Places where claims stand; any other can be typed. */
 const SOURCES = ['label', 'advertisement', 'data sheet', 'contract', 'leaflet'].map((value) => ({ value }))

@@ -49,9 +49,6 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
         <TextLink href="/plans" color="quiet">
           Control plans
         </TextLink>
-        <TextLink href="/instruments" color="quiet">
-          Instruments
-        </TextLink>
         <TextLink href="/keys" color="quiet">
           Keys
         </TextLink>

@@ -2,12 +2,15 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { methodOf } from '@/claims/all'
+import { partsOf } from '@/claims/testParts'
 import { isControlled } from '@/desk/claimDraft'
+import { addressOfReckoning, reckonDraftFor } from '@/desk/reckonDraft'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
 import { LEVEL_HEADS, levelTable, LEVELS_NOTE } from '@/words/en/levelTable'
 import { testLines } from '@/words/en/testLines'
 import { DataTable } from '@/ui/figures/DataTable'
 import { FigureLines } from '@/ui/figures/FigureLines'
+import { TextLink } from '@/ui/TextLink'
 import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { useFormats } from '@/ui/workbench/useFormats'
@@ -47,6 +50,7 @@ function TestFigures({ result }: Checked) {
         {methodOf(test.method).formula}, {distributionWords(test)}
       </Formula>
       <SamplingFigure result={result} />
+      <LookedUp result={result} />
       <FigureLines label="Figures of the test" lines={testLines(result, formats)} />
       <Levels rows={levelTable(result, formats)} />
       <Ways result={result} arrangement="beside" />
@@ -61,6 +65,22 @@ function Levels({ rows }: Readonly<{ rows: readonly (readonly string[])[] }>) {
     <Box marginBlock="12px">
       <DataTable label="Two levels side by side" heads={LEVEL_HEADS} rows={rows} />
       <p>{LEVELS_NOTE}</p>
+    </Box>
+  )
+}
+
+/** The test's own distribution, to be looked at beside it. */
+function LookedUp({ result: { test, hypotheses } }: Pick<Checked, 'result'>) {
+  const [part] = partsOf(test)
+  const draft =
+    part?.distribution &&
+    reckonDraftFor(part.distribution, { statistic: part.statistic, alternative: hypotheses.alternativeSide })
+  if (!draft) return null
+  return (
+    <Box marginBottom="10px">
+      <TextLink href={addressOfReckoning(draft)} target="_blank" textDecoration="underline">
+        Look it up in the reckoner
+      </TextLink>
     </Box>
   )
 }

@@ -12,7 +12,7 @@ import {
 import { memo, useMemo } from 'react'
 import { chakra } from '@chakra-ui/react'
 import { formatCount } from '@/words/figures'
-import { axisWords } from './axisWords'
+import { axisWords, tickStyle } from './axisWords'
 import type { ClaimLineFigures } from '@/pictures/claimLine'
 import { claimLineData } from './claimLineData'
 import { labelPlugin } from './labelPlugin'
@@ -90,7 +90,6 @@ function optionsOf(
 ): ChartOptions<'scatter'> {
   const { colours, labels, figures } = input
   const { x, y, intervalRow, boundRow, each } = input.drawing
-  const font = { family: '"IBM Plex Mono", monospace', size: 11 }
   return {
     animation: false,
     maintainAspectRatio: false,
@@ -102,11 +101,8 @@ function optionsOf(
         border: { color: colours.ink },
         grid: { display: false },
         ticks: {
-          color: colours.quiet,
-          font,
+          ...tickStyle(colours),
           maxTicksLimit: 5,
-          includeBounds: false,
-          maxRotation: 0,
           callback: (value, index, ticks) =>
             axisWords(Number(value), ticks, index === ticks.length - 1 ? labels.unit : ''),
         },

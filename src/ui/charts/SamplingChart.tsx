@@ -12,7 +12,7 @@ import {
 import { memo, useMemo } from 'react'
 import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { outlineOf, samplingShape, withArrow } from '@/pictures/samplingShape'
-import { axisWords } from './axisWords'
+import { axisWords, tickStyle } from './axisWords'
 import { type ChartLabel, labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
 import { samplingPlugin } from './samplingPlugin'
@@ -101,11 +101,8 @@ function optionsOf(
         border: { color: colours.ink },
         grid: { display: false },
         ticks: {
-          color: colours.quiet,
-          font: { family: '"IBM Plex Mono", monospace', size: 11 },
+          ...tickStyle(colours),
           maxTicksLimit: 7,
-          includeBounds: false,
-          maxRotation: 0,
           callback: (value, _, ticks) => {
             const words = axisWords(Number(value), ticks, '')
             return picture.estimateAt ? [words, labels.estimate(Number(value))] : words

@@ -25,7 +25,7 @@ export default async function CasePage({ params, searchParams }: Props) {
   const { id, state, claims, discarded } = found
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: caseTitle(found) }]} />
+      <PageHeader crumbs={[{ text: caseTitle(found) }]} />
       <CaseView
         id={id}
         state={state}

@@ -7,7 +7,7 @@ export const metadata: Metadata = { title: 'A new case' }
 export default function NewCasePage() {
   return (
     <>
-      <PageHeader crumbs={[{ text: 'Docket', href: '/' }, { text: 'A new case' }]} />
+      <PageHeader crumbs={[{ text: 'A new case' }]} />
       <NewCase />
     </>
   )

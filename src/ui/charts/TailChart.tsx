@@ -1,0 +1,223 @@
+'use client'
+
+import { chakra } from '@chakra-ui/react'
+import { Chart, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController } from 'chart.js'
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react'
+import type { DistributionShape } from '@/pictures/distributionShape'
+import { outlineOf, samplingShape } from '@/pictures/samplingShape'
+import type { Ends } from '@/statistics/inference/interval'
+import { axisWords, tickStyle } from './axisWords'
+import { labelPlugin } from './labelPlugin'
+import { Picture } from './Picture'
+import { samplingPlugin } from './samplingPlugin'
+import { type Colours, useColours } from './useColours'
+
+Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin, samplingPlugin)
+
+const HEIGHT = 300
+/** Round the plot, in pixels: room for half a label, and for the handle. */
+const [ASIDE, ABOVE] = [20, 26]
+/** Above the curve, as a part of its height. */
+const HEADROOM = 1.12
+/** The handle moves in so many steps from one end of the picture to the other, or a little more. */
+const STEPS = 400
+
+const Handle = chakra('div', {
+  base: {
+    position: 'absolute',
+    width: '28px',
+    height: '28px',
+    marginLeft: '-14px',
+    display: 'grid',
+    placeItems: 'center',
+    cursor: 'ew-resize',
+    touchAction: 'none',
+    borderRadius: '50%',
+    _before: {
+      content: '""',
+      width: '14px',
+      height: '14px',
+      borderRadius: '50%',
+      border: '2px solid',
+      borderColor: 'brass',
+      bg: 'page',
+    },
+    _hover: { bg: 'selection' },
+    _print: { display: 'none' },
+  },
+})
+const Frame = chakra('div', { base: { position: 'relative' } })
+
+/**
+ * A distribution with its tails hatched, and a handle on the end of one of them.
+ *
+ * @param handle - the end that is pulled
+ * @param words - of an end
+ * @param description - the same in words, for those who do not see it
+ * @param onMove - told where the handle is pulled to, as a number that is typed
+ */
+export function TailChart({
+  shape,
+  ends,
+  handle,
+  words,
+  description,
+  onMove,
+}: Readonly<{
+  shape: DistributionShape
+  ends: Ends
+  handle: number
+  words: (x: number) => string
+  description: string
+  onMove: (text: string) => void
+}>) {
+  const colours = useColours()
+  const frame = useRef<HTMLDivElement>(null)
+  const { x: axis } = samplingShape(pictureOf(shape, ends))
+  const drawing = useMemo(
+    () =>
+      colours && { data: dataOf(shape, ends, colours), options: optionsOf({ shape, ends, words, colours }) },
+    [shape, ends, words, colours],
+  )
+  const width = axis.max - axis.min
+  const step = shape.barWidth || niceStep(width)
+  const moveTo = (x: number) => {
+    const inside = Math.min(shape.max, Math.max(shape.min, x))
+    onMove((Math.round(inside / step) * step).toFixed(Math.max(0, -Math.floor(Math.log10(step)))))
+  }
+  const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
+    if (!event.currentTarget.hasPointerCapture(event.pointerId) || !frame.current) return
+    const { left, width: wide } = frame.current.getBoundingClientRect()
+    moveTo(axis.min + ((event.clientX - left - ASIDE) / (wide - 2 * ASIDE)) * width)
+  }
+  const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
+    const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -10, PageUp: 10 }[
+      event.key
+    ]
+    if (by === undefined) return
+    event.preventDefault()
+    moveTo(handle + by * step)
+  }
+  const at = Math.min(axis.max, Math.max(axis.min, handle))
+  return (
+    <Frame ref={frame}>
+      <Picture
+        name="distribution"
+        description={description}
+        height={`${HEIGHT}px`}
+        drawing={drawing}
+        testId="distribution"
+      />
+      <Handle
+        role="slider"
+        tabIndex={0}
+        aria-label="Where the tail begins"
+        aria-valuemin={axis.min}
+        aria-valuemax={axis.max}
+        aria-valuenow={at}
+        aria-valuetext={words(handle)}
+        style={{
+          top: `${ABOVE - 14}px`,
+          left: `calc(${ASIDE}px + (100% - ${2 * ASIDE}px) * ${(at - axis.min) / width})`,
+        }}
+        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+        {...{ onPointerMove, onKeyDown }}
+      />
+    </Frame>
+  )
+}
+
+/** A step of 1, 2 or 5 times a power of ten. */
+function niceStep(width: number): number {
+  const wanted = width / STEPS
+  const power = 10 ** Math.floor(Math.log10(wanted))
+  return power * ([1, 2, 5].findLast((times) => times * power <= wanted) ?? 1)
+}
+
+/** The ends that lie within what whole numbers there are. */
+function pictureOf(shape: DistributionShape, { lower, upper }: Ends) {
+  const isBars = shape.shape === 'bars'
+  const rejected = {
+    ...(lower === undefined ? {} : { lower: isBars ? Math.floor(lower) : lower }),
+    ...(upper === undefined ? {} : { upper: isBars ? Math.ceil(upper) : upper }),
+  }
+  return { ...shape, rejected, counted: {}, statistic: shape.min }
+}
+
+const limitsOf = ({ lower, upper }: Ends) => [lower, upper].filter((end) => end !== undefined)
+
+function dataOf(shape: DistributionShape, ends: Ends, colours: Colours) {
+  const picture = pictureOf(shape, ends)
+  const { top } = samplingShape(picture)
+  const line = (data: { x: number; y: number }[], colour: string, width: number) => ({
+    data,
+    showLine: true,
+    borderColor: colour,
+    borderWidth: width,
+    pointRadius: 0,
+    pointHitRadius: 0,
+  })
+  return {
+    datasets: [
+      line([...outlineOf(picture)], colours.ink, shape.shape === 'bars' ? 1 : 1.6),
+      ...limitsOf(ends).map((x) =>
+        line(
+          [
+            { x, y: 0 },
+            { x, y: top * HEADROOM },
+          ],
+          colours.brass,
+          2,
+        ),
+      ),
+    ],
+  }
+}
+
+function optionsOf({
+  shape,
+  ends,
+  words,
+  colours,
+}: Readonly<{
+  shape: DistributionShape
+  ends: Ends
+  words: (x: number) => string
+  colours: Colours
+}>): ChartOptions<'scatter'> {
+  const picture = pictureOf(shape, ends)
+  const { x, top } = samplingShape(picture)
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    events: [],
+    layout: { autoPadding: false, padding: { left: ASIDE, right: ASIDE, top: ABOVE } },
+    scales: {
+      x: {
+        type: 'linear',
+        ...x,
+        border: { color: colours.ink },
+        grid: { display: false },
+        ticks: {
+          ...tickStyle(colours),
+          maxTicksLimit: 9,
+          callback: (value, _, ticks) => axisWords(Number(value), ticks, ''),
+        },
+      },
+      y: { type: 'linear', min: 0, max: top * HEADROOM, display: false },
+    },
+    plugins: {
+      sampling: { picture, colours },
+      labels: {
+        background: colours.page,
+        labels: limitsOf(ends).map((at) => ({
+          text: words(at),
+          x: Math.min(shape.max, Math.max(shape.min, at)),
+          y: top * 1.04,
+          side: at > (shape.min + shape.max) / 2 ? ('right' as const) : ('left' as const),
+          colour: colours.brass,
+        })),
+      },
+    },
+  }
+}
