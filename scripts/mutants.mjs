@@ -18,7 +18,7 @@ const { values: options } = parseArgs({
 /** The rooms whose code is changed, and whose tests are run. */
 const ROOMS = ['statistics', 'claims', 'intake', 'pictures', 'desk', 'words', 'answers']
 /** Rooms whose tests see what is carried on into them. */
-const SEEING = ['report']
+const SEEING = ['report', 'features']
 /** Says nothing of one figure, and takes as long as all the others. */
 const LEFT_OUT = /\.long\.test/
 const NOT_SEEING = `/node_modules/|${LEFT_OUT.source}|src/(?!${[...ROOMS, ...SEEING].join('|')})`

@@ -1,7 +1,7 @@
 // The one test command: installs what is missing, then type-check, lint, unit tests and browser journeys.
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { ensureOpenssl, ensurePoppler } from './debian.mjs'
@@ -38,13 +38,23 @@ async function script(...args) {
   if (status !== 0) throw new Error(`npm run ${args.join(' ')} ended with ${status}`)
 }
 
-/** The tests of whatever touches the database, once more on a PostgreSQL server. */
+/** The tests that open a database which may as well be one on a PostgreSQL server, once more on one. */
 const onPostgres = () =>
   withPostgres((server) =>
-    suite('Unit tests on PostgreSQL', 'unit:all', ['src/data', 'src/server', 'tests/attack/cutConnections'], {
+    suite('Unit tests on PostgreSQL', 'unit:all', ['--runTestsByPath', ...testsOfDatabase()], {
       TRUE_WEIGHT_TEST_SERVER: server,
     }),
   )
+
+const testsOfDatabase = () =>
+  ['src', 'tests']
+    .flatMap((folder) =>
+      readdirSync(path.join(ROOT, folder), { recursive: true, encoding: 'utf8' }).map((file) =>
+        path.join(folder, file),
+      ),
+    )
+    .filter((file) => file.endsWith('.test.ts'))
+    .filter((file) => readFileSync(path.join(ROOT, file), 'utf8').includes('openTestDatabase'))
 
 /** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
 async function suite(name, run, paths = [], env = {}) {

@@ -21,6 +21,7 @@ type Plan = Readonly<{
 export function startJourney(options: readonly string[], { arrive, borne }: Plan): Journey {
   const journey = {} as Journey
   let fresh = ''
+  let isFresh = true
   beforeAll(async () => {
     journey.server = await serveFresh(options)
     fresh = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-fresh-')), 'fresh.zip')
@@ -29,7 +30,9 @@ export function startJourney(options: readonly string[], { arrive, borne }: Plan
   })
   beforeEach(async () => {
     if (hasEnded(journey.server)) journey.server = await serve(options, journey.server.data)
-    await keep(journey.server, 'restore', fresh)
+    // Nobody has changed anything before the first one.
+    if (!isFresh) await keep(journey.server, 'restore', fresh)
+    isFresh = false
     await journey.driver.get(journey.server.address)
     await arrive(journey)
   })

@@ -1,12 +1,6 @@
 import { critical } from '@/answers/critical'
 import { reckon } from '@/answers/reckon'
-import {
-  addressOfReckoning,
-  DISTRIBUTION_NAMES,
-  reckonDraftFor,
-  reckonDraftOf,
-  withDistribution,
-} from '@/desk/reckonDraft'
+import { addressOfReckoning, DISTRIBUTION_NAMES, reckonDraftFor, reckonDraftOf } from '@/desk/reckonDraft'
 import { pointLines, shownShare, spokenReckoning } from '@/words/en/reckonWords'
 import { handleOf } from './handleOf'
 import { reckoning } from './reckoning'
@@ -119,50 +113,6 @@ test('what can’t be reckoned says why, and the rest stays', () => {
   expect(asked({ of: 'binomial', n: '3', chance: '0.5', p: '1 %' }).known).toBeDefined()
 })
 
-test('the address of a reckoning is found again, and wrong words in one are as usual', () => {
-  for (const name of DISTRIBUTION_NAMES) {
-    const draft = { ...withDistribution(reckonDraftOf({}), name), tail: 'both', level: '2 %' } as const
-    const address = new URL(addressOfReckoning(draft), 'http://x')
-    expect(address.pathname).toBe('/reckoner')
-    expect(reckonDraftOf(Object.fromEntries(address.searchParams))).toEqual(draft)
-  }
-  expect(reckonDraftOf({ of: 'constructor', tail: 'toString', x: 'y'.repeat(900) })).toMatchObject({
-    name: 't',
-    tail: 'lower',
-    text: 'y'.repeat(40),
-  })
-})
-
-test('another distribution keeps what both have, and no point of the other', () => {
-  const draft = withDistribution(reckonDraftOf({ df: '7', x: '-2' }), 'noncentral-t')
-  expect(draft).toMatchObject({ fields: { df: '7', ncp: '1' }, given: 'probability', text: '5 %' })
-  expect(withDistribution(reckonDraftOf({ p: '1 %' }), 'normal')).toMatchObject({ fields: {}, text: '1 %' })
-})
-
-test('a test’s own statistic, on the side that it looks at', () => {
-  const t = { name: 't', df: 23 } as const
-  expect(
-    asked(
-      Object.fromEntries(
-        new URL(addressOfReckoning(reckonDraftFor(t, { statistic: -3.25, alternative: 'less' })!), 'http://x')
-          .searchParams,
-      ),
-    ).spoken,
-  ).toBe('Of a t distribution with 23 degrees of freedom, 0.176491 % lies below -3.25.')
-  expect(reckonDraftFor(t, { statistic: 2, alternative: 'greater' })).toMatchObject({
-    tail: 'upper',
-    given: 'point',
-    text: '2',
-  })
-  expect(reckonDraftFor(t, { statistic: 2, alternative: 'two-sided' })).toMatchObject({ tail: 'both' })
-  expect(
-    reckonDraftFor(
-      { name: 'signed-rank', n: 3, ranks: [1, 2.5, 2.5] },
-      { statistic: 2, alternative: 'less' },
-    ),
-  ).toBeUndefined()
-})
-
 test('the handle is on the end that is typed, or on the upper one', () => {
   const ends = { lower: -2, upper: 2 }
   expect(handleOf(reckonDraftOf({ x: '-2' }), ends)).toBe(-2)
@@ -190,5 +140,21 @@ test('the figures at a point, of whole numbers with what lies below, at and abov
     'above 1.96: 2.49979 %',
     'twice the smaller tail: 4.99958 %',
   ])
+  // What is exactly nothing has no logarithm, and what a double has no room for has one only.
+  expect(point({ of: 'binomial', n: '5', chance: '0.5', x: '5' })).toContain('above 5: 0 %')
+  expect(point({ of: 'normal', x: '-40' })).toContain('below -40: 3.655894e-350')
+  expect(plain(shownShare({ pValue: 1e-5 }))).toBe('0.001 %')
   expect(shownShare({ pValue: 1e-9 })).toBe('1.000000e\u22129')
+})
+
+test('a test’s own statistic is reckoned from its address', () => {
+  const t = { name: 't', df: 23 } as const
+  expect(
+    asked(
+      Object.fromEntries(
+        new URL(addressOfReckoning(reckonDraftFor(t, { statistic: -3.25, alternative: 'less' })!), 'http://x')
+          .searchParams,
+      ),
+    ).spoken,
+  ).toBe('Of a t distribution with 23 degrees of freedom, 0.176491 % lies below -3.25.')
 })
