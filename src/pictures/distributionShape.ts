@@ -10,6 +10,8 @@ export type DistributionShape = Readonly<{
   shape: 'curve' | 'bars'
   /** From one bar to the next; 0 for a curve. */
   barWidth: number
+  /** From one value to the next, also where they are too many for bars; absent where there are all values between. */
+  step?: number
   /** On its own scale, from left to right. */
   points: readonly PicturePoint[]
   /** Height at any x. */
@@ -54,6 +56,7 @@ export function distributionShape(
     barWidth: isBars ? step : 0,
     points: isBars ? points : points.map(({ x, y }) => ({ x, y: Math.min(y, most) })),
     ...{ heightAt, min, max },
+    ...(step === undefined ? {} : { step }),
   }
 }
 

@@ -68,10 +68,14 @@ test('whole numbers: no more than the level, and how much it is in fact', async 
   await see(driver, /0\.00001.%\s*none\s*none\s*none\s*none/, 'aside')
   await type(driver, 'number of units', '20.5')
   await see(driver, 'The number of units is 20.5', '[role=alert]')
-  await type(driver, 'number of units', '1,000')
-  await press(driver, 'Write 1000')
+  await type(driver, 'number of units', '10,000')
+  await press(driver, 'Write 10000')
   await see(driver, 'at or below', 'h1')
-  expect(await attribute(driver, 'number of units')).toBe('1000')
+  expect(await attribute(driver, 'number of units')).toBe('10000')
+  // Too many for bars, and whole numbers all the same.
+  await see(driver, /exactly 4917\s/, 'main')
+  await driver.findElement(By.css('[role=slider]')).sendKeys(Key.ARROW_RIGHT)
+  await see(driver, /exactly 4918\s/, 'main')
   expect(await violationsAt(driver, LOOKS)).toEqual([])
 })
 

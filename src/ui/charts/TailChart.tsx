@@ -80,10 +80,11 @@ export function TailChart({
     [shape, ends, words, colours],
   )
   const width = axis.max - axis.min
-  const step = shape.barWidth || niceStep(width)
+  const step = shape.barWidth || Math.max(shape.step ?? 0, niceStep(width))
   const moveTo = (x: number) => {
     const inside = Math.min(shape.max, Math.max(shape.min, x))
-    onMove((Math.round(inside / step) * step).toFixed(Math.max(0, -Math.floor(Math.log10(step)))))
+    // Without the sign that a zero has when it is come to from below.
+    onMove((Math.round(inside / step) * step || 0).toFixed(Math.max(0, -Math.floor(Math.log10(step)))))
   }
   const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId) || !frame.current) return
