@@ -15,7 +15,7 @@ export type CriticalValues = Readonly<{ lower?: CriticalValue; upper?: CriticalV
  *
  * @param level - between 0 and 1
  * @example
- * criticalValues({ name: 'binomial', n: 20, p: 0.5 }, 0.05) // lower: { x: 5, probability: 0.0206947 }, upper: { x: 15, … }
+ * criticalValues({ name: 'binomial', n: 20, p: 0.5 }, 0.05).lower.x // 5
  */
 export function criticalValues(distribution: NamedDistribution, level: number): CriticalValues {
   const known = distributionByName(distribution)
