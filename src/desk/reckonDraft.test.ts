@@ -13,6 +13,8 @@ test('the address of a reckoning is found again, and wrong words in one are as u
     expect(address.pathname).toBe('/reckoner')
     expect(reckonDraftOf(Object.fromEntries(address.searchParams))).toEqual(draft)
   }
+  // Half a character has no place in an address.
+  expect(addressOfReckoning({ ...reckonDraftOf({}), text: '\ud83d' })).toContain('p=%EF%BF%BD')
   expect(reckonDraftOf({ of: 'constructor', tail: 'toString', x: 'y'.repeat(900) })).toMatchObject({
     name: 't',
     tail: 'lower',

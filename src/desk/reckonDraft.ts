@@ -1,4 +1,5 @@
 import type { NamedDistribution } from '@/statistics/distributions/named'
+import { wellFormed } from './typed'
 
 export type DistributionName = NamedDistribution['name']
 
@@ -68,13 +69,15 @@ export function reckonDraftOf(words: AddressWords): ReckonDraft {
 
 /** The address that a reckoning is found at again. */
 export function addressOfReckoning({ name, fields, tail, given, text, level }: ReckonDraft): string {
-  const words = new URLSearchParams({ of: name })
-  for (const field of Object.keys(DISTRIBUTION_FIELDS[name]) as readonly DistributionField[])
-    words.set(field === 'p' ? 'chance' : field, fields[field] ?? '')
-  words.set('tail', tail)
-  words.set(given === 'point' ? 'x' : 'p', text)
-  if (level !== '') words.set('level', level)
-  return `/reckoner?${words}`
+  const own = Object.keys(DISTRIBUTION_FIELDS[name]) as readonly DistributionField[]
+  const words = [
+    ['of', name],
+    ...own.map((field) => [field === 'p' ? 'chance' : field, fields[field] ?? '']),
+    ['tail', tail],
+    [given === 'point' ? 'x' : 'p', text],
+    ...(level === '' ? [] : [['level', level]]),
+  ]
+  return `/reckoner?${words.map(([word, value]) => `${word}=${encodeURIComponent(wellFormed(value!))}`).join('&')}`
 }
 
 /** The same reckoning of another distribution; what both of them have stays. */
