@@ -83,6 +83,7 @@ test('what is rejected is within the level, and one more value would not be', ()
 test.each([
   [{ distribution: { name: 'normal' }, levels: [] }, 'out-of-range', 'critical.levels'],
   [{ distribution: { name: 'normal' }, levels: [1] }, 'out-of-range', 'critical.levels[0]'],
+  [{ distribution: { name: 'chi-square', df: 0.001 }, levels: [0.05] }, 'figures-out-of-range', 'critical'],
   [{ distribution: { name: 'normal' } }, 'missing', 'critical.levels'],
   [
     { distribution: { name: 'hypergeometric', lotSize: 10, marked: 11, n: 3 }, levels: [0.05] },

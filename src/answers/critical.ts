@@ -3,7 +3,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type CriticalValues, criticalValues } from '@/statistics/inference/criticalValues'
 import { type Answered, answered } from './answered'
-import { problemIn } from './reckon'
+import { isLeft, problemIn } from './reckon'
 import { distributionSchema } from './reckonRequest'
 
 /** More than anybody reads side by side. */
@@ -57,8 +57,11 @@ function figuresOf({
     ...criticalValues(distribution, level),
     both: criticalValues(distribution, level / 2),
   }))
-  const isOut = figures.some(({ lower, upper, both }) =>
-    [lower, upper, both.lower, both.upper].some((end) => end !== undefined && !Number.isFinite(end.x)),
+  const isOut = figures.some(({ level, both, ...one }) =>
+    [[level, one.lower, one.upper] as const, [level / 2, both.lower, both.upper] as const].some(
+      ([wanted, ...ends]) =>
+        ends.some((end) => end && !(Number.isFinite(end.x) && isLeft(distribution, end.probability, wanted))),
+    ),
   )
   return isOut ? failure(problems.quantileOutOfRange('critical')) : success(figures)
 }

@@ -26,6 +26,11 @@ test.each([
   expect(figuresOf({ distribution, ...probability }).x).toBeCloseTo(x, digits)
 })
 
+test('the smallest probabilities have their points too', () => {
+  for (const lower of [1e-300, 1e-320])
+    expect(figuresOf({ distribution: { name: 'normal' }, lower }).logLower).toBeCloseTo(Math.log(lower), 2)
+})
+
 test('gives both tails at a point, with their logs', () => {
   const { lower, upper, logLower, logUpper } = figuresOf({ distribution: { name: 't', df: 11 }, x: -2.2 })
   expect(lower! + upper!).toBe(1)
@@ -61,6 +66,14 @@ test('of a curve both tails are twice the smaller, and nothing is told of the po
   expect(figures.both).toBeCloseTo(0.05, 14)
   expect(figures).not.toHaveProperty('atLeast')
   expect(figuresOf({ distribution: { name: 'normal' }, x: 50 })).not.toHaveProperty('both')
+})
+
+test.each([
+  { distribution: { name: 't', df: 0.001 }, lower: 0.05 },
+  { distribution: { name: 'chi-square', df: 0.001 }, lower: 0.05 },
+  { distribution: { name: 'f', df1: 0.001, df2: 0.001 }, upper: 0.05 },
+])('%j has no point that a double has room for', (request) => {
+  expect(errorOf(request).error.code).toBe('figures-out-of-range')
 })
 
 test.each([

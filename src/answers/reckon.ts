@@ -1,4 +1,5 @@
 import { distributionByName } from '@/statistics/distributions/byName'
+import { stepOf } from '@/statistics/distributions/named'
 import { type PointFigures, pointFigures } from '@/statistics/distributions/pointFigures'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
@@ -37,6 +38,10 @@ function figuresOf({
   const point = x ?? (lower === undefined ? quantile(upper!, 'upper') : quantile(lower, 'lower'))
   if (!Number.isFinite(point)) return failure(problems.quantileOutOfRange('reckon'))
   const figures = pointFigures(distribution, point)
+  const isFound =
+    (lower === undefined || isLeft(distribution, figures.lower, lower)) &&
+    (upper === undefined || isLeft(distribution, figures.upper, upper))
+  if (!isFound) return failure(problems.quantileOutOfRange('reckon'))
   return isAllFinite(figures) ? success(figures) : failure(problems.reckoningOutOfRange())
 }
 
@@ -51,3 +56,13 @@ export function problemIn(named: ReckonedDistribution, key: 'reckon' | 'critical
   const larger = (['marked', 'n'] as const).find((field) => named[field] > lotSize)
   return larger && problems.moreThanTheLot(`${key}.distribution.${larger}`, named[larger], lotSize)
 }
+
+/** As near as that every point that a double has room for comes to its probability; the smallest doubles have few digits. */
+const [NEAR, COARSE] = [1e-6, 10 * Number.MIN_VALUE]
+
+/**
+ * Whether the point that was found leaves the probability that was wanted: of a curve no other does, unless the point lies
+ * beyond the range of a double, or nearer to 0 than it.
+ */
+export const isLeft = (named: ReckonedDistribution, found: number | undefined, wanted: number): boolean =>
+  stepOf(named) !== undefined || Math.abs((found ?? 0) - wanted) <= NEAR * wanted + COARSE

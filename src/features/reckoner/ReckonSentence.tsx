@@ -7,6 +7,7 @@ import {
   withDistribution,
 } from '@/desk/reckonDraft'
 import {
+  afterFigures,
   DISTRIBUTION_WORDS,
   FIELD_NAMES,
   reckonWords,
@@ -36,7 +37,6 @@ export function ReckonSentence({
   onChange: (part: Partial<ReckonDraft>) => void
 }>) {
   const { name, tail, given, text } = draft
-  const { after } = DISTRIBUTION_WORDS[name]
   const isWhole = known?.isWhole ?? false
   const words = reckonWords(draft, isWhole)
   const own = handleOf(draft, found?.ends ?? {})
@@ -74,7 +74,7 @@ export function ReckonSentence({
       />{' '}
       distribution
       <Spots {...{ draft, problems: read.problems, onChange }} />
-      {after && ` ${after}`}, {words.before}
+      {afterFigures(draft)}, {words.before}
       {probability} {words.verb}{' '}
       <InlineChoice
         label="Tail"
@@ -109,7 +109,6 @@ function Spots({
   const invalid = invalidIn(problems)
   return DISTRIBUTION_WORDS[name].spots.map(({ before, field }) => (
     <span key={field}>
-      {before.startsWith(',') ? '' : ' '}
       {before}{' '}
       <InlineText
         label={FIELD_NAMES[field]}

@@ -144,6 +144,8 @@ test('the figures at a point, of whole numbers with what lies below, at and abov
   expect(point({ of: 'binomial', n: '5', chance: '0.5', x: '5' })).toContain('above 5: 0 %')
   expect(point({ of: 'normal', x: '-40' })).toContain('below -40: 3.655894e-350')
   expect(plain(shownShare({ pValue: 1e-5 }))).toBe('0.001 %')
+  expect(plain(shownShare({ pValue: 1 - 1e-9 }))).toBe('> 99.9999 %')
+  expect(plain(shownShare({ pValue: 1 }))).toBe('100 %')
   expect(shownShare({ pValue: 1e-9 })).toBe('1.000000e\u22129')
 })
 

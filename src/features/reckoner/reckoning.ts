@@ -11,7 +11,7 @@ import type { PointFigures } from '@/statistics/distributions/pointFigures'
 import { type NamedDistribution, stepOf } from '@/statistics/distributions/named'
 import type { Ends } from '@/statistics/inference/interval'
 
-export const USUAL_LEVELS = [0.1, 0.05, 0.01, 0.001] as const
+const USUAL_LEVELS = [0.1, 0.05, 0.01, 0.001] as const
 
 /** What a typed reckoning comes to: every figure as the core has it. */
 export type Reckoning = Readonly<{

@@ -194,7 +194,7 @@ const SENTENCES: {
   reckoningOutOfRange: () =>
     'These parameters are too large or too small to compute with. State some nearer to 1.',
   quantileOutOfRange: () =>
-    'The point that leaves so small a probability lies beyond what this program can hold, about 1.8 × 10³⁰⁸. State a larger probability.',
+    'A point that leaves that probability lies beyond what this program can hold, about 1.8 × 10³⁰⁸, or nearer to zero than it can. State a larger probability, or more degrees of freedom or larger shapes.',
   moreThanTheLot: ({ path, seen, lotSize }) =>
     `“${path}” is ${seen}; it has to be at most the lot size, ${lotSize}.`,
   figuresOutOfRange: () =>

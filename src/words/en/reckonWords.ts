@@ -16,55 +16,55 @@ export const DISTRIBUTION_WORDS: Readonly<
   >
 > = {
   normal: { name: 'a standard normal', spots: [], after: '' },
-  t: { name: 'a t', spots: [{ before: 'with', field: 'df' }], after: 'degrees of freedom' },
+  t: { name: 'a t', spots: [{ before: ' with', field: 'df' }], after: 'degrees of freedom' },
   'chi-square': {
     name: 'a chi-square',
-    spots: [{ before: 'with', field: 'df' }],
+    spots: [{ before: ' with', field: 'df' }],
     after: 'degrees of freedom',
   },
   f: {
     name: 'an F',
     spots: [
-      { before: 'with', field: 'df1' },
-      { before: 'and', field: 'df2' },
+      { before: ' with', field: 'df1' },
+      { before: ' and', field: 'df2' },
     ],
     after: 'degrees of freedom',
   },
   beta: {
     name: 'a beta',
     spots: [
-      { before: 'with the shapes', field: 'a' },
-      { before: 'and', field: 'b' },
+      { before: ' with the shapes', field: 'a' },
+      { before: ' and', field: 'b' },
     ],
     after: '',
   },
   'noncentral-t': {
     name: 'a noncentral t',
     spots: [
-      { before: 'with', field: 'df' },
-      { before: 'degrees of freedom and a noncentrality of', field: 'ncp' },
+      { before: ' with', field: 'df' },
+      { before: ' degrees of freedom and a noncentrality of', field: 'ncp' },
     ],
     after: '',
   },
   binomial: {
     name: 'a binomial',
     spots: [
-      { before: 'of', field: 'n' },
-      { before: 'units, of which each counts with a chance of', field: 'p' },
+      { before: ' of', field: 'n' },
+      { before: ' units, of which each counts with a chance of', field: 'p' },
     ],
     after: '',
   },
   hypergeometric: {
     name: 'a hypergeometric',
     spots: [
-      { before: 'of', field: 'n' },
-      { before: 'units out of a lot of', field: 'lotSize' },
+      { before: ' of', field: 'n' },
+      { before: ' units out of a lot of', field: 'lotSize' },
       { before: ', of which', field: 'marked' },
     ],
     after: 'count',
   },
-  poisson: { name: 'a Poisson', spots: [{ before: 'with a mean of', field: 'mean' }], after: 'events' },
-  'signed-rank': { name: 'a signed-rank', spots: [{ before: 'of', field: 'n' }], after: 'ranks' },
+  poisson: { name: 'a Poisson', spots: [{ before: ' with a mean of', field: 'mean' }], after: 'events' },
+  'signed-rank': { name: 'a signed-rank', spots: [{ before: ' of', field: 'n' }], after: 'ranks' },
 }
 
 export const FIELD_NAMES: Readonly<Record<DistributionField, string>> = {
@@ -79,6 +79,13 @@ export const FIELD_NAMES: Readonly<Record<DistributionField, string>> = {
   lotSize: 'size of the lot',
   marked: 'number that counts in the lot',
   mean: 'mean',
+}
+
+/** What stands behind the figures of a distribution. */
+export const afterFigures = ({ name, fields }: Pick<ReckonDraft, 'name' | 'fields'>): string => {
+  const { after } = DISTRIBUTION_WORDS[name]
+  const isOne = fields.df?.trim() === '1' && after.startsWith('degrees')
+  return after && ` ${isOne ? after.replace('degrees', 'degree') : after}`
 }
 
 /** Where something lies, of a curve and of whole numbers. */
@@ -103,8 +110,11 @@ export const shownFigure = (value: number): string => formatFull(Number(value.to
 
 /** A probability in percent, or where that is next to nothing as it is. */
 export function shownShare({ pValue, logPValue }: Share): string {
-  if (pValue !== undefined && (pValue === 0 || pValue >= LEAST_PERCENT))
-    return withUnit(shownFigure(Number((pValue * 100).toPrecision(12))), '%')
+  if (pValue !== undefined && (pValue === 0 || pValue >= LEAST_PERCENT)) {
+    const shown = shownFigure(Number((pValue * 100).toPrecision(12)))
+    // Nearly all is not all.
+    return withUnit(pValue < 1 && shown === '100' ? '> 99.9999' : shown, '%')
+  }
   return formatFullPValue({ logPValue: logPValue ?? Math.log(pValue!) })
 }
 
@@ -162,13 +172,11 @@ export function spokenReckoning(
   { ends, share: own, isWhole }: Readonly<{ ends: Ends; share: Share; isWhole: boolean }>,
 ): string {
   const { name, fields, given, text, tail } = draft
-  const { name: what, spots, after } = DISTRIBUTION_WORDS[name]
-  const known = spots.map(
-    ({ before, field }) => `${before.startsWith(',') ? '' : ' '}${before} ${fields[field] ?? ''}`,
-  )
+  const { name: what, spots } = DISTRIBUTION_WORDS[name]
+  const known = spots.map(({ before, field }) => `${before} ${fields[field] ?? ''}`)
   const words = reckonWords(draft, isWhole)
   const points = [ends.lower, ends.upper].filter((end) => end !== undefined).map(shownFigure)
   const inFact = isWhole && given === 'probability' ? ` In fact it is ${shownShare(own)}.` : ''
   const probability = given === 'probability' ? text.trim() : shownShare(own)
-  return `Of ${what} distribution${known.join('')}${after && ` ${after}`}, ${words.before}${probability} ${words.verb} ${TAIL_WORDS[isWhole ? 'whole' : 'curve'][tail]} ${points.join(' and ')}${words.after}${inFact}`
+  return `Of ${what} distribution${known.join('')}${afterFigures(draft)}, ${words.before}${probability} ${words.verb} ${TAIL_WORDS[isWhole ? 'whole' : 'curve'][tail]} ${points.join(' and ')}${words.after}${inFact}`
 }
