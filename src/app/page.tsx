@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { Docket } from '@/features/docket/Docket'
 import { readChoice } from '@/features/docket/docketView'
+import { DEMO_CASES, hasDemo } from '@/server/demo/demo'
 import { hasCases, readDocket } from '@/server/docket/docket'
 import { PageHeader } from '@/ui/PageHeader'
 
@@ -22,6 +23,7 @@ export default async function DocketPage({ searchParams }: Props) {
       <Docket
         page={{ cases, total, pageSize: PAGE_SIZE, choice }}
         isEmpty={total === 0 && !(await hasCases())}
+        demo={{ count: DEMO_CASES, isLaidOut: await hasDemo() }}
       />
     </>
   )

@@ -146,11 +146,24 @@ export async function findCase(db: Connection, id: string): Promise<CaseWithClai
   return (await withClaims(db, rows))[0]
 }
 
+/** The cases with one of the references whose trail begins with a detail. */
+export async function findCasesOpenedAs(
+  db: Connection,
+  { references, detail }: Readonly<{ references: readonly string[]; detail: string }>,
+): Promise<readonly CaseRow[]> {
+  const rows = await db
+    .select({ cases })
+    .from(cases)
+    .innerJoin(trailEntries, and(eq(trailEntries.caseId, cases.id), eq(trailEntries.number, 1)))
+    .where(and(inArray(cases.reference, [...references]), eq(trailEntries.detail, detail)))
+  return rows.map((row) => row.cases)
+}
+
 export async function insertCase(db: Connection, row: typeof cases.$inferInsert): Promise<void> {
   await db.insert(cases).values(row)
 }
 
-/** Takes a case away with everything in it, to put it in again as its file has it. */
+/** Takes a case away with everything in it: to put it in again as its file has it, or because it is the demo's. */
 export async function removeCase(db: Connection, id: string): Promise<void> {
   const claimIds = db.select({ id: claims.id }).from(claims).where(eq(claims.caseId, id))
   const sampleIds = db.select({ id: samples.id }).from(samples).where(eq(samples.caseId, id))

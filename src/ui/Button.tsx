@@ -12,6 +12,7 @@ const shared = {
   borderRadius: 'md',
   fontWeight: '600',
   cursor: 'pointer',
+  textDecoration: 'none',
   _print: { display: 'none' },
   _disabled: { cursor: 'default', opacity: 0.6 },
 } as const

@@ -2,13 +2,18 @@
 
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { Button } from './Button'
+import { Button, QuietButton } from './Button'
 
-/** The one thing that a page is for, where that is another page. */
-export function ButtonLink({ href, children }: Readonly<{ href: string; children: ReactNode }>) {
+/** The one thing that a page is for, where that is another page; a quiet one is one of several. */
+export function ButtonLink({
+  href,
+  isQuiet = false,
+  children,
+}: Readonly<{ href: string; isQuiet?: boolean; children: ReactNode }>) {
+  const Look = isQuiet ? QuietButton : Button
   return (
-    <Button asChild>
+    <Look asChild>
       <Link href={href}>{children}</Link>
-    </Button>
+    </Look>
   )
 }

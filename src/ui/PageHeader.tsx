@@ -25,9 +25,11 @@ const Brand = chakra(NextLink, {
 
 const PLACES = [
   { name: 'docket', text: 'Docket', href: '/' },
+  { name: 'bench', text: 'Bench', href: '/bench' },
   { name: 'reckoner', text: 'Reckoner', href: '/reckoner' },
   { name: 'instruments', text: 'Instruments', href: '/instruments' },
 ] as const
+export type PlaceName = (typeof PLACES)[number]['name']
 
 const Place = chakra(NextLink, {
   base: {
@@ -52,7 +54,7 @@ export function PageHeader({
   crumbs = [],
   children,
 }: Readonly<{
-  place?: (typeof PLACES)[number]['name']
+  place?: PlaceName
   crumbs?: readonly Crumb[]
   children?: ReactNode
 }>) {

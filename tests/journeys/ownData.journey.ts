@@ -4,7 +4,7 @@ import { attribute, choose, click, follow, complaints, paste, press, see, type, 
 import { openCase, startJourney, step } from './journey'
 
 const journey = startJourney([], {
-  arrive: ({ driver }) => see(driver, 'The docket is empty.'),
+  arrive: ({ driver }) => see(driver, 'Does the sample support the claim?'),
   borne: /cases\/nowhere.* status of 404/,
 })
 
@@ -14,7 +14,7 @@ test('a docket of one’s own, from nothing to a finding', async () => {
     async () => {
       await follow(journey.driver, 'Open a case')
       await follow(journey.driver, 'Back to the docket')
-      await see(journey.driver, 'The docket is empty.')
+      await see(journey.driver, 'Does the sample support the claim?')
       await openCase(journey.driver, 'Stove fans')
       await type(journey.driver, 'Reference', 'WH-020')
       await untilSaved(journey.driver)

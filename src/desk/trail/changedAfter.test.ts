@@ -1,4 +1,4 @@
-import { changedAfterReadings } from './changedAfter'
+import { changedAfterReadings, FROM_BENCH } from './changedAfter'
 
 const about = { claimId: 'claim', sampleIds: ['sample', null] }
 const entry = (number: number, facts: object) => ({
@@ -6,6 +6,7 @@ const entry = (number: number, facts: object) => ({
   action: 'claim-changed' as const,
   claimId: null,
   sampleId: null,
+  detail: '',
   before: '',
   after: '',
   ...facts,
@@ -83,4 +84,16 @@ test('a file that is brought in, a count and summary figures are readings too', 
     readings(1, { after: '{"sampleSize":"24"}' }),
   ])
     expect(changedAfterReadings([arrives, changed], about)).toHaveLength(1)
+})
+
+test('of a claim from the bench nobody knows what was changed there', () => {
+  const added = (facts: object) =>
+    entry(1, { action: 'claim-added', detail: `Mean 15, ${FROM_BENCH}`, ...facts })
+  const known = [{ field: 'bench', number: 1 }]
+  expect(changedAfterReadings([added({ claimId: 'claim' })], about)).toEqual(known)
+  expect(changedAfterReadings([added({ claimId: 'claim' }), readings(2)], about)).toEqual(known)
+  expect(changedAfterReadings([added({ claimId: 'other' }), readings(2)], about)).toEqual([])
+  expect(changedAfterReadings([added({ claimId: 'claim', detail: 'Mean 15' })], about)).toEqual([])
+  // Of a later change of its words nothing of the kind is said.
+  expect(changedAfterReadings([added({ claimId: 'claim', action: 'claim-changed' })], about)).toEqual([])
 })

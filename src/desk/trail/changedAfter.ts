@@ -43,10 +43,16 @@ type ChangedField = Readonly<{
   number: number
 }>
 
-/** A field of the claim, or how many readings are set aside. */
-export type ChangedAfter = ChangedField | Readonly<{ field: 'setAside'; count: number; number: number }>
+/** A field of the claim, how many readings are set aside, or that nobody knows, because both were put together on the bench. */
+export type ChangedAfter =
+  | ChangedField
+  | Readonly<{ field: 'setAside'; count: number; number: number }>
+  | Readonly<{ field: 'bench'; number: number }>
 
-type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after'>
+/** How the detail of an entry ends that adds a claim which was tried before it belonged to a case. */
+export const FROM_BENCH = 'from the bench, of which no trail is kept'
+
+type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after' | 'detail'>
 
 /**
  * What of a claim, or of what is set aside, was changed after the readings that it is held against were in: what was stated before, and what is now. What
@@ -61,7 +67,10 @@ export function changedAfterReadings(
   const arrived = trail.find(
     (entry) => entry.sampleId !== null && sampleIds.includes(entry.sampleId) && bringsReadings(entry),
   )
-  if (!arrived) return []
+  const fromBench = trail
+    .filter((entry) => isFromBench(entry) && entry.claimId === claimId)
+    .map(({ number }) => ({ field: 'bench' as const, number }))
+  if (!arrived) return fromBench
   const changed = new Map<ChangedField['field'], ChangedField>()
   for (const entry of trail) {
     if (entry.number <= arrived.number || entry.claimId !== claimId || entry.action !== 'claim-changed')
@@ -76,12 +85,15 @@ export function changedAfterReadings(
     }
   }
   return [
+    ...fromBench,
     ...[...changed.values()].filter(
       ({ before, after }) => canonicalJson([before]) !== canonicalJson([after]),
     ),
     ...setAsideSince(trail, sampleIds),
   ]
 }
+
+const isFromBench = ({ action, detail }: Entry) => action === 'claim-added' && detail.endsWith(FROM_BENCH)
 
 /** Readings are set aside once they are there: those that were not brought back. */
 function setAsideSince(

@@ -12,6 +12,8 @@ import { CaseFileButton } from './CaseFileButton'
 import { DocketChooser } from './DocketChooser'
 import { addressOf, type DocketChoice, moreWords, STATE_WORDS, dataAddressOf } from './docketView'
 import { Main } from '@/ui/Main'
+import { ClearDemo } from './DemoCases'
+import { Welcome } from './Welcome'
 
 export type DocketEntry = Readonly<{
   id: string
@@ -38,8 +40,17 @@ type Page = Readonly<{
 /** Of a case with many claims the first ones are shown, and the others told by their findings. */
 const CLAIMS_SHOWN = 12
 
-/** Every case, with the finding of each of its claims at a glance. */
-export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolean }>) {
+/**
+ * Every case, with the finding of each of its claims at a glance.
+ *
+ * @param demo - how many cases the demo has, and whether any of them are on the docket as they were laid out
+ */
+export function Docket({
+  page,
+  isEmpty,
+  demo,
+}: Readonly<{ page: Page; isEmpty: boolean; demo: Readonly<{ count: number; isLaidOut: boolean }> }>) {
+  if (isEmpty) return <Welcome demoCases={demo.count} />
   return (
     <Main maxWidth="1120px" marginInline="auto" padding="28px 24px 64px">
       <Flex align="baseline" marginBottom="14px" gap="12px" wrap="wrap">
@@ -55,22 +66,9 @@ export function Docket({ page, isEmpty }: Readonly<{ page: Page; isEmpty: boolea
         <CaseFileButton />
         <ButtonLink href="/cases/new">Open a case</ButtonLink>
       </Flex>
-      {isEmpty ? <EmptyDocket /> : <Found {...page} />}
+      <Found {...page} />
+      <ClearDemo isLaidOut={demo.isLaidOut} />
     </Main>
-  )
-}
-
-function EmptyDocket() {
-  return (
-    <Box paddingBlock="32px" borderTop="1px solid" borderColor="rule">
-      <Box as="p" fontFamily="heading" fontSize="18px">
-        The docket is empty.
-      </Box>
-      <Box as="p" color="quiet" marginTop="6px">
-        Open a case for the subject you are checking, then write down what is claimed and enter what was
-        measured.
-      </Box>
-    </Box>
   )
 }
 

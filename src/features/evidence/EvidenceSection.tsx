@@ -3,6 +3,7 @@
 import { parameterOf } from '@/claims/all'
 import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
+import { BENCH_IDS } from '@/desk/bench'
 import { countsRows, isControlled } from '@/desk/claimDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
@@ -30,11 +31,11 @@ const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal poin
 /** Its words are controls: they stand apart where lines wrap. */
 const Counted = chakra('p', { base: { marginBottom: '8px', lineHeight: '1.9' } })
 
+/** The case that a claim belongs to, and its samples; nothing for one of the bench, which has its own. */
+type InCase = Readonly<{ inCase?: Readonly<{ caseId: string; samples: readonly SampleName[] }> }>
+
 /** What was measured, how it was brought in, and which part of it the claim is held against. */
-export function EvidenceSection({
-  number,
-  ...own
-}: Readonly<{ number: number; caseId: string; samples: readonly SampleName[] }>) {
+export function EvidenceSection({ number, inCase }: InCase & Readonly<{ number: number }>) {
   const { draft, first, second: other } = useWorkbench()
   // The tare of each pack is a column of the same sample, which the claim’s sentence names.
   const second = draft.tareBy === 'column' && isControlled(draft) ? undefined : other
@@ -43,17 +44,17 @@ export function EvidenceSection({
     <Section id="evidence" number={number} title="Evidence">
       {second && <SourceTitle>{one}</SourceTitle>}
       <AsSource source={first}>
-        <SourceEvidence {...own} />
+        <SourceEvidence inCase={inCase} />
       </AsSource>
       {second && (
         <>
           <SourceTitle>{two}</SourceTitle>
           <AsSource source={second}>
-            <SourceEvidence {...own} />
+            <SourceEvidence inCase={inCase} />
           </AsSource>
         </>
       )}
-      <HeldAgainstMany caseId={own.caseId} />
+      {inCase && <HeldAgainstMany caseId={inCase.caseId} />}
     </Section>
   )
 }
@@ -84,30 +85,42 @@ const SourceTitle = chakra('h3', {
   base: { fontSize: '14px', fontWeight: '600', marginTop: '12px', _first: { marginTop: 0 } },
 })
 
+const BENCH_SAMPLES: readonly SampleName[] = [
+  { id: BENCH_IDS.sample, name: 'the first sample', fileName: null, columnNames: [] },
+  { id: BENCH_IDS.second, name: 'a second sample', fileName: null, columnNames: [] },
+]
+
 /** Problems that are said beside what they are of. */
 const SAID_ELSEWHERE: readonly Field[] = ['readings', 'count', 'lotSize']
 
-function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
-  const { holdAgainst, evidence, draft, isOpen } = useSource()
+function SourceEvidence({ inCase }: InCase) {
+  const { holdAgainst, evidence, draft, isOpen, which } = useSource()
   const { setField } = useWorkbench()
   const { id, draft: sample, setFields } = useSample()
   const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
+  const isChosen = inCase !== undefined || which === 'second'
+  const choice = inCase ? (
+    <SampleChoice caseId={inCase.caseId} samples={inCase.samples} />
+  ) : (
+    <SampleChoice samples={BENCH_SAMPLES} />
+  )
+  const bringIn = inCase && <BringIn caseId={inCase.caseId} onBrought={holdAgainst} />
   if (isOpen)
     return (
       <>
-        <p>
-          Held against <SampleChoice caseId={caseId} samples={samples} />.
-        </p>
-        <BringIn caseId={caseId} onBrought={holdAgainst} />
+        <p>Held against {choice}.</p>
+        {bringIn}
       </>
     )
   return (
     <>
       <Box as="p" lineHeight="1.9">
-        Held against <SampleChoice caseId={caseId} samples={samples} />, given as <SampleKindChoice />.{' '}
-        <TextLink href={`/cases/${caseId}/samples/${id}`} color="accent" textDecoration="underline">
-          The whole sample
-        </TextLink>
+        {isChosen ? <>Held against {choice}, given</> : 'Given'} as <SampleKindChoice />.{' '}
+        {inCase && (
+          <TextLink href={`/cases/${inCase.caseId}/samples/${id}`} color="accent" textDecoration="underline">
+            The whole sample
+          </TextLink>
+        )}
       </Box>
       <Given />
       <EachRow />
@@ -127,7 +140,7 @@ function SourceEvidence({ caseId, samples }: Readonly<{ caseId: string; samples:
       )}
       <PrintedReadings evidence={evidence} />
       {sample.setAside.length > 0 && <SetAsideList />}
-      <BringIn caseId={caseId} onBrought={holdAgainst} />
+      {bringIn ?? <p>A file is taken in by a case: put the check into one first.</p>}
     </>
   )
 }

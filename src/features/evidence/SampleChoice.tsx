@@ -24,18 +24,18 @@ const KIND_WORDS: Readonly<Record<Exclude<SampleKind, 'file'>, string>> = {
 
 const [NEW, OPEN] = ['new', 'open']
 
-/** Which of the case's samples the claim is held against; a new one can be begun. */
+/** Which sample the claim is held against; in a case a new one can be begun. */
 export function SampleChoice({
   caseId,
   samples,
-}: Readonly<{ caseId: string; samples: readonly SampleName[] }>) {
+}: Readonly<{ caseId?: string; samples: readonly SampleName[] }>) {
   const { draft, holdAgainst, isOpen } = useSource()
   const label = useLabel()
   const known = Object.fromEntries(
     samples.map(({ id, name, fileName }, at) => [id, name || fileName || `sample ${at + 1}`]),
   )
   const choose = async (id: string) => {
-    const added = id === NEW ? await beginSample(caseId, officerHere()) : id
+    const added = id === NEW ? await beginSample(caseId!, officerHere()) : id
     const names = samples.find((sample) => sample.id === id)?.columnNames
     if (added !== undefined && id !== OPEN) holdAgainst(added, names)
   }
@@ -47,7 +47,7 @@ export function SampleChoice({
         ...(isOpen ? { [OPEN]: 'a sample to be chosen' } : {}),
         ...known,
         ...(isOpen || draft.sampleId in known ? {} : { [draft.sampleId]: 'a new sample' }),
-        [NEW]: 'begin a new sample',
+        ...(caseId === undefined ? {} : { [NEW]: 'begin a new sample' }),
       }}
       onChange={(id) => void choose(id)}
     />

@@ -1,7 +1,7 @@
 'use client'
 
 import { chakra, Flex } from '@chakra-ui/react'
-import { memo, useMemo } from 'react'
+import { memo, type ReactNode, useMemo } from 'react'
 import { withAllPacks } from '@/answers/claim'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { useAnswer } from '@/ui/workbench/useAnswer'
@@ -19,7 +19,6 @@ import { BothResults } from './BothResults'
 import { ItemsLine } from './ItemsLine'
 import { OutcomeHeading } from './OutcomeHeading'
 import { Remarks } from './Remarks'
-import { Signing, type SignedLine } from './Signing'
 import { Beside } from './Beside'
 import { useChangedAfter } from './useChangedAfter'
 import { useFindingWords } from './useFindingWords'
@@ -35,27 +34,24 @@ const Warning = chakra('li', { base: { color: 'warning', marginTop: '4px' } })
 /** The finding, its reasons, what it does not say, what is in doubt, and its signature. */
 export function FindingSection({
   number,
-  caseId,
-  claimId,
-  signed,
+  closing,
   changedAfter: asRead,
 }: Readonly<{
   number: number
-  caseId: string
-  claimId: string
-  signed: readonly SignedLine[]
+  /** What becomes of it: how it is signed, or put into a case. */
+  closing: ReactNode
   /** What was changed after the readings were in, as the page was read. */
   changedAfter: readonly ChangedAfter[]
 }>) {
+  const { claimId, census, control } = useWorkbench()
   const changedAfter = useChangedAfter(claimId, asRead)
-  const { census, control } = useWorkbench()
   const whole = census ?? control
   return (
     <Section id="finding" number={number} title="Finding">
       {whole ? <Untested finding={whole.result.finding} control={control} /> : <Tested />}
       {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
-      <Signing caseId={caseId} claimId={claimId} signed={signed} />
+      {closing}
     </Section>
   )
 }

@@ -2,6 +2,7 @@ import 'server-only'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { changeBetween } from '@/desk/trail/change'
+import { FROM_BENCH } from '@/desk/trail/changedAfter'
 import { claimTitle } from '@/words/en/claimTitle'
 import { insertClaim } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
@@ -15,14 +16,20 @@ import { record } from '../record'
 /** Adds a claim to a case, behind the others, with what it says on the trail. */
 export async function addClaim(
   db: Connection,
-  { caseId, draft }: Readonly<{ caseId: string; draft: ClaimDraft }>,
+  {
+    caseId,
+    draft,
+    isFromBench = false,
+  }: Readonly<{ caseId: string; draft: ClaimDraft; isFromBench?: boolean }>,
   { by, now }: Doer,
 ): Promise<string> {
   const claimId = newIdentifier()
   const { sampleId } = draft
   await insertClaim(db, { id: claimId, caseId, draft, outcome: await outcomeOf(db, draft), now })
   const change = changeBetween({ ...EMPTY_CLAIM, sampleId }, draft)
-  const about = { caseId, claimId, sampleId, at: now, who: by, detail: change ? claimTitle(draft) : '' }
+  const title = change ? claimTitle(draft) : ''
+  const detail = isFromBench ? `${title}, ${FROM_BENCH}` : title
+  const about = { caseId, claimId, sampleId, at: now, who: by, detail }
   await record(db, { ...about, action: 'claim-added', change })
   return claimId
 }

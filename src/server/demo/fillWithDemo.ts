@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { countCases } from '@/data/caseRepository'
-import { addRegisterVersion } from '@/data/register'
+import { addRegisterVersion, listRegister } from '@/data/register'
 import type { Connection, Database } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
 import { readSheet } from '@/intake/sheet/readSheet'
@@ -20,19 +20,24 @@ import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
 
 const OFFICER = 'inspector on duty'
 
+/** What the first entry of the trail of a demo's case says. */
+export const DEMO_DETAIL = 'The winter heating audit: invented, to look at'
+
 /** Puts the demo's cases into a database that has none; one that has any is left as it is. */
 export async function fillWithDemo(database: Database): Promise<void> {
   await database.inTransaction(async (transaction) => {
     if ((await countCases(transaction)) > 0) return
     const now = Date.now()
-    await addRegisterVersion(transaction, 'instruments', {
-      ...{ id: newIdentifier(), words: BENCH_SCALE, by: OFFICER, now: new Date(now) },
-    })
+    const known = await listRegister(transaction, 'instruments')
+    if (!known.some(({ words }) => words.name === BENCH_SCALE.name))
+      await addRegisterVersion(transaction, 'instruments', {
+        ...{ id: newIdentifier(), words: BENCH_SCALE, by: OFFICER, now: new Date(now) },
+      })
     for (const [place, { samples, claims, ...words }] of WINTER_HEATING_AUDIT.entries()) {
       // The first case is the one that changed last.
       const at = new Date(now - place * 60_000)
       const doer = { by: OFFICER, now: at }
-      const caseId = await addCase(transaction, { ...EMPTY_CASE, ...words }, doer)
+      const caseId = await addCase(transaction, { ...EMPTY_CASE, ...words }, doer, DEMO_DETAIL)
       const ids: string[] = []
       for (const sample of samples) ids.push(await bringIn(transaction, caseId, sample, doer))
       for (const { sample, second, others = [], ...claim } of claims) {

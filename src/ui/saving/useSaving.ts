@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { type Difference, differencesBetween, type VersionLine } from './versions'
 import { officerHere } from '../officer'
-import { fetchOutcome, putOutcome } from './fetchOutcome'
+import { useDraftStore } from './DraftStore'
 import type { Saved, SaveState } from './Keeper'
 import { useKeeper } from './useKeeper'
 
@@ -36,9 +36,10 @@ export function useSaving<T>(
 ): Saving {
   const { draft, setDraft, address, words } = input
   const revision = useRef(input.revision)
+  const store = useDraftStore()
   const send = useCallback(
     async (changed: T) => {
-      const answer = await putOutcome<Saved & { revision: number }>(address, {
+      const answer = await store.write<Saved & { revision: number }>(address, {
         draft: changed,
         revision: revision.current,
         by: officerHere(),
@@ -46,13 +47,13 @@ export function useSaving<T>(
       if (answer?.ok) revision.current = answer.value.revision
       return answer
     },
-    [address],
+    [store, address],
   )
   const { keeper, state } = useKeeper(draft, send)
 
   useEffect(() => {
     const takeNewest = () =>
-      fetchOutcome<Stored<T>>(address).then((stored) => {
+      store.read<Stored<T>>(address).then((stored) => {
         if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
         revision.current = stored.value.revision
         keeper.adopt(stored.value.draft)
@@ -67,14 +68,14 @@ export function useSaving<T>(
       window.removeEventListener('focus', onReturn)
       document.removeEventListener('visibilitychange', onReturn)
     }
-  }, [address, keeper, setDraft])
+  }, [store, address, keeper, setDraft])
 
   const [other, setOther] = useState<Stored<T>>()
   const isElsewhere = state.kind === 'changed-elsewhere'
   useEffect(() => {
     if (!isElsewhere) return
-    void fetchOutcome<Stored<T>>(address).then((stored) => stored?.ok && setOther(stored.value))
-  }, [address, isElsewhere])
+    void store.read<Stored<T>>(address).then((stored) => stored?.ok && setOther(stored.value))
+  }, [store, address, isElsewhere])
 
   return useMemo(() => {
     const versions = isElsewhere ? other : undefined

@@ -81,9 +81,9 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
 
 /** What was changed after the readings were in: "After the readings were in, the relation was changed from at least to …". */
 export function changedAfterWords(changes: readonly ChangedAfter[]): string {
-  if (changes.length === 0) return ''
-  const told = changes.map((change) => {
+  const told = changes.flatMap((change) => {
     const entry = `entry ${formatCount(change.number)} of the trail`
+    if (change.field === 'bench') return []
     if (change.field === 'setAside') {
       const { count } = change
       return count === 1
@@ -93,7 +93,14 @@ export function changedAfterWords(changes: readonly ChangedAfter[]): string {
     const { field, before, after } = change
     return `the ${fieldWords(field)} was changed from “${orUsual(field, before)}” to “${orUsual(field, after)}” (${entry})`
   })
-  return `After the readings were in, ${told.join('; ')}.`
+  const fromBench = changes.find(({ field }) => field === 'bench')
+  return [
+    fromBench &&
+      `The claim came into the case from the bench, where no trail is kept (entry ${formatCount(fromBench.number)} of the trail): what of it was changed there after readings were in is not known.`,
+    told.length > 0 && `After the readings were in, ${told.join('; ')}.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
 
 /** Fields that the page calls otherwise. */
