@@ -11,7 +11,9 @@ export function planOfMeans(
     ...own,
     plansRange: true,
     isBothWays: false,
-    firstStep: (_, n, standardDeviation) => standardDeviation / Math.sqrt(n),
-    farthest: (_from, _direction, standardDeviation) => standardDeviation * FARTHEST,
+    seek: {
+      firstStep: (_, n, standardDeviation) => standardDeviation / Math.sqrt(n),
+      farthest: (_from, _direction, standardDeviation) => standardDeviation * FARTHEST,
+    },
   }
 }

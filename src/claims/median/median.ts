@@ -18,6 +18,12 @@ export const median: ParameterDefinition<'median', 'measured', Record<never, nev
   // The sign test leaves out readings that equal the claimed value, and then tells nothing of the median.
   usualMethod: ({ hasEqual }) => (hasEqual ? 'quantile' : 'sign'),
   shows: ['median'],
+  plan: {
+    truth: 'value',
+    needsSpread: true,
+    plansTolerance: false,
+    toPlanned: (value) => value,
+  },
   ofWholeLot: ({ measured: { sorted, censored } }) => {
     const middle = sorted && medianOf(sorted)
     return middle !== undefined && censored && !isKnown(middle, censored) ? undefined : middle

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { median } from '@/statistics/describe/quantile'
+import { MAX_EXACT_UNITS } from '@/statistics/power/sharePower'
+import { powerOfSign, signSizes } from '@/statistics/power/signPower'
 import type { MethodDefinition } from '../terms/definition'
 import { valuesOf } from '../terms/hypotheses'
 import { failure, success } from '../terms/outcome'
@@ -9,6 +11,8 @@ import { orderStatistics, testCountAbove } from './countAbove'
 import { differencesFrom } from './differences'
 
 const figures = z.strictObject({})
+/** Beyond so many standard deviations every reading lies on one side. */
+const FARTHEST = 50
 type Figures = z.infer<typeof figures>
 
 /**
@@ -64,4 +68,16 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
     })
   },
   working: ({ part }) => countSteps('readings-above', part),
+  planning: {
+    leastSize: 1,
+    power: powerOfSign,
+    sizes: signSizes,
+    maxUnits: MAX_EXACT_UNITS,
+    plansRange: false,
+    isBothWays: false,
+    seek: {
+      firstStep: (_, n, standardDeviation) => standardDeviation / Math.sqrt(n),
+      farthest: (_from, _direction, standardDeviation) => standardDeviation * FARTHEST,
+    },
+  },
 }

@@ -5,7 +5,8 @@ import type { Method } from '../terms/names'
 import { type Hypotheses, isRange, valuesOf } from '../terms/hypotheses'
 import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
-import type { Planning } from '../terms/planning'
+import type { Assumed, Planning } from '../terms/planning'
+import { boundaryLot, possibleShare } from '../share/boundaryLot'
 
 /** A test that is planned. */
 export type Plan = Readonly<{
@@ -14,9 +15,8 @@ export type Plan = Readonly<{
   /** Its values are standard deviations for a spread. */
   hypotheses: Hypotheses
   significanceLevel: number
-  /** Of the readings, for a mean. */
-  standardDeviation: number
-}>
+}> &
+  Assumed
 
 export type Planned = Readonly<{
   n: number
@@ -32,8 +32,8 @@ export const MAX_PLANNED_UNITS = 10_000_000
 
 /** The power with n units when the true value is `truth`. */
 export function powerOf(plan: Plan, n: number, truth: number): number {
-  const { hypotheses, significanceLevel, planning, standardDeviation } = plan
-  const pointPower = (question: PowerQuestion) => planning.power({ ...question, standardDeviation })
+  const { hypotheses, significanceLevel, planning, standardDeviation, lotSize } = plan
+  const pointPower = (question: PowerQuestion) => planning.power({ ...question, standardDeviation, lotSize })
   if (!isRange(hypotheses)) {
     const { value } = hypotheses.null
     return pointPower({ n, value, truth, alternative: hypotheses.alternativeSide, significanceLevel })
@@ -54,21 +54,23 @@ export function powerOf(plan: Plan, n: number, truth: number): number {
  */
 export function sizeFor(plan: Plan, truth: number, power: number): Outcome<Planned, ClaimProblem> {
   const difference = Math.abs(truth - plan.hypotheses.null.value)
-  const { hypotheses, significanceLevel, planning } = plan
+  const { hypotheses, significanceLevel, planning, standardDeviation, lotSize } = plan
+  const max = lotSize || MAX_PLANNED_UNITS
   if (planning.sizes && !isRange(hypotheses)) {
     const { value } = hypotheses.null
     const alternative = hypotheses.alternativeSide
-    const sizes = planning.sizes({ value, truth, alternative, significanceLevel, power })
-    return sizes
+    const question = { value, truth, alternative, significanceLevel, power, standardDeviation, lotSize }
+    const sizes = planning.sizes(question)
+    return sizes && sizes.n <= max
       ? success({ ...sizes, difference })
-      : failure(problems.powerNotReached(power, planning.maxUnits!))
+      : failure(problems.powerNotReached(power, Math.min(max, planning.maxUnits!)))
   }
   const min = planning.leastSize
   const reaches = (n: number) => powerOf(plan, n, truth) >= power
   let high = min
-  while (high < MAX_PLANNED_UNITS && !reaches(high)) high *= 2
-  if (high >= MAX_PLANNED_UNITS) return failure(problems.powerNotReached(power, MAX_PLANNED_UNITS))
-  const n = firstWhole(reaches, Math.max(min, high / 2), high)
+  while (high < max && !reaches(high)) high *= 2
+  if (high >= max && !(lotSize && reaches(max))) return failure(problems.powerNotReached(power, max))
+  const n = firstWhole(reaches, Math.max(min, Math.floor(high / 2)), Math.min(high, max))
   return success({ n, power: powerOf(plan, n, truth), difference })
 }
 
@@ -96,14 +98,32 @@ export function differenceFor(plan: Plan, n: number, power: number): Outcome<Pla
 
 type Search = Readonly<{ plan: Plan; n: number; power: number; from: number; direction: 1 | -1 }>
 
-function distanceTo({ plan, n, power, from, direction }: Search): number | undefined {
+function distanceTo(search: Search): number | undefined {
+  const { plan, n, power, from, direction } = search
   const { planning, standardDeviation } = plan
-  const max = planning.farthest(from, direction, standardDeviation)
+  if (planning.seek === 'units-of-lot') return distanceInUnits(search)
+  const max = planning.seek.farthest(from, direction, standardDeviation)
   const short = (distance: number) => powerOf(plan, n, from + direction * distance) - power
-  let [low, high] = [0, Math.min(max, planning.firstStep(from, n, standardDeviation) || max)]
+  let [low, high] = [0, Math.min(max, planning.seek.firstStep(from, n, standardDeviation) || max)]
   while (short(high) < 0) {
     if (high >= max) return undefined
     ;[low, high] = [high, Math.min(max, high * 2)]
   }
   return bracketedRoot({ f: short, low, high })
 }
+
+/** The distance of the nearest lot that is found, by the units by which it differs from what is claimed. */
+function distanceInUnits({ plan, n, power, from, direction }: Search): number | undefined {
+  const { lotSize } = plan
+  const first =
+    direction > 0 ? boundaryLot(from, lotSize, 'greater') + 1 : boundaryLot(from, lotSize, 'less') - 1
+  const steps = direction > 0 ? lotSize - first : first
+  const shareAt = (step: number) => (first + direction * step) / lotSize
+  const isFound = (step: number) => powerOf(plan, n, shareAt(step)) >= power
+  if (steps < 0 || !isFound(steps)) return undefined
+  return Math.abs(shareAt(firstWhole(isFound, 0, steps)) - from)
+}
+
+/** The true value that a stated one stands for: of a lot, that of a whole number of its units. */
+export const truthOf = ({ planning, lotSize, hypotheses }: Plan, stated: number): number =>
+  planning.seek === 'units-of-lot' ? possibleShare(stated, { value: hypotheses.null.value, lotSize }) : stated

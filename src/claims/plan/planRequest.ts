@@ -6,7 +6,7 @@ import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from '../terms/h
 import { failure, type Outcome, success } from '../terms/outcome'
 import { type ClaimProblem, problems } from '../terms/problems'
 import { claimSchema, testSchema } from '../terms/request'
-import { differenceFor, MAX_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor } from './plan'
+import { differenceFor, MAX_PLANNED_UNITS, type Plan, type Planned, powerOf, sizeFor, truthOf } from './plan'
 
 export const FINDABLE = ['power', 'n', 'difference'] as const
 
@@ -17,7 +17,11 @@ export const planRequestSchema = z.strictObject({
     claim: claimSchema,
     test: testSchema.prefault({}),
     assume: z
-      .strictObject({ value: z.number().optional(), standardDeviation: z.number().positive().optional() })
+      .strictObject({
+        value: z.number().optional(),
+        standardDeviation: z.number().positive().optional(),
+        lotSize: z.int().positive().max(MAX_PLANNED_UNITS).optional(),
+      })
       .prefault({}),
     find: z.enum(FINDABLE),
     n: z.number().positive().max(MAX_PLANNED_UNITS).optional(),
@@ -42,12 +46,16 @@ export function planFigures(request: PlanRequest): Planning<PlanFigures> {
     return failure(problems.planNotWhole(request.n))
   const plan = planOf(request, hypotheses.value, method.value)
   if (!plan.ok) return plan
+  const { lotSize } = request.assume
+  if (request.n !== undefined && lotSize !== undefined && request.n > lotSize)
+    return failure(problems.planBeyondLot(request.n, lotSize))
   return find(request, plan.value)
 }
 
 function find(request: PlanRequest, plan: Plan): Planning<PlanFigures> {
   const { n, power } = request
-  const truth = request.assume[planning(request).truth]
+  const stated = request.assume[planning(request).truth]
+  const truth = stated === undefined ? undefined : truthOf(plan, stated)
   const { leastSize } = plan.planning
   switch (request.find) {
     case 'power': {
@@ -75,16 +83,16 @@ function find(request: PlanRequest, plan: Plan): Planning<PlanFigures> {
 const by = ({ method }: Plan, planned: Planning<Planned>): Planning<PlanFigures> =>
   planned.ok ? success({ ...planned.value, method }) : planned
 
-/** Of a parameter that is planned. */
-const planning = ({ claim }: PlanRequest): PlanOfParameter => parameterOf(claim.parameter).plan!
+const planning = ({ claim }: PlanRequest): PlanOfParameter => parameterOf(claim.parameter).plan
 
 /** The method stated, or the usual one. */
-function methodFor({ claim, test }: PlanRequest): Planning<Method> {
+function methodFor({ claim, test, assume }: PlanRequest): Planning<Method> {
   const stated = PLANNED_METHODS.find((method) => method === test.method)
   if (test.method !== 'auto' && !stated) return failure(problems.planMethod(test.method, PLANNED_METHODS))
   const definition = parameterOf(claim.parameter)
-  if (!definition.plan) return failure(problems.planParameter(claim.parameter))
-  const method = stated ?? definition.usualMethod(test)
+  const { lotSize } = assume
+  // Any part of a lot is told exactly by the method of lots, whose size is still to be found.
+  const method = stated ?? definition.usualMethod({ ...test, lotSize, sampleSize: lotSize })
   const allowed = methodsFor(claim.parameter).filter((one) => PLANNED_METHODS.includes(one))
   return allowed.includes(method) ? success(method) : failure(problems.planMethod(method, allowed))
 }
@@ -102,19 +110,24 @@ function planOf(request: PlanRequest, hypotheses: Hypotheses, method: Method): P
   const isOutside = (value: number) => !(value > min && value < max)
   const outside = valuesOf(hypotheses).find(isOutside)
   if (outside !== undefined) return failure(valueOutside(request, outside, 'plan.claim.value'))
-  if (own.truth === 'value' && assume.value !== undefined && isOutside(assume.value))
+  // A lot can be wholly of one kind.
+  const isEnd = planned.seek === 'units-of-lot' && (assume.value === min || assume.value === max)
+  if (own.truth === 'value' && assume.value !== undefined && isOutside(assume.value) && !isEnd)
     return failure(valueOutside(request, assume.value, 'plan.assume.value'))
   const standardDeviation = planned.isSpreadKnown
     ? (test.knownStandardDeviation ?? assume.standardDeviation)
     : assume.standardDeviation
   if (own.needsSpread && standardDeviation === undefined)
     return failure(problems.planNeeds('assume.standardDeviation', request.find))
+  if (planned.seek === 'units-of-lot' && assume.lotSize === undefined)
+    return failure(problems.planNeeds('assume.lotSize', request.find))
   return success({
     method,
     planning: planned,
     hypotheses: mapped(hypotheses, own.toPlanned),
     significanceLevel,
     standardDeviation: standardDeviation ?? 1,
+    lotSize: assume.lotSize ?? 0,
   })
 }
 

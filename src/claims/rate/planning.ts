@@ -1,5 +1,5 @@
 import { exposuresFor, MAX_EXPOSURE, powerOfRate } from '@/statistics/power/ratePower'
-import type { Planning } from '../terms/planning'
+import { type Planning, SEEK_POSITIVE } from '../terms/planning'
 
 /** How an exposure for the exact test of a rate is planned. */
 export const planOfRates: Planning = {
@@ -9,7 +9,5 @@ export const planOfRates: Planning = {
   maxUnits: MAX_EXPOSURE,
   plansRange: false,
   isBothWays: true,
-  firstStep: (from) => from / 16,
-  // A true rate is sought nearly down to 0, and upwards as far as anybody would ask.
-  farthest: (from, direction) => (direction > 0 ? from * 1e6 : from * (1 - 1e-12)),
+  seek: { ...SEEK_POSITIVE, firstStep: (from) => from / 16 },
 }

@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { fDistribution } from '@/statistics/distributions/fDistribution'
 import { pivotProcedure } from '@/statistics/inference/pivot'
+import { powerOfF } from '@/statistics/power/ratioPower'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
+import { SEEK_POSITIVE } from '../terms/planning'
 import { problems } from '../terms/problems'
 import type { MeasuredSample, TwoSamples } from '../terms/sample'
 import { computed, type Formula, fraction, given, squared, step, symbol } from '../terms/formula'
@@ -72,6 +74,13 @@ export const f: MethodDefinition<'f', z.infer<typeof figures>, 'two'> = {
     ]
   },
   picture: { estimateAt: ({ value }, statistic) => atStatistic(statistic, value) },
+  planning: {
+    leastSize: 2,
+    power: powerOfF,
+    plansRange: false,
+    isBothWays: false,
+    seek: SEEK_POSITIVE,
+  },
 }
 
 /** s₁² / s₂² */

@@ -16,5 +16,11 @@ export const varianceRatio: ParameterDefinition<'variance-ratio', 'two', typeof 
   intervals: [],
   usualMethod: () => 'f',
   shows: [],
+  plan: {
+    truth: 'value',
+    needsSpread: false,
+    plansTolerance: false,
+    toPlanned: (ratio) => ratio,
+  },
   effectSize: { shape: RATIO_SHAPE, of: ratioToClaimed((ratio) => ratio) },
 }

@@ -1,23 +1,21 @@
 import { z } from 'zod'
 import { hypergeometric as hypergeometricDistribution } from '@/statistics/distributions/hypergeometric'
-import type { Alternative } from '@/statistics/inference/alternative'
 import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'
 import type { CountSample } from '@/statistics/inference/shareInterval'
 import { isWithin, lowerTail, upperTail } from '@/statistics/inference/tailProbability'
 import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
+import { lotSizes, MAX_LOT_UNITS, powerOfLot } from '@/statistics/power/lotPower'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
 import { countSteps } from '../working/countSteps'
+import { boundaryLot, possibleShare } from './boundaryLot'
 import { shareOfUnits } from './shareOfUnits'
 
 const figures = z.strictObject({})
 type Figures = z.infer<typeof figures>
-
-/** A share of the lot this near to a whole number of units is that number. */
-const WHOLE = 1e-9
 
 type LotSample = CountSample & Readonly<{ lotSize: number }>
 
@@ -64,6 +62,23 @@ export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counte
   },
   working: ({ part }) => countSteps('units-counted', part),
   picture: { estimateAt: shareOfUnits },
+  planning: {
+    leastSize: 1,
+    power: (question) => powerOfLot({ ...question, ...boundaries(question) }),
+    sizes: (question) => lotSizes({ ...question, ...boundaries(question) }),
+    maxUnits: MAX_LOT_UNITS,
+    plansRange: false,
+    isBothWays: true,
+    seek: 'units-of-lot',
+  },
+}
+
+function boundaries({ value, truth, lotSize }: Readonly<{ value: number; truth: number; lotSize: number }>) {
+  return {
+    fewest: boundaryLot(value, lotSize, 'less'),
+    most: boundaryLot(value, lotSize, 'greater'),
+    marked: Math.round(possibleShare(truth, { value, lotSize }) * lotSize),
+  }
 }
 
 function testAt(
@@ -87,13 +102,6 @@ function testAt(
     estimateLimits: (limits) => mapEnds(limits, (count) => count / n),
     figures: {},
   })
-}
-
-function boundaryLot(share: number, lotSize: number, alternative: Exclude<Alternative, 'two-sided'>): number {
-  const units = share * lotSize
-  const nearest = Math.round(units)
-  if (Math.abs(units - nearest) <= WHOLE) return nearest
-  return alternative === 'less' ? Math.ceil(units) : Math.floor(units)
 }
 
 /** The ends are lots that the test does not reject, so they belong to the interval. */

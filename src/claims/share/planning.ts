@@ -9,7 +9,9 @@ export function planOfShares(own: Pick<Planning, 'power' | 'plansRange' | 'sizes
     ...own,
     leastSize: 1,
     isBothWays: true,
-    firstStep: (from) => Math.min(from, 1 - from) / 16,
-    farthest: (from, direction) => (direction > 0 ? 1 - from : from) * NEARLY,
+    seek: {
+      firstStep: (from) => Math.min(from, 1 - from) / 16,
+      farthest: (from, direction) => (direction > 0 ? 1 - from : from) * NEARLY,
+    },
   }
 }

@@ -4,16 +4,13 @@ import { pivotProcedure } from '@/statistics/inference/pivot'
 import { powerOfChiSquare } from '@/statistics/power/spreadPower'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
-import type { Planning } from '../terms/planning'
+import { type Planning, SEEK_POSITIVE } from '../terms/planning'
 import { problems } from '../terms/problems'
 import { computed, type Formula, fraction, given, joined, squared, step, symbol } from '../terms/formula'
 import { CLAIMED_SPREAD, CLAIMED_VARIANCE, N, S } from '../working/symbols'
 import { scaledPivot, type SpreadParameter } from './scale'
 
 const figures = z.strictObject({})
-/** A true spread is sought up to so many times the claimed one, and down to nearly nothing. */
-const FARTHEST = 1e6
-const NEARLY = 1 - 1e-12
 
 /** The standard deviation that would give a statistic against another one. */
 const atStatistic = (statistic: number, spread: number, df: number) =>
@@ -88,7 +85,6 @@ export const chiSquare: MethodDefinition<'chi-square', z.infer<typeof figures>, 
     power: powerOfChiSquare,
     plansRange: true,
     isBothWays: false,
-    firstStep: (from, n) => from / Math.sqrt(n),
-    farthest: (from, direction) => (direction > 0 ? from * FARTHEST : from * NEARLY),
+    seek: SEEK_POSITIVE,
   } satisfies Planning,
 }

@@ -203,7 +203,7 @@ export type ParameterDefinition<
   alsoAs?: Readonly<{ parameter: Parameter; change: (value: number) => number }>
   /** Held beside it in a cross-examination: what a few readings do not pull along. */
   beside?: Parameter
-  plan?: PlanOfParameter
+  plan: PlanOfParameter
   /** The parameter of a lot all of whose units were measured; absent where two sources are compared. */
   ofWholeLot?(sample: SampleOf<Kind>): number | undefined
 }>

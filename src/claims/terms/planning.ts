@@ -1,8 +1,14 @@
 import type { RangeQuestion } from '@/statistics/power/meanPower'
 import type { PowerQuestion } from '@/statistics/power/question'
 
-/** What is true when power is asked for; the spread of the readings matters for a mean only. */
-export type PlannedQuestion = PowerQuestion & Readonly<{ standardDeviation: number }>
+/** What is true when power is asked for, beside the parameter itself: each matters to some methods only. */
+export type Assumed = Readonly<{
+  /** Of the readings. */
+  standardDeviation: number
+  /** Units of the lot that is sampled; 0 where nothing is said of it. */
+  lotSize: number
+}>
+export type PlannedQuestion = PowerQuestion & Assumed
 
 /** How samples for a method are planned. */
 export type Planning = Readonly<{
@@ -14,7 +20,7 @@ export type Planning = Readonly<{
   isSpreadKnown?: true
   /** Its power goes up and down from unit to unit: the first size that reaches a power, and that from which it holds. */
   sizes?: (
-    question: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,
+    question: Omit<PlannedQuestion, 'n'> & Readonly<{ power: number }>,
   ) => Readonly<{ firstN: number; n: number; power: number }> | undefined
   /** The most units that such a search looks at. */
   maxUnits?: number
@@ -22,8 +28,19 @@ export type Planning = Readonly<{
   plansRange: boolean
   /** Of a two-sided test, whether the smallest difference is sought downwards too. */
   isBothWays: boolean
-  /** A small distance from the value, to begin the search for a difference with. */
+  /** How a difference is sought: in any steps, or unit by unit of a lot, of which a true value is a whole number. */
+  seek: Seek | 'units-of-lot'
+}>
+
+type Seek = Readonly<{
+  /** A small distance from the value, to begin with. */
   firstStep: (from: number, n: number, standardDeviation: number) => number
   /** How far a true value can lie from the value. */
   farthest: (from: number, direction: 1 | -1, standardDeviation: number) => number
 }>
+
+/** A value above 0 is sought up to so many times the claimed one, and down to nearly nothing. */
+export const SEEK_POSITIVE: Seek = {
+  firstStep: (from, n) => from / Math.sqrt(n),
+  farthest: (from, direction) => (direction > 0 ? from * 1e6 : from * (1 - 1e-12)),
+}

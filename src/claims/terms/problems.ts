@@ -158,11 +158,11 @@ export const problems = {
     problem('planNeeds', 'missing', `plan.${field}`, { field, find }),
   planTooSmall: (seen: number, min: number) =>
     problem('planTooSmall', 'out-of-range', 'plan.n', { seen, min }),
+  planBeyondLot: (seen: number, lotSize: number) =>
+    problem('planBeyondLot', 'out-of-range', 'plan.n', { seen, lotSize }),
   planNotWhole: (seen: number) => problem('planNotWhole', 'out-of-range', 'plan.n', { seen }),
   planMethod: (seen: string, allowed: readonly string[]) =>
     problem('planMethod', 'method-does-not-fit', 'plan.test.method', { seen, allowed }),
-  planParameter: (parameter: Parameter) =>
-    problem('planParameter', 'parameter-not-planned', 'plan.claim.parameter', { parameter }),
   planRange: () => problem('planRange', 'relation-not-planned', 'plan.claim.relation', {}),
   differenceInside: () => problem('differenceInside', 'relation-not-planned', 'plan.find', {}),
   powerNotReached: (power: number, max: number) =>

@@ -3,6 +3,7 @@ import { normal } from '../distributions/normal'
 import { firstWhole, lastWhole } from '../numeric/wholeSearch'
 import type { PowerQuestion } from './question'
 import { inTails } from './meanPower'
+import { stableSize, type StableSize } from './stableSize'
 
 /**
  * The power of the score test of a share by the normal formula: the limit by the variance under p₀, the chance beyond
@@ -89,7 +90,7 @@ export const MAX_EXACT_UNITS = 100_000
  */
 export function exactSizes(
   input: Omit<PowerQuestion, 'n'> & Readonly<{ power: number }>,
-): Readonly<{ firstN: number; n: number; power: number }> | undefined {
+): StableSize | undefined {
   const { alternative, value, truth, significanceLevel } = input
   const isOtherSide =
     truth === value ||
@@ -98,20 +99,9 @@ export function exactSizes(
   // There the power is at most the level, whatever the size.
   if (isOtherSide && input.power > significanceLevel) return undefined
   let region: Region | undefined
-  let [firstN, lastShort, powerAfter] = [0, 0, 0]
-  for (let n = 1; n <= MAX_EXACT_UNITS; n += 1) {
+  const powerAt = (n: number) => {
     region = exactRegion({ ...input, n }, region)
-    const power = powerOfRegion(region, n, input.truth)
-    if (power < input.power) {
-      lastShort = n
-    } else {
-      firstN ||= n
-      if (n === lastShort + 1) powerAfter = power
-    }
-    // As many units again, to see that the power holds.
-    if (firstN > 0 && n > 2 * lastShort + 100) {
-      return { firstN, n: lastShort + 1, power: powerAfter }
-    }
+    return powerOfRegion(region, n, truth)
   }
-  return undefined
+  return stableSize({ powerAt, power: input.power, max: MAX_EXACT_UNITS })
 }

@@ -174,11 +174,11 @@ const SENTENCES: {
     `At the significance level ${significanceLevel} no confidence level follows from it. State one between 0 and 1.`,
   planNeeds: ({ field, find }) => `To find “${find}”, “plan.${field}” is needed; state it.`,
   planNotWhole: ({ seen }) => `“plan.n” is ${seen}; units are counted, so it has to be a whole number.`,
+  planBeyondLot: ({ seen, lotSize }) =>
+    `“plan.n” is ${seen}, and the lot has ${lotSize} units; state no more than these.`,
   planTooSmall: ({ seen, min }) => `“plan.n” is ${seen}; this test needs at least ${min}.`,
   planMethod: ({ seen, allowed }) =>
     `The method “${seen}” is not planned for this parameter; it has to be one of: auto, ${allowed.join(', ')}.`,
-  planParameter: ({ parameter }) =>
-    `Samples for a ${PARAMETER_WORDS[parameter].noun} are not planned here; plan for a mean, a spread or a share.`,
   planRange: () =>
     'A tolerance is planned for a mean only. Choose another relation, or plan for the nearer limit.',
   differenceInside: () =>
