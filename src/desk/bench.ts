@@ -1,9 +1,15 @@
 import { z } from 'zod'
+import {
+  addressWith,
+  type AddressWords,
+  draftFrom,
+  draftFromWords,
+  type Fields,
+  wordsOf,
+} from './addressWords'
 import { canonicalJson } from './canonicalJson'
 import { type ClaimDraft, claimDraftSchema, EMPTY_CLAIM } from './claimDraft'
-import type { AddressWords } from './reckonDraft'
 import { EMPTY_SAMPLE, type SampleDraft, sampleDraftSchema } from './sampleDraft'
-import { wellFormed } from './typed'
 
 /** What the claim and the samples of the bench are known by: they are stored nowhere else. */
 export const BENCH_IDS = {
@@ -24,7 +30,6 @@ export const EMPTY_BENCH: BenchCheck = {
 
 export const BENCH_PARTS = Object.keys(EMPTY_BENCH) as readonly BenchPart[]
 
-type Fields = Readonly<Record<string, z.ZodType>>
 const SHAPES: Readonly<Record<BenchPart, Fields>> = {
   claim: {
     ...claimDraftSchema.shape,
@@ -54,16 +59,9 @@ export const benchCheckSchema = z.strictObject({
   second: z.strictObject(SHAPES.second),
 }) as unknown as z.ZodType<BenchCheck>
 
-/** A part of a check as some version kept it: what is not there, or is not as it has to be, is as on an empty bench. */
-export function benchPartFrom<Part extends BenchPart>(part: Part, kept: unknown): BenchCheck[Part] {
-  if (typeof kept !== 'object' || kept === null) return EMPTY_BENCH[part]
-  const known = kept as Readonly<Record<string, unknown>>
-  const fields = Object.entries(EMPTY_BENCH[part]).map(([field, empty]) => {
-    const read = SHAPES[part][field]!.safeParse(known[field])
-    return [field, read.success ? read.data : empty]
-  })
-  return Object.fromEntries(fields) as BenchCheck[Part]
-}
+/** A part of a check as some version kept it. */
+export const benchPartFrom = <Part extends BenchPart>(part: Part, kept: unknown): BenchCheck[Part] =>
+  draftFrom(SHAPES[part], EMPTY_BENCH[part], kept)
 
 /** Whether nothing has been written on the bench. */
 export const isBenchEmpty = (check: BenchCheck): boolean => isSameCheck(check, EMPTY_BENCH)
@@ -79,21 +77,14 @@ const LONGEST_ADDRESS = 4000
  * @returns nothing for a check that no address can hold whole, such as one with rows chosen or readings set aside
  */
 export function addressOfBench(check: BenchCheck): string | undefined {
-  const words = BENCH_PARTS.flatMap((part) =>
-    Object.entries(check[part]).flatMap(([field, value]) =>
-      value === (EMPTY_BENCH[part] as Readonly<Record<string, unknown>>)[field] || typeof value === 'object'
-        ? []
-        : [[wordFor(part, field), String(value)] as const],
-    ),
-  )
+  const words = BENCH_PARTS.flatMap((part) => wordsOf(check[part], EMPTY_BENCH[part], PREFIXES[part]))
   const carried = broughtBy(Object.fromEntries(words))?.check ?? EMPTY_BENCH
   if (!isSameCheck(carried, check)) return undefined
-  const said = [...words, [END, 'here']].map(
-    ([word, value]) => `${word}=${encodeURIComponent(wellFormed(value!))}`,
-  )
-  const address = `/bench?${said.join('&')}`
+  const address = addressWith('/bench', [...words, [END, 'here']])
   return address.length > LONGEST_ADDRESS ? undefined : address
 }
+
+const PREFIXES: Readonly<Record<BenchPart, string>> = { claim: '', sample: 'sample.', second: 'second.' }
 
 /** The last word of an address of the bench: without it a part may have been cut off on the way. */
 const END = 'ends'
@@ -110,35 +101,13 @@ export type Brought = Readonly<{
 export function broughtBy(words: AddressWords): Brought | undefined {
   const stated = Object.keys(words).filter((word) => word !== END)
   if (stated.length === 0) return undefined
-  const check = {
-    claim: partOf('claim', words),
-    sample: partOf('sample', words),
-    second: partOf('second', words),
+  const of = <Part extends BenchPart>(part: Part) =>
+    draftFromWords(SHAPES[part], EMPTY_BENCH[part], words, PREFIXES[part])
+  const [claim, sample, second] = [of('claim'), of('sample'), of('second')]
+  const read = new Set([...claim.read, ...sample.read, ...second.read])
+  return {
+    check: { claim: claim.draft, sample: sample.draft, second: second.draft },
+    unread: stated.filter((word) => !read.has(word)),
+    isWhole: words[END] === 'here',
   }
-  const unread = stated.filter((word) => !BENCH_PARTS.some((part) => isRead(part, word, words[word])))
-  return { check, unread, isWhole: words[END] === 'here' }
-}
-
-function partOf<Part extends BenchPart>(part: Part, words: AddressWords): BenchCheck[Part] {
-  const said = Object.entries(SHAPES[part]).flatMap(([field, shape]) => {
-    const text = words[wordFor(part, field)]
-    return typeof text === 'string' ? [[field, valueOf(shape, text)]] : []
-  })
-  return benchPartFrom(part, { ...EMPTY_BENCH[part], ...(Object.fromEntries(said) as object) })
-}
-
-/** Whether a word of an address is one of a part of the check, and says something that it can be. */
-function isRead(part: BenchPart, word: string, text: AddressWords[string]): boolean {
-  const shape = Object.entries(SHAPES[part]).find(([field]) => wordFor(part, field) === word)?.[1]
-  return shape !== undefined && typeof text === 'string' && valueOf(shape, text) !== undefined
-}
-
-const wordFor = (part: BenchPart, field: string) => (part === 'claim' ? field : `${part}.${field}`)
-
-/** A text as the field has it: itself, a number, or yes or no; nothing where it can be none of them. */
-function valueOf(shape: z.ZodType, text: string): unknown {
-  const yesOrNo = { true: true, false: false }[text]
-  return [text, text.trim() === '' ? undefined : Number(text), yesOrNo].find(
-    (value) => value !== undefined && shape.safeParse(value).success,
-  )
 }

@@ -1,5 +1,5 @@
 import type { NamedDistribution } from '@/statistics/distributions/named'
-import { wellFormed } from './typed'
+import { addressWith, type AddressWords } from './addressWords'
 
 export type DistributionName = NamedDistribution['name']
 
@@ -41,9 +41,6 @@ export type ReckonDraft = Readonly<{
 const LONGEST = 40
 const cut = (text: string) => text.slice(0, LONGEST)
 
-/** The words of an address, as they come. */
-export type AddressWords = Readonly<Record<string, string | readonly string[] | undefined>>
-
 /** The reckoning that the words of an address ask for; what they do not say, or say wrongly, is as usual. */
 export function reckonDraftOf(words: AddressWords): ReckonDraft {
   const word = (name: string) => {
@@ -70,14 +67,11 @@ export function reckonDraftOf(words: AddressWords): ReckonDraft {
 /** The address that a reckoning is found at again. */
 export function addressOfReckoning({ name, fields, tail, given, text, level }: ReckonDraft): string {
   const own = Object.keys(DISTRIBUTION_FIELDS[name]) as readonly DistributionField[]
-  const words = [
-    ['of', name],
-    ...own.map((field) => [field === 'p' ? 'chance' : field, fields[field] ?? '']),
-    ['tail', tail],
-    [given === 'point' ? 'x' : 'p', text],
-    ...(level === '' ? [] : [['level', level]]),
-  ]
-  return `/reckoner?${words.map(([word, value]) => `${word}=${encodeURIComponent(wellFormed(value!))}`).join('&')}`
+  const words: (readonly [string, string])[] = [['of', name]]
+  for (const field of own) words.push([field === 'p' ? 'chance' : field, fields[field] ?? ''])
+  words.push(['tail', tail], [given === 'point' ? 'x' : 'p', text])
+  if (level !== '') words.push(['level', level])
+  return addressWith('/reckoner', words)
 }
 
 /** The same reckoning of another distribution; what both of them have stays. */

@@ -26,6 +26,7 @@ const Brand = chakra(NextLink, {
 const PLACES = [
   { name: 'docket', text: 'Docket', href: '/' },
   { name: 'bench', text: 'Bench', href: '/bench' },
+  { name: 'planner', text: 'Planner', href: '/planner' },
   { name: 'reckoner', text: 'Reckoner', href: '/reckoner' },
   { name: 'instruments', text: 'Instruments', href: '/instruments' },
 ] as const

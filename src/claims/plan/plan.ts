@@ -125,5 +125,8 @@ function distanceInUnits({ plan, n, power, from, direction }: Search): number | 
 }
 
 /** The true value that a stated one stands for: of a lot, that of a whole number of its units. */
-export const truthOf = ({ planning, lotSize, hypotheses }: Plan, stated: number): number =>
-  planning.seek === 'units-of-lot' ? possibleShare(stated, { value: hypotheses.null.value, lotSize }) : stated
+export function truthOf({ planning, lotSize, hypotheses }: Plan, stated: number): number {
+  if (planning.seek !== 'units-of-lot' || isRange(hypotheses)) return stated
+  const alternative = hypotheses.alternativeSide
+  return possibleShare(stated, { value: hypotheses.null.value, lotSize, alternative })
+}

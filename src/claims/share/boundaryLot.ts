@@ -15,8 +15,16 @@ export function boundaryLot(
   return alternative === 'less' ? Math.ceil(units) : Math.floor(units)
 }
 
-/** The true share of a lot that is meant by one that is no whole number of its units: that nearer to what is claimed. */
-export const possibleShare = (
+/**
+ * The true share of a lot that is meant by one that is no whole number of its units: that nearer to what is claimed.
+ *
+ * @param claimed.value - the claimed share; at it, the lot that only just holds the claim
+ */
+export function possibleShare(
   truth: number,
-  { value, lotSize }: Readonly<{ value: number; lotSize: number }>,
-): number => boundaryLot(truth, lotSize, truth < value ? 'less' : 'greater') / lotSize
+  claimed: Readonly<{ value: number; lotSize: number; alternative: Alternative }>,
+): number {
+  const { value, lotSize, alternative } = claimed
+  const isBelow = alternative === 'two-sided' ? truth < value : alternative === 'less'
+  return boundaryLot(truth, lotSize, isBelow ? 'less' : 'greater') / lotSize
+}

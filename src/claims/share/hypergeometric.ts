@@ -9,6 +9,7 @@ import { firstWhole, lastWhole } from '@/statistics/numeric/wholeSearch'
 import { lotSizes, MAX_LOT_UNITS, powerOfLot } from '@/statistics/power/lotPower'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
+import type { PlannedQuestion } from '../terms/planning'
 import { problems } from '../terms/problems'
 import { countSteps } from '../working/countSteps'
 import { boundaryLot, possibleShare } from './boundaryLot'
@@ -73,11 +74,12 @@ export const hypergeometric: MethodDefinition<'hypergeometric', Figures, 'counte
   },
 }
 
-function boundaries({ value, truth, lotSize }: Readonly<{ value: number; truth: number; lotSize: number }>) {
+function boundaries(asked: Omit<PlannedQuestion, 'n'>) {
+  const { value, truth, lotSize } = asked
   return {
     fewest: boundaryLot(value, lotSize, 'less'),
     most: boundaryLot(value, lotSize, 'greater'),
-    marked: Math.round(possibleShare(truth, { value, lotSize }) * lotSize),
+    marked: Math.round(possibleShare(truth, asked) * lotSize),
   }
 }
 

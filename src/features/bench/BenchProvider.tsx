@@ -11,7 +11,7 @@ import {
   useSyncExternalStore,
 } from 'react'
 import { BENCH_IDS, type BenchCheck, type Brought, broughtBy } from '@/desk/bench'
-import type { AddressWords } from '@/desk/reckonDraft'
+import type { AddressWords } from '@/desk/addressWords'
 import { HistoryProvider } from '@/ui/history/HistoryProvider'
 import { Main } from '@/ui/Main'
 import { SampleProvider, SecondSampleProvider } from '@/ui/sample/SampleProvider'

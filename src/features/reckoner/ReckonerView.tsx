@@ -2,7 +2,8 @@
 
 import { Box, Grid } from '@chakra-ui/react'
 import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import { addressOfReckoning, type AddressWords, type ReckonDraft, reckonDraftOf } from '@/desk/reckonDraft'
+import type { AddressWords } from '@/desk/addressWords'
+import { addressOfReckoning, type ReckonDraft, reckonDraftOf } from '@/desk/reckonDraft'
 import { pointLines, shownFigure, shownShare, spokenReckoning } from '@/words/en/reckonWords'
 import { TailChart } from '@/ui/charts/TailChart'
 import { CopyButton } from '@/ui/CopyButton'

@@ -2,11 +2,12 @@
 
 import { chakra } from '@chakra-ui/react'
 import { Chart, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController } from 'chart.js'
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react'
+import { useMemo, useRef } from 'react'
 import type { DistributionShape } from '@/pictures/distributionShape'
 import { outlineOf, samplingShape } from '@/pictures/samplingShape'
 import type { Ends } from '@/statistics/inference/interval'
 import { axisWords, tickStyle } from './axisWords'
+import { ChartHandle } from './ChartHandle'
 import { labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
 import { samplingPlugin } from './samplingPlugin'
@@ -22,30 +23,6 @@ const HEADROOM = 1.12
 /** The handle moves in so many steps from one end of the picture to the other, or a little more. */
 const STEPS = 400
 
-const Handle = chakra('div', {
-  base: {
-    position: 'absolute',
-    width: '28px',
-    height: '28px',
-    marginLeft: '-14px',
-    display: 'grid',
-    placeItems: 'center',
-    cursor: 'ew-resize',
-    touchAction: 'none',
-    borderRadius: '50%',
-    _before: {
-      content: '""',
-      width: '14px',
-      height: '14px',
-      borderRadius: '50%',
-      border: '2px solid',
-      borderColor: 'brass',
-      bg: 'page',
-    },
-    _hover: { bg: 'selection' },
-    _print: { display: 'none' },
-  },
-})
 const Frame = chakra('div', { base: { position: 'relative' } })
 
 /**
@@ -86,19 +63,6 @@ export function TailChart({
     // Without the sign that a zero has when it is come to from below.
     onMove((Math.round(inside / step) * step || 0).toFixed(Math.max(0, -Math.floor(Math.log10(step)))))
   }
-  const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
-    if (!event.currentTarget.hasPointerCapture(event.pointerId) || !frame.current) return
-    const { left, width: wide } = frame.current.getBoundingClientRect()
-    moveTo(axis.min + ((event.clientX - left - ASIDE) / (wide - 2 * ASIDE)) * width)
-  }
-  const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
-    const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -10, PageUp: 10 }[
-      event.key
-    ]
-    if (by === undefined) return
-    event.preventDefault()
-    moveTo(handle + by * step)
-  }
   const at = Math.min(axis.max, Math.max(axis.min, handle))
   return (
     <Frame ref={frame}>
@@ -109,20 +73,14 @@ export function TailChart({
         drawing={drawing}
         testId="distribution"
       />
-      <Handle
-        role="slider"
-        tabIndex={0}
-        aria-label="Where the tail begins"
-        aria-valuemin={axis.min}
-        aria-valuemax={axis.max}
-        aria-valuenow={at}
-        aria-valuetext={words(handle)}
-        style={{
-          top: `${ABOVE - 14}px`,
-          left: `calc(${ASIDE}px + (100% - ${2 * ASIDE}px) * ${(at - axis.min) / width})`,
-        }}
-        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-        {...{ onPointerMove, onKeyDown }}
+      <ChartHandle
+        {...{ frame, axis, step }}
+        aside={[ASIDE, ASIDE]}
+        at={{ x: at, top: ABOVE }}
+        value={handle}
+        label="Where the tail begins"
+        words={words(handle)}
+        onMove={moveTo}
       />
     </Frame>
   )
