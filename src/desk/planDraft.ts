@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { addressWith, type AddressWords, draftFromWords, type Fields, wordsOf } from './addressWords'
-import { claimDraftSchema, EMPTY_CLAIM } from './claimDraft'
+import { type ClaimDraft, claimDraftSchema, EMPTY_CLAIM } from './claimDraft'
 import { storedText } from './typed'
 
 const words = storedText(500)
@@ -75,6 +75,32 @@ const EMPTY_COMMON: PlanCommon = {
   unitCost: '',
   budget: '',
   decimalMark: 'point',
+}
+
+const SCATTER_DIGITS = 4
+
+/**
+ * The plan of another sample for a claim.
+ *
+ * @param earlier - a sample of it, and the standard deviation of its readings; none where nothing of the kind was measured
+ */
+export function planDraftFor(
+  claim: ClaimDraft,
+  earlier: Readonly<{ name: string; standardDeviation: number | undefined }>,
+): PlanDraft {
+  const kept = Object.keys(EMPTY_PLAN_CLAIM).flatMap((field) =>
+    field in claim ? [[field, claim[field as keyof ClaimDraft]]] : [],
+  )
+  const { standardDeviation, name } = earlier
+  const digits =
+    standardDeviation === undefined ? '' : String(Number(standardDeviation.toPrecision(SCATTER_DIGITS)))
+  const scatter = claim.decimalMark === 'comma' ? digits.replace('.', ',') : digits
+  const own = { ...EMPTY_PLAN_CLAIM, ...(Object.fromEntries(kept) as Partial<PlanClaim>) }
+  return {
+    ...EMPTY_COMMON,
+    decimalMark: claim.decimalMark,
+    claims: [scatter === '' ? own : { ...own, scatter, scatterFrom: name }],
+  }
 }
 
 /** More claims than anybody holds against one sample. */

@@ -4,6 +4,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { isControlled } from '@/desk/claimDraft'
+import { addressOfPlan, planDraftFor } from '@/desk/planDraft'
 import { addressOfReckoning, reckonDraftFor } from '@/desk/reckonDraft'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
 import { LEVEL_HEADS, levelTable, LEVELS_NOTE } from '@/words/en/levelTable'
@@ -69,18 +70,44 @@ function Levels({ rows }: Readonly<{ rows: readonly (readonly string[])[] }>) {
   )
 }
 
+/** Another sample for the claim, with the scatter that this one has. */
+function PlanAnother() {
+  const { draft, first, checked } = useWorkbench()
+  const { name } = first.sample.draft
+  const standardDeviation = checked && measuredSpread(checked.result)
+  const plan = planDraftFor(draft, {
+    name: name || (first.sample.file?.fileName ?? 'an earlier sample'),
+    standardDeviation,
+  })
+  return (
+    <TextLink href={addressOfPlan(plan)} target="_blank" textDecoration="underline">
+      Plan another sample for this claim
+    </TextLink>
+  )
+}
+
+/** Of readings; nothing of a count, or of two sources. */
+function measuredSpread({ sample }: Checked['result']): number | undefined {
+  return 'standardDeviation' in sample ? sample.standardDeviation : undefined
+}
+
 /** The test's own distribution, to be looked at beside it. */
 function LookedUp({ result: { test, hypotheses } }: Pick<Checked, 'result'>) {
   const [part] = partsOf(test)
   const draft =
     part?.distribution &&
     reckonDraftFor(part.distribution, { statistic: part.statistic, alternative: hypotheses.alternativeSide })
-  if (!draft) return null
   return (
     <Box marginBottom="10px">
-      <TextLink href={addressOfReckoning(draft)} target="_blank" textDecoration="underline">
-        Look it up in the reckoner
-      </TextLink>
+      {draft && (
+        <>
+          <TextLink href={addressOfReckoning(draft)} target="_blank" textDecoration="underline">
+            Look it up in the reckoner
+          </TextLink>
+          {' · '}
+        </>
+      )}
+      <PlanAnother />
     </Box>
   )
 }

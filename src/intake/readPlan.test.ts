@@ -1,0 +1,119 @@
+import type { Claim } from '@/claims/terms/claim'
+import { EMPTY_PLAN_CLAIM, type PlanClaim, type PlanDraft } from '@/desk/planDraft'
+import { readPlan, readPlanCommon, truthsAt } from './readPlan'
+
+const SACKS: PlanClaim = { ...EMPTY_PLAN_CLAIM, claimedValue: '15', unit: 'kg', gap: '0.1', scatter: '0.18' }
+const draft = (claim: Partial<PlanClaim>, more: Partial<PlanDraft> = {}): PlanDraft => ({
+  claims: [{ ...SACKS, ...claim }],
+  ...{ wanted: 'units', units: '', lotSize: '', unitCost: '', budget: '', decimalMark: 'point' },
+  ...more,
+})
+const read = (claim: Partial<PlanClaim>, more: Partial<PlanDraft> = {}, lotSize?: number) => {
+  const plan = draft(claim, more)
+  return readPlan(plan.claims[0]!, plan, lotSize)
+}
+const claim = (more: Partial<Claim>): Claim => ({
+  parameter: 'mean',
+  relation: 'at-least',
+  value: 15,
+  ...more,
+})
+
+test('a plan that is typed whole is asked of the core', () => {
+  expect(read({}, {}, 960)).toEqual({
+    claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
+    asked: {
+      claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
+      test: { significanceLevel: 0.05 },
+      assume: { standardDeviation: 0.18, lotSize: 960 },
+    },
+    ...{ gap: 0.1, power: 0.9, missing: [], problems: [] },
+  })
+  expect(
+    read({ gap: '0,2', significanceLevel: '0,01', scatter: '0,3' }, { decimalMark: 'comma' }),
+  ).toMatchObject({
+    asked: { test: { significanceLevel: 0.01 }, assume: { standardDeviation: 0.3 } },
+    gap: 0.2,
+  })
+  expect(read({ method: 'z' }).asked?.test).toEqual({ significanceLevel: 0.05, method: 'z' })
+})
+
+test.each<readonly [string, Partial<PlanClaim>, Partial<PlanDraft>, RegExp]>([
+  ['the claimed value', { claimedValue: '' }, {}, /claimed value/],
+  ['the gap', { gap: ' ' }, {}, /gap that has to be found/],
+  ['the power', { power: '' }, { wanted: 'gap', units: '20' }, /State the power/],
+  ['the scatter', { scatter: '' }, {}, /scatter/],
+  ['a tolerance', { relation: 'within' }, {}, /tolerance below/],
+])('%s is asked for while it is not there', (_, change, more, words) => {
+  const { missing, asked, problems } = read(change, more)
+  expect(asked).toBeUndefined()
+  expect(problems).toEqual([])
+  expect(missing.join(' ')).toMatch(words)
+})
+
+test('what follows is not asked for, and what does not matter neither', () => {
+  expect(read({ gap: '' }, { wanted: 'gap' })).toMatchObject({ missing: [], problems: [], power: 0.9 })
+  expect(read({ gap: '' }, { wanted: 'gap' }).gap).toBeUndefined()
+  expect(read({ power: 'most' }, { wanted: 'power' })).toMatchObject({ missing: [], problems: [] })
+  expect(read({ parameter: 'proportion', claimedValue: '95 %', gap: '10 %', scatter: 'x' })).toMatchObject({
+    ...{ gap: 0.1, problems: [] },
+    asked: { claim: { value: 0.95 }, assume: {} },
+  })
+})
+
+test.each<readonly [string, Partial<PlanClaim>]>([
+  ['gap', { gap: '-0.1' }],
+  ['gap', { parameter: 'proportion', claimedValue: '95 %', gap: '10' }],
+  ['power', { power: '90' }],
+  ['power', { power: '1' }],
+  ['scatter', { scatter: '0' }],
+  ['significanceLevel', { significanceLevel: '5' }],
+  ['claimedValue', { claimedValue: '15 kg' }],
+])('a %s that can not be is pointed at', (field, change) => {
+  const { asked, problems } = read(change)
+  expect(asked).toBeUndefined()
+  expect(problems.map((problem) => problem.field)).toEqual([field])
+})
+
+test('what all claims share is read, the units only where they are given', () => {
+  const stated = { units: '24', lotSize: '960', unitCost: '12.5', budget: '300' }
+  expect(readPlanCommon(draft({}, { ...stated, wanted: 'power' }))).toEqual({
+    ...{ units: 24, lotSize: 960, unitCost: 12.5, budget: 300, problems: [] },
+  })
+  expect(readPlanCommon(draft({}, stated)).units).toBeUndefined()
+  const wrong = readPlanCommon(
+    draft({}, { wanted: 'gap', units: '0', lotSize: '96.5', unitCost: '-1', budget: 'all' }),
+  )
+  expect(wrong.problems.map(({ field }) => field)).toEqual(['units', 'lotSize', 'unitCost', 'budget'])
+})
+
+test.each<readonly [string, Partial<Claim>, number, readonly number[]]>([
+  ['a shortfall', {}, 0.1, [14.9]],
+  ['an excess', { relation: 'at-most' }, 0.1, [15.1]],
+  ['a claim that must be shown', { burden: 'substantiate' }, 0.1, [15.1]],
+  ['a mean either way, which is the same', { relation: 'equal-to' }, 0.1, [15.1]],
+  [
+    'beyond a tolerance',
+    { relation: 'within', tolerance: { below: 0.2, above: 0.3 }, burden: 'challenge' },
+    0.1,
+    [15.4],
+  ],
+  ['inside a tolerance', { relation: 'within', tolerance: { below: 0.2, above: 0.3 } }, 0.1, [15.1]],
+  ['a share either way', { parameter: 'proportion', relation: 'equal-to', value: 0.3 }, 0.1, [0.2, 0.4]],
+  ['a share near its end', { parameter: 'proportion', relation: 'equal-to', value: 0.95 }, 0.1, [0.85]],
+  [
+    'a ratio either way',
+    { parameter: 'variance-ratio', relation: 'different-from', value: 1 },
+    0.5,
+    [0.5, 1.5],
+  ],
+  [
+    'a ratio that can not be so small',
+    { parameter: 'variance-ratio', relation: 'equal-to', value: 1 },
+    1,
+    [2],
+  ],
+  ['no hypotheses', { relation: 'different-from', burden: 'challenge' }, 0.1, []],
+])('the truth that lies a gap away: %s', (_, change, gap, expected) => {
+  expect(truthsAt(claim(change), gap)).toEqual(expected)
+})
