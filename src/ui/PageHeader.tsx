@@ -67,9 +67,9 @@ export function PageHeader({
       zIndex="2"
       minHeight="46px"
       paddingInline="24px"
-      gap={{ base: '6px 10px', md: '14px' }}
+      gap={{ base: '6px 10px', md: '0 14px' }}
       align="center"
-      wrap={{ base: 'wrap', md: 'nowrap' }}
+      wrap={{ base: 'wrap', lg: 'nowrap' }}
       bg="page"
       borderBottom="1px solid"
       borderColor="rule"
@@ -79,7 +79,14 @@ export function PageHeader({
         <BalanceMark mark="supported" height={20} />
         True Weight
       </Brand>
-      <Flex as="nav" aria-label="Places" gap="14px" order={{ base: 1, md: 'initial' }}>
+      <Flex
+        as="nav"
+        aria-label="Places"
+        gap="0 14px"
+        wrap="wrap"
+        order={{ base: 1, lg: 'initial' }}
+        flexBasis={{ md: '100%', lg: 'auto' }}
+      >
         {PLACES.map(({ name, text, href }) => (
           <Place
             key={name}

@@ -1,4 +1,4 @@
-import { testedBy } from '@tests/reference/answers'
+import { figuresOf, testedBy } from '@tests/reference/answers'
 import { check } from '@/answers/check'
 import { askedWords, remarkWords } from '@/words/en/crossWords'
 import { checkDecision } from '../check'
@@ -216,7 +216,7 @@ test('a size is named only where there is a gap to be found, and by a test that 
     test: { method: 'exact-binomial' },
   }).answer('sample size')
   expect(lot.figure?.kind).toBe('sample-size')
-  expect(lot.note).toMatch(/^Planned for the (score z|exact binomial) test\.$/)
+  expect(lot.note).toBeUndefined()
   expect(exact.note).toBeUndefined()
   const above = examine({ claim: share, evidence: { kind: 'count', n: 200, successes: 196 } }).answer(
     'sample size',
@@ -395,3 +395,44 @@ test('what is in groups is asked about as what it is', () => {
   })
   expect(share.filter((key) => key.startsWith('without'))).toEqual([])
 })
+
+test('what a sample of a lot could have found is planned for the lot', () => {
+  const claim = { parameter: 'proportion', relation: 'at-least', value: 0.95 } as const
+  const { answer } = examine({ claim, evidence: { kind: 'count', n: 60, successes: 58, lotSize: 300 } })
+  const plan = {
+    claim,
+    test: { method: 'hypergeometric' },
+    assume: { lotSize: 300 },
+    find: 'difference',
+    n: 60,
+    power: 0.9,
+  }
+  const { difference } = figuresOf<{ difference: number }>({ plan })
+  expect(answer('smallest gap').figure).toEqual({ kind: 'smallest-gap', value: difference })
+  // A whole number of units of the lot.
+  expect((0.95 - difference) * 300).toBeCloseTo(Math.round((0.95 - difference) * 300), 9)
+})
+
+test.each([
+  [
+    'a median',
+    { parameter: 'median', relation: 'at-least', value: 15.1 },
+    { kind: 'readings', values: sacks },
+  ],
+  [
+    'a ratio',
+    { parameter: 'variance-ratio', relation: 'at-most', value: 1 },
+    {
+      kind: 'two-summaries',
+      first: { n: 12, standardDeviation: 2 },
+      second: { n: 15, standardDeviation: 1.9 },
+    },
+  ],
+] as const)(
+  'no plan stands beside %s, whose sample is another than one that is planned',
+  (_, claim, evidence) => {
+    const { answers } = examine({ claim, evidence } as unknown as CheckDocument)
+    expect(answers.map(({ key }) => key)).not.toContain('sample size')
+    expect(answers.map(({ key }) => key)).not.toContain('smallest gap')
+  },
+)

@@ -43,9 +43,15 @@ export function inOrder(answers: readonly Examined[]): readonly Examined[] {
   return answers.toSorted((a, b) => rank(a) - rank(b))
 }
 
-/** Whether a plan of the same test is one of it: samples are planned as taken one by one of a lot without end, and measured without doubt. */
-const isPlannedAlike = ({ result: { sample } }: Examination) =>
-  !['clusters', 'strata', 'finiteLotFactor', 'standardErrorOfReadings'].some((allowed) => allowed in sample)
+/**
+ * Whether a plan of the same test is one of it: samples are planned as taken one by one, as many of either source, and measured
+ * without doubt; of a median as of normal readings, which these need not be.
+ */
+const isPlannedAlike = ({ document, result: { sample } }: Examination) =>
+  document.claim.parameter !== 'median' &&
+  !['clusters', 'strata', 'finiteLotFactor', 'standardErrorOfReadings', 'second'].some(
+    (allowed) => allowed in sample,
+  )
 
 /** Whether the finding says what the sample shows, and not that it does not. */
 const isShown = ({ result }: Examination) =>

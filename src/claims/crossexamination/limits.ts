@@ -2,6 +2,7 @@ import { checkDecision } from '../check'
 import { PLANNED_METHODS, planFigures, planRequestSchema } from '../plan/planRequest'
 import { methodOf, parameterOf } from '../all'
 import type { CheckDocument } from '../terms/request'
+import { lotSizeOf } from '../terms/sample'
 import type { Claim } from '../terms/claim'
 import type { Hypotheses } from '../terms/hypotheses'
 import { type Examination, type Examined, type ExaminedResult, isAgainst, type Question } from './question'
@@ -125,6 +126,9 @@ function planRequest(
   const { sample, test } = result
   const { plan } = parameterOf(document.claim.parameter)
   const spread = 'standardDeviation' in sample ? sample.standardDeviation : undefined
+  // Another test knows of no lot.
+  const isOfLot = methodOf(test.method).planning?.seek === 'units-of-lot'
+  const lotSize = isOfLot ? lotSizeOf(document.evidence) : undefined
   const isValueAssumed = wanted.find === 'n' && plan?.truth !== 'standardDeviation'
   return parseRequest(planRequestSchema, {
     plan: {
@@ -137,6 +141,7 @@ function planRequest(
       assume: {
         ...(isValueAssumed ? { value: wanted.value } : {}),
         ...(spread === undefined ? {} : { standardDeviation: spread }),
+        ...(lotSize === undefined ? {} : { lotSize }),
       },
       find: wanted.find,
       ...(wanted.find === 'difference' ? { n: wanted.n } : {}),

@@ -9,7 +9,7 @@ import { Button, QuietButton } from '@/ui/Button'
 import { officerHere } from '@/ui/officer'
 import { TextBox } from '@/ui/TextBox'
 import { type CaseName, openCasesLike } from './actions'
-import { useBench } from './BenchProvider'
+import { layOnBench } from './benchStore'
 import { useCheck } from './useCheck'
 
 const PAUSE_MS = 250
@@ -20,7 +20,6 @@ type Kept = Readonly<{ caseId: string; claimId: string }>
 /** Puts the check into a case, where it can be signed and reported; the bench is clear then. */
 export function KeepInCase() {
   const router = useRouter()
-  const { lay } = useBench()
   const check = useCheck()
   const [text, setText] = useState('')
   const [subject, setSubject] = useState('')
@@ -33,7 +32,8 @@ export function KeepInCase() {
     const outcome = await sent({ check, into, by: officerHere() })
     setKeeping(false)
     if (!outcome.ok) return setProblem(outcome.problem.message)
-    lay(EMPTY_BENCH, check)
+    // Not on this page, which is left: what lies there now is stored no more.
+    layOnBench(EMPTY_BENCH, check)
     router.push(`/cases/${outcome.value.caseId}/claims/${outcome.value.claimId}`)
   }
   return (

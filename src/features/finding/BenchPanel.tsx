@@ -23,8 +23,9 @@ const Panel = chakra('aside', {
     padding: { base: '8px 24px', md: '20px 26px 32px' },
     position: 'sticky',
     bottom: { base: 0, md: 'auto' },
-    top: { base: 'auto', md: '46px' },
-    height: { base: 'auto', md: 'calc(100vh - 46px)' },
+    // Below the header, which has a second row on narrower pages.
+    top: { base: 'auto', md: '61px', lg: '46px' },
+    height: { base: 'auto', md: 'calc(100vh - 61px)', lg: 'calc(100vh - 46px)' },
     overflowY: 'auto',
     borderStyle: 'solid',
     borderColor: 'rule',

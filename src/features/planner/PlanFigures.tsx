@@ -102,6 +102,7 @@ function OfClaim({
   isAlone,
 }: Readonly<{ draft: PlanDraft; found: Found; planning: Planning; isAlone: boolean }>) {
   const { claim, hypotheses, method, firstN, n } = found
+  const place = planning.claims.findIndex((one) => one.found === found)
   const size = planning.units ?? n
   const power = powerToFind(found, found.gap, size) ?? found.power
   const level = found.asked.test.significanceLevel ?? 0.05
@@ -110,15 +111,12 @@ function OfClaim({
     <Box marginBottom="16px">
       {!isAlone && (
         <Box as="h2" fontSize="14px" fontWeight="600" lineHeight="1.5" marginTop="10px">
-          {claimTitle({
-            ...draft.claims[planning.claims.findIndex((one) => one.found === found)]!,
-            ...NO_MORE,
-          })}
+          {claimTitle({ ...draft.claims[place]!, ...NO_MORE })}
           {draft.wanted === 'units' && `: ${unitsWords(method, claim, n)}`}
         </Box>
       )}
       <p>{sentence}</p>
-      <Finds found={found} size={size} />
+      <Finds found={found} size={size} suffix={place === 0 ? '' : ` of claim ${place + 1}`} />
       {draft.wanted === 'units' && firstN !== undefined && firstN !== n && (
         <Note>
           The power goes up and down from unit to unit: {formatCount(firstN)} reach it first, and from{' '}
@@ -138,7 +136,7 @@ const NO_MORE = { wording: '', limitSide: 'none', limitValue: '', control: 'none
 const Note = chakra('p', { base: { color: 'quiet', fontSize: '13px', marginTop: '6px' } })
 
 /** How surely gaps of several sizes are found. */
-function Finds({ found, size }: Readonly<{ found: Found; size: number }>) {
+function Finds({ found, size, suffix }: Readonly<{ found: Found; size: number; suffix: string }>) {
   const { claim, hypotheses, gap } = found
   const isInside = hypotheses.alternativeSide === 'inside'
   const what = aGap(hypotheses)
@@ -163,6 +161,10 @@ function Finds({ found, size }: Readonly<{ found: Found; size: number }>) {
       : [[name, <Figure key="power" name={name} shown={powerWords(power)} full={formatFull(power)} />]],
   )
   return (
-    <DataTable label="What this sample finds" heads={['This sample finds', 'with a power of']} rows={rows} />
+    <DataTable
+      label={`What this sample finds${suffix}`}
+      heads={['This sample finds', 'with a power of']}
+      rows={rows}
+    />
   )
 }

@@ -32,6 +32,9 @@ test('levels and the burden turn a finding by arithmetic, and are no part of its
   expect(standingWords({ answers: [level, burden, other], outcome: 'supported', gap })).toBe(
     'Stands in 1 of 1. Levels and the burden are not counted.',
   )
+  expect(standingWords({ answers: [level, burden], outcome: 'supported', gap })).toBe(
+    'Only other levels and the other burden could be asked about: they are not counted.',
+  )
 })
 
 test('where the sample shows nothing there is no score, but what it could have found', () => {

@@ -176,6 +176,7 @@ export type Examination = Readonly<{
 export function standingWords({ answers, outcome, gap, name }: Examination): string {
   if (outcome === 'not-contradicted' || outcome === 'not-supported') return couldHaveFound(answers, gap)
   const { stands, of } = standing(answers)
+  if (of === 0) return 'Only other levels and the other burden could be asked about: they are not counted.'
   const turning = answers.filter((answer) => isScored(answer) && answer.stands === false)
   const rest =
     turning.length === 0

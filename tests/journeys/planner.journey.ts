@@ -1,0 +1,126 @@
+import { spawnSync } from 'node:child_process'
+import { By, Key, Origin } from 'selenium-webdriver'
+import {
+  attribute,
+  choose,
+  follow,
+  type Look,
+  press,
+  see,
+  seeFigure,
+  textOf,
+  type,
+  violationsAt,
+} from './browser'
+import { startJourney, step } from './journey'
+
+// A sample is planned before anything is measured: units, power and gap, each from the other two.
+
+const LOOKS: readonly Look[] = [
+  { colours: 'light', width: 1280 },
+  { colours: 'dark', width: 400 },
+]
+const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, 'Docket', 'main h1') })
+const UNITS = '[data-testid=units]'
+
+test('the units for a mean, by words, by the handle and by a budget, as the command line has them', async () => {
+  const { driver } = journey
+  const handle = () => driver.findElement(By.css('[role=slider]'))
+  await follow(driver, 'Planner')
+  await see(driver, 'State the claimed value.', 'main')
+  await type(driver, 'Claimed value', '15')
+  await type(driver, 'Unit', 'kg')
+  await type(driver, 'Gap', '0.1')
+  await type(driver, 'Scatter', '0.18')
+  await see(driver, '30 units', UNITS)
+  await see(driver, 'If the mean is truly 14.9 kg, a sample of this size contradicts the claim', 'aside')
+  await seeFigure(driver, 'What this sample finds', 'none: the claim only just holds', '5.0 %')
+  await step('what it copies is answered alike on the command line', async () => {
+    await driver.setPermission('clipboard-read', 'granted')
+    await driver.setPermission('clipboard-write', 'granted')
+    await press(driver, 'Copy it for the command line')
+    const asked = await driver.executeScript<string>('return navigator.clipboard.readText()')
+    const { stdout } = spawnSync('bin/true-weight', ['check', '-'], { input: `${asked}\n`, encoding: 'utf8' })
+    expect(JSON.parse(stdout)).toMatchObject({ ok: true, plan: { n: 30, method: 't' } })
+  })
+  await step('a budget', async () => {
+    await type(driver, 'Cost of a unit', '12')
+    await type(driver, 'Budget', '300')
+    await see(
+      driver,
+      'The budget buys 25 units: they find a shortfall of 0.1 kg with a power of 85.4 %',
+      'aside',
+    )
+  })
+  await step('the handle, by keys and by the pointer', async () => {
+    await handle().sendKeys(Key.ARROW_RIGHT)
+    await see(driver, '31 units', UNITS)
+    expect(await attribute(driver, 'Power')).toMatch(/^91\.\d/)
+    await driver
+      .actions()
+      .move({ origin: handle() })
+      .press()
+      .move({ origin: Origin.POINTER, x: 60, y: 0 })
+      .release()
+      .perform()
+    await driver.wait(async () => Number.parseInt(await textOf(driver, UNITS), 10) > 33, 5000)
+  })
+  await step('its address finds it again, and a typed power takes the lead', async () => {
+    const units = await textOf(driver, UNITS)
+    const said = `units=${Number.parseInt(units, 10)}`
+    await driver.wait(async () => (await driver.getCurrentUrl()).includes(said), 5000)
+    await driver.navigate().refresh()
+    await see(driver, units, UNITS)
+    await type(driver, 'Power', '80 %')
+    await see(driver, /^22 units/, UNITS)
+  })
+  await step('over the gap', async () => {
+    await choose(driver, 'What the power is drawn over', 'the gap')
+    await handle().sendKeys(Key.ARROW_LEFT)
+    await see(driver, /^2[23] units/, UNITS)
+    expect(await attribute(driver, 'Gap')).toBe('0.098')
+  })
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+})
+
+test('a share of a lot beside another claim, and what can not be planned', async () => {
+  const { driver } = journey
+  await follow(driver, 'Planner')
+  await choose(driver, 'Parameter', 'share')
+  await type(driver, 'Claimed value', '95 %')
+  await type(driver, 'Gap', '10 %')
+  await see(driver, '85 units', UNITS)
+  await see(driver, '77 reach it first, and from 85 on it holds', 'aside')
+  await type(driver, 'Size of the lot', '960')
+  await see(driver, '75 units', UNITS)
+  await see(driver, 'By the hypergeometric test', 'aside')
+  await press(driver, 'Plan another claim with the same sample')
+  await choose(driver, 'Parameter of claim 2', 'standard deviation')
+  await choose(driver, 'Relation of claim 2', 'at most')
+  await type(driver, 'Claimed value of claim 2', '0.3')
+  await type(driver, 'Gap of claim 2', '0.05')
+  await see(driver, 'So many serve every claim below', 'aside')
+  await see(driver, /Standard deviation at most 0\.3: 1\d\d units/, 'aside')
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+  await press(driver, 'Leave claim 2 out')
+  await type(driver, 'Gap', '10')
+  await press(driver, 'Write 10 %')
+  await see(driver, '75 units', UNITS)
+  // Of three units a lot that is 95 % good has no bad one, and neither has one that is 85 % good.
+  await type(driver, 'Size of the lot', '3')
+  await see(driver, 'not reached with up to 3 units', '[role=alert]')
+})
+
+test('another sample is planned from the workbench, with the scatter of the one that is there', async () => {
+  const { driver } = journey
+  await follow(driver, 'Brackwater pellet sacks')
+  await follow(driver, 'Mean net mass')
+  await see(driver, 'Plan another sample for this claim', '#test')
+  const link = await driver.findElement(By.linkText('Plan another sample for this claim'))
+  await driver.get((await link.getAttribute('href'))!)
+  await see(driver, /scatter as in \S/, 'main')
+  expect(await attribute(driver, 'Claimed value')).toBe('15')
+  expect(await attribute(driver, 'Scatter')).toMatch(/^0\.\d+$/)
+  await type(driver, 'Gap', '0.1')
+  await see(driver, /^\d+ units/, UNITS)
+})
