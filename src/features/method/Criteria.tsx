@@ -1,11 +1,10 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { isControl } from '@/claims/checkAnswer'
 import type { ContentFigures } from '@/claims/terms/contentResult'
 import { samplingFor } from '@/claims/terms/controlPlan'
-import { drawUnits } from '@/statistics/resampling/drawUnits'
 import {
   OPERATING_HEADS,
   operatingRows,
@@ -14,10 +13,9 @@ import {
   toPassWords,
 } from '@/words/en/contentWords'
 import { formatCount } from '@/words/figures'
-import { CopyButton } from '@/ui/CopyButton'
+import { DrawnUnits } from '@/ui/DrawnUnits'
 import { CriteriaTable } from '@/ui/figures/CriteriaTable'
 import { DataTable } from '@/ui/figures/DataTable'
-import { TextBox } from '@/ui/TextBox'
 import { NothingComputed } from '@/ui/workbench/NothingComputed'
 import { PacksLine } from '@/ui/workbench/PacksLine'
 import { useAnswer } from '@/ui/workbench/useAnswer'
@@ -44,52 +42,10 @@ export function Criteria() {
   )
 }
 
-/** Which packs of the lot the plan asks for, by a seed that anybody can draw them by again. */
+/** Which packs of the lot the plan asks for. */
 function Sampling({ content, lotSize }: Readonly<{ content: ContentFigures; lotSize: number | undefined }>) {
-  const [seed, setSeed] = useState('1')
   const row = lotSize === undefined ? undefined : samplingFor(content.controlPlan, lotSize)
-  const number = /^\d{1,9}$/.test(seed.trim()) ? Number(seed) : undefined
-  const drawn = useMemo(
-    () =>
-      row && number !== undefined && lotSize !== undefined
-        ? drawUnits({ lotSize, count: row.n, seed: number })
-        : undefined,
-    [row, number, lotSize],
-  )
-  if (!row || lotSize === undefined) return null
-  return (
-    <details>
-      <chakra.summary cursor="pointer" marginTop="16px">
-        Draw {formatCount(row.n)} of the {formatCount(lotSize)} packs of the lot
-      </chakra.summary>
-      <Box as="label" display="block" marginTop="8px">
-        Seed{' '}
-        <TextBox
-          aria-label="Seed of the draw"
-          inputMode="numeric"
-          width="8em"
-          value={seed}
-          onChange={(event) => setSeed(event.target.value)}
-        />
-      </Box>
-      {drawn ? (
-        <>
-          <Note>
-            Numbered from 1 to {formatCount(lotSize)}, every choice as likely; the same seed gives the same
-            packs.
-          </Note>
-          <Box as="p" fontFamily="mono" fontSize="13px" maxWidth="72ch" data-testid="drawn">
-            {drawn.join(', ')}
-          </Box>
-          <CopyButton text={drawn.join('\n')}>Copy the numbers</CopyButton>
-        </>
-      ) : (
-        <Box role="alert" color="finding.contradicted">
-          The seed is “{seed}”. Write a whole number from 0 to 999,999,999.
-        </Box>
-      )}
-    </details>
-  )
+  return row && lotSize !== undefined ? <DrawnUnits lotSize={lotSize} count={row.n} noun="pack" /> : null
 }
 
 /** How often a lot that is short passes: worked out where it is asked for. */

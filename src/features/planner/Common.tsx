@@ -1,11 +1,12 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { methodOf } from '@/claims/all'
+import { methodOf, parameterOf } from '@/claims/all'
 import type { PlanDraft } from '@/desk/planDraft'
 import type { DecimalMark } from '@/desk/typed'
 import { formatFull } from '@/words/figures'
 import { aGap, foundGap, powerWords, statedGap, unitsWords } from '@/words/en/planWords'
+import { DrawnUnits } from '@/ui/DrawnUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines } from '@/ui/ProblemLines'
@@ -48,8 +49,20 @@ export function Common({
       </Line>
       <ProblemLines problems={planning.common.problems} onWrite={onChange} />
       <Cost planning={planning} />
+      <Drawn planning={planning} />
     </Box>
   )
+}
+
+/** Which units of the lot are taken, where there are units and a lot to take them of. */
+function Drawn({ planning }: Readonly<{ planning: Planning }>) {
+  const { units, common } = planning
+  const { lotSize } = common
+  const isOfUnits = planning.claims.every(
+    ({ found }) => found && parameterOf(found.claim.parameter).sample !== 'events',
+  )
+  if (!isOfUnits || units === undefined || lotSize === undefined || units > lotSize) return null
+  return <DrawnUnits lotSize={lotSize} count={units} noun="unit" />
 }
 
 /** What the sample costs, and what the budget buys. */
