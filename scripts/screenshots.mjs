@@ -45,9 +45,6 @@ await withWorkbench(async (driver) => {
       await follow(words)
     }
   }
-  await there('//*[@aria-label="What the readings look like"]')
-  await driver.executeScript('document.querySelector("#evidence figure").scrollIntoView()')
-  await take('evidence')
   await driver.executeScript('scrollTo(0, 0)')
   await follow('The whole sample')
   await there('//*[@role="grid"]')
@@ -66,6 +63,17 @@ await withWorkbench(async (driver) => {
   await follow('Reckoner')
   await there('//*[@role="slider"]')
   await take('reckoner')
+  const here = new URL(await driver.getCurrentUrl()).origin
+  await driver.get(
+    `${here}/planner?parameter=proportion&quantity=deliveries+within+two+days&claimedValue=95+%25&gap=10+%25&lotSize=960&unitCost=12&budget=600`,
+  )
+  await there('//*[@role="slider"]')
+  await take('planner')
+  await driver.get(
+    `${here}/bench?source=leaflet&quantity=flue+temperature&relation=at-most&claimedValue=165&unit=°C&sample.kind=summary&sample.sampleSize=18&sample.mean=166.4&sample.spread=3.9&ends=here`,
+  )
+  await there('//aside[contains(., "p-value")]')
+  await take('bench')
   await follow('Docket')
   await follow('Net content of the pellet sacks')
   await follow('Net content of a sack')
@@ -90,16 +98,11 @@ await withWorkbench(async (driver) => {
   await there('//*[@aria-label="Rows of the specification"]')
   await take('specification')
   await follow('Docket')
-  await follow('Keys')
-  await (await there('//*[@aria-label="Name of the holder"]')).sendKeys('A. Inspector')
-  await (await there('//button[.="Make a key for this device alone"]')).click()
-  await there('//*[@aria-label="Register of keys"]')
-  await take('keys')
-  await follow('Docket')
   await follow('Brackwater pellet sacks')
   await follow('Ratio of variances')
   const name = await there('//*[@aria-label="Signed by"]')
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', name)
+  await name.sendKeys('A. Inspector')
   await driver.executeScript(
     "[...document.querySelectorAll('button')].find((one) => one.textContent === 'Sign the finding').click()",
   )

@@ -32,7 +32,7 @@ export function drawSheet(draw: Draw, madeAt: Date): Report {
             label: 'The units that are drawn',
             heads: DRAW_HEADS,
             rows: units.map((unit) => [formatCount(unit), BOX, BLANK, '']),
-            numbers: [true, false, false, false],
+            numbers: [false, false, false, false],
           },
         ],
       },

@@ -12,7 +12,7 @@ import { type Colours, useColours } from './useColours'
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin)
 
 /** Of the picture, in pixels: what its axes and its margins take is fixed, so that the handle stands on the curve. */
-const [HEIGHT, ABOVE, BELOW, LEFT, RIGHT] = [300, 16, 30, 48, 20]
+const [HEIGHT, ABOVE, BELOW, LEFT, RIGHT] = [300, 16, 30, 48, 44]
 const Frame = chakra('div', { base: { position: 'relative' } })
 
 type Point = Readonly<{ x: number; y: number }>
