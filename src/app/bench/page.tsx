@@ -3,6 +3,7 @@ import { BenchLine } from '@/features/bench/BenchLine'
 import { BenchProvider } from '@/features/bench/BenchProvider'
 import { KeepInCase } from '@/features/bench/KeepInCase'
 import { readControlPlans } from '@/server/plans/controlPlans'
+import { plainWords } from '@/server/programs/plainWords'
 import { WorkbenchColumns } from '../WorkbenchColumns'
 
 type Props = Readonly<{ searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>> }>
@@ -11,7 +12,7 @@ export const metadata: Metadata = { title: 'Bench' }
 
 export default async function BenchPage({ searchParams }: Props) {
   return (
-    <BenchProvider asked={await searchParams}>
+    <BenchProvider asked={plainWords(await searchParams)}>
       <WorkbenchColumns
         place="bench"
         before={<BenchLine />}

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { PlannerView } from '@/features/planner/PlannerView'
+import { plainWords } from '@/server/programs/plainWords'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>> }>
@@ -10,7 +11,7 @@ export default async function PlannerPage({ searchParams }: Props) {
   return (
     <>
       <PageHeader place="planner" />
-      <PlannerView asked={await searchParams} />
+      <PlannerView asked={plainWords(await searchParams)} />
     </>
   )
 }

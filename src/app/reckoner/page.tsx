@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { ReckonerView } from '@/features/reckoner/ReckonerView'
+import { plainWords } from '@/server/programs/plainWords'
 import { PageHeader } from '@/ui/PageHeader'
 
 type Props = Readonly<{ searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>> }>
@@ -10,7 +11,7 @@ export default async function ReckonerPage({ searchParams }: Props) {
   return (
     <>
       <PageHeader place="reckoner" />
-      <ReckonerView asked={await searchParams} />
+      <ReckonerView asked={plainWords(await searchParams)} />
     </>
   )
 }

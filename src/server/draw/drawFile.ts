@@ -9,11 +9,16 @@ import { readInput } from '../input'
 
 /** More units are no sheet that anybody takes along. */
 const MOST_ON_SHEET = 5000
-const whole = (max: number) => z.coerce.number().int().positive().max(max)
+const whole = (min: number, max: number) =>
+  z
+    .string()
+    .regex(/^\d{1,10}$/, 'a whole number, in digits')
+    .transform(Number)
+    .pipe(z.number().min(min).max(max))
 const drawSchema = z.strictObject({
-  lotSize: whole(1_000_000_000),
-  count: whole(1_000_000),
-  seed: z.coerce.number().int().nonnegative().max(999_999_999),
+  lotSize: whole(1, 1_000_000_000),
+  count: whole(1, 1_000_000),
+  seed: whole(0, 999_999_999),
   format: z.enum(['csv', 'pdf']),
 })
 
