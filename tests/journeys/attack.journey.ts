@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
+import { EMPTY_BENCH } from '@/desk/bench'
 import { misled, mutated } from '../attack/mutate'
 import { randomFrom, times } from '../attack/writing'
 import { killAll, samplesAt, serveFresh, type Served } from './server'
@@ -37,6 +38,10 @@ async function targets(): Promise<readonly Target[]> {
     '/api/keys/register',
     '/api/v1/openapi.json',
     '/cases/new',
+    '/bench?claimedValue=15&sample.kind=count&sample.count=3+of+4&toString=1&ends=here',
+    '/planner?claimedValue=15&gap=1&scatter=2&2.gap=1&lotSize=9',
+    '/reckoner?of=t&df=4&x=2',
+    '/api/draw?lotSize=960&count=30&seed=7&format=csv',
   ]
   const writes: Target[] = []
   for (const { id } of cases) {
@@ -101,6 +106,12 @@ async function targets(): Promise<readonly Target[]> {
       at: '/api/cases?name=a.zip&by=A',
       body: 'PK',
       headers: { 'Content-Type': 'application/zip' },
+    },
+    {
+      method: 'POST',
+      at: '/api/bench',
+      body: { check: EMPTY_BENCH, into: { subject: 'x' }, by: 'A' },
+      headers: json,
     },
     { method: 'POST', at: '/api/backup', body: { do: 'backup', file: '/tmp/x.zip' } },
     {

@@ -39,10 +39,11 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
     () => true,
     () => false,
   )
-  const plan = useMemo(() => planning(shown), [shown])
-  const known: Planning = isHere
-    ? plan
-    : { common: { problems: [] }, claims: shown.claims.map(() => NOTHING) }
+  const known = useMemo(
+    (): Planning =>
+      isHere ? planning(shown) : { common: { problems: [] }, claims: shown.claims.map(() => NOTHING) },
+    [isHere, shown],
+  )
   return (
     <Main>
       <Grid
