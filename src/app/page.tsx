@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { Docket } from '@/features/docket/Docket'
 import { readChoice } from '@/features/docket/docketView'
-import { DEMO_CASES, hasDemo } from '@/server/demo/demo'
+import { DEMO_CASES, hasDemo } from '@/server/docket/demo'
 import { hasCases, readDocket } from '@/server/docket/docket'
 import { PageHeader } from '@/ui/PageHeader'
 

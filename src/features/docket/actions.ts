@@ -5,7 +5,7 @@ import { redirect } from 'next/navigation'
 import type { Outcome, Problem } from '@/claims/terms/outcome'
 import { doerOf } from '@/server/doer'
 import { openKnownCase } from '@/server/case/changeCase'
-import { clearDemo, layOutDemo } from '@/server/demo/demo'
+import { clearDemo, layOutDemo } from '@/server/docket/demo'
 
 /** Opens a case of which something is known and shows it, or says why it can't be opened. */
 export async function openNewCase(words: unknown, by: string): Promise<Problem> {

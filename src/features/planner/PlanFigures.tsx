@@ -19,7 +19,7 @@ import { DataTable } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
-import { type Found, type Planning, powerToFind } from './planning'
+import { type Found, type Planning, powerToFind } from '@/workers/planning'
 
 const WANTED = { units: 'how many units', power: 'the power', gap: 'the gap' } as const
 /** Parts of the gap that the table looks at beside it. */
@@ -39,8 +39,15 @@ const Large = chakra('p', {
 export function PlanFigures({
   draft,
   planning,
+  isOld,
   onChange,
-}: Readonly<{ draft: PlanDraft; planning: Planning; onChange: (part: Partial<PlanDraft>) => void }>) {
+}: Readonly<{
+  draft: PlanDraft
+  planning: Planning
+  /** Whether another plan is being worked out. */
+  isOld: boolean
+  onChange: (part: Partial<PlanDraft>) => void
+}>) {
   const found = planning.claims.map((one) => one.found).filter((one) => one !== undefined)
   const [first] = found
   return (
@@ -69,7 +76,7 @@ export function PlanFigures({
         )}
       </Box>
       {first && (
-        <Large role="status" data-testid="units">
+        <Large role="status" data-testid="units" opacity={isOld ? 0.5 : 1} aria-busy={isOld}>
           {unitsWords(first.method, first.claim, planning.units ?? first.n)}
         </Large>
       )}

@@ -6,8 +6,8 @@ import { holdCase, listWholeTrail } from '@/data/trailRepository'
 import { computeOutcomes } from '../check/laterOutcomes'
 import { database } from '../keeping/database'
 import { inTransaction, unlessFull } from '../transaction'
-import { DEMO_DETAIL, fillWithDemo } from './fillWithDemo'
-import { WINTER_HEATING_AUDIT } from './winterHeatingAudit'
+import { DEMO_DETAIL, fillWithDemo } from '../demo/fillWithDemo'
+import { WINTER_HEATING_AUDIT } from '../demo/winterHeatingAudit'
 
 /** How many cases the demo has. */
 export const DEMO_CASES = WINTER_HEATING_AUDIT.length

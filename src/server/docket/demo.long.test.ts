@@ -1,7 +1,7 @@
 import { type Database, openTestDatabase } from '@/data/client'
 import { listRegister } from '@/data/register'
 import { saveCase } from '../case/changeCase'
-import { hasCases, readDocket } from '../docket/docket'
+import { hasCases, readDocket } from './docket'
 import { database } from '../keeping/database'
 import { clearDemo, DEMO_CASES, hasDemo, layOutDemo } from './demo'
 
