@@ -14,7 +14,7 @@ import {
 } from '@/desk/planDraft'
 import { assumedAt } from '@/intake/readPlan'
 import { randomWords } from '@/statistics/numeric/random'
-import { type Found, planning, powerToFind } from '@/workers/planning'
+import { type Found, planning, powerToFind } from '@/features/planner/planning'
 
 // What the planner's page shows of a plan is what the command line answers of it: 1,000 plans drawn at random.
 

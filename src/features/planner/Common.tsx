@@ -10,7 +10,7 @@ import { DrawnUnits } from '@/ui/DrawnUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines } from '@/ui/ProblemLines'
-import { gapFound, type Planning, powerToFind } from '@/workers/planning'
+import { gapFound, type Planning, powerToFind } from './planning'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
 const Line = chakra('p', { base: { lineHeight: '1.9' } })

@@ -19,7 +19,7 @@ import { DataTable } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
-import { type Found, type Planning, powerToFind } from '@/workers/planning'
+import { type Found, type Planning, powerToFind } from './planning'
 
 const WANTED = { units: 'how many units', power: 'the power', gap: 'the gap' } as const
 /** Parts of the gap that the table looks at beside it. */
@@ -39,15 +39,8 @@ const Large = chakra('p', {
 export function PlanFigures({
   draft,
   planning,
-  isOld,
   onChange,
-}: Readonly<{
-  draft: PlanDraft
-  planning: Planning
-  /** Whether another plan is being worked out. */
-  isOld: boolean
-  onChange: (part: Partial<PlanDraft>) => void
-}>) {
+}: Readonly<{ draft: PlanDraft; planning: Planning; onChange: (part: Partial<PlanDraft>) => void }>) {
   const found = planning.claims.map((one) => one.found).filter((one) => one !== undefined)
   const [first] = found
   return (
@@ -76,7 +69,7 @@ export function PlanFigures({
         )}
       </Box>
       {first && (
-        <Large role="status" data-testid="units" opacity={isOld ? 0.5 : 1} aria-busy={isOld}>
+        <Large role="status" data-testid="units">
           {unitsWords(first.method, first.claim, planning.units ?? first.n)}
         </Large>
       )}

@@ -9,7 +9,7 @@ import { displayOf } from '@/words/display'
 import { formatFull } from '@/words/figures'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { type PowerCurve, PowerChart } from '@/ui/charts/PowerChart'
-import { curveOverGap, curveOverUnits, type Found, type Planning, powerToFind } from '@/workers/planning'
+import { curveOverGap, curveOverUnits, type Found, type Planning, powerToFind } from './planning'
 import type { PlanChange } from './PlanSentence'
 
 const OVER = { units: 'the units taken', gap: 'the gap' } as const

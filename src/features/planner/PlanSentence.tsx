@@ -15,7 +15,7 @@ import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { Sentence, Together } from '@/ui/inline/Sentence'
 import { ProblemLines, problemsId } from '@/ui/ProblemLines'
-import type { Planned } from '@/workers/planning'
+import type { Planned } from './planning'
 
 export type PlanChange = Partial<PlanClaim>
 

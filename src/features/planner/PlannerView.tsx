@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { AddressWords } from '@/desk/addressWords'
 import {
   addressOfPlan,
@@ -13,13 +13,13 @@ import {
 import { QuietButton } from '@/ui/Button'
 import { Main } from '@/ui/Main'
 import { Common } from './Common'
-import type { Planning } from '@/workers/planning'
+import { type Planning, planning } from './planning'
 import { PlanFigures } from './PlanFigures'
 import { PlanPicture } from './PlanPicture'
 import { type PlanChange, PlanSentence } from './PlanSentence'
-import { usePlanning } from './usePlanning'
 
 const PAUSE_MS = 300
+const NEVER = () => () => undefined
 
 /** How many units find the gap that matters, or what a number of them finds; for one claim, or for several at once. */
 export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
@@ -32,12 +32,18 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
     const timer = setTimeout(() => window.history.replaceState(null, '', addressOfPlan(draft)), PAUSE_MS)
     return () => clearTimeout(timer)
   }, [draft])
-  const worked = usePlanning(draft)
-  const shown = worked?.draft ?? draft
-  const known: Planning = worked?.planning ?? {
-    common: { problems: [] },
-    claims: draft.claims.map(() => NOTHING),
-  }
+  const shown = useDeferredValue(draft)
+  // Another engine's last digits would differ: the figures are the browser's alone.
+  const isHere = useSyncExternalStore(
+    NEVER,
+    () => true,
+    () => false,
+  )
+  const known = useMemo(
+    (): Planning =>
+      isHere ? planning(shown) : { common: { problems: [] }, claims: shown.claims.map(() => NOTHING) },
+    [isHere, shown],
+  )
   return (
     <Main>
       <Grid
@@ -91,7 +97,7 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
           borderWidth={{ base: '1px 0 0', lg: '0 0 0 1px' }}
           padding="28px 24px 48px"
         >
-          <PlanFigures draft={shown} planning={known} isOld={shown !== draft} onChange={change} />
+          <PlanFigures draft={shown} planning={known} onChange={change} />
           <Common draft={draft} planning={known} onChange={change} />
         </Box>
       </Grid>
