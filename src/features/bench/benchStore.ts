@@ -32,6 +32,7 @@ const ELSEWHERE = { code: 'changed-elsewhere', path: '', message: 'Another windo
 /** The drafts of the bench, in this browser. */
 export const benchStore: DraftStore = {
   read: (address) => Promise.resolve(success(storedPart(ADDRESSES[address]!)) as Outcome<never>),
+  isShownByServer: false,
   write: (address, change) => Promise.resolve(written(ADDRESSES[address]!, change as Stored<never>) as never),
 }
 

@@ -8,9 +8,11 @@ import { fetchOutcome, putOutcome } from './fetchOutcome'
 export type DraftStore = Readonly<{
   read: <T>(address: string) => Promise<Outcome<T> | undefined>
   write: <T>(address: string, change: unknown) => Promise<Outcome<T> | undefined>
+  /** Whether pages that the server makes show what is kept here, and so are read again after a change. */
+  isShownByServer: boolean
 }>
 
-const Context = createContext<DraftStore>({ read: fetchOutcome, write: putOutcome })
+const Context = createContext<DraftStore>({ read: fetchOutcome, write: putOutcome, isShownByServer: true })
 
 /** Keeps the drafts of the parts inside elsewhere than on the server. */
 export const DraftStoreProvider = Context

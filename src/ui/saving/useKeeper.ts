@@ -8,8 +8,13 @@ import { Keeper, type SaveState, type Send } from './Keeper'
  * Stores a value as it changes, also when the page is left in the middle of a word.
  *
  * @param send - the first one given is kept
+ * @param isShownByServer - whether other pages show it, as the server made them
  */
-export function useKeeper<T>(value: T, send: Send<T>): Readonly<{ keeper: Keeper<T>; state: SaveState }> {
+export function useKeeper<T>(
+  value: T,
+  send: Send<T>,
+  isShownByServer = true,
+): Readonly<{ keeper: Keeper<T>; state: SaveState }> {
   const router = useRouter()
   const [state, setState] = useState<SaveState>({ kind: 'saved' })
   const [keeper] = useState(() => new Keeper({ value, send, onState: setState }))
@@ -26,9 +31,9 @@ export function useKeeper<T>(value: T, send: Send<T>): Readonly<{ keeper: Keeper
       removeEventListener('pagehide', leave)
       removeEventListener('beforeunload', warn)
       // Pages that were read before the last change was stored would show what was there before.
-      void keeper.flush().then(() => router.refresh())
+      void keeper.flush().then(() => isShownByServer && router.refresh())
     }
-  }, [keeper, router])
+  }, [keeper, router, isShownByServer])
 
   return { keeper, state }
 }

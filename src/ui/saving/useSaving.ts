@@ -49,7 +49,7 @@ export function useSaving<T>(
     },
     [store, address],
   )
-  const { keeper, state } = useKeeper(draft, send)
+  const { keeper, state } = useKeeper(draft, send, store.isShownByServer)
 
   useEffect(() => {
     const takeNewest = () =>
