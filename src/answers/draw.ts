@@ -1,24 +1,16 @@
 import { z } from 'zod'
-import { MAX_UNITS } from '@/claims/terms/request'
-import { failure, success } from '@/claims/terms/outcome'
-import { problems } from '@/claims/terms/problems'
-import { drawUnits } from '@/statistics/resampling/drawUnits'
+import { type Draw, type Drawn, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type Answered, answered } from './answered'
 
-/** More are no draw that anybody takes along. */
-const MAX_DRAWN = 1_000_000
+/** Units of a lot, or of each of its layers, to be drawn at random, without putting back. */
+export const drawRequestSchema = z.strictObject({ id: z.string().optional(), draw: drawSchema })
 
-/** Units of a lot to be drawn at random, without putting back. */
-export const drawRequestSchema = z.strictObject({
-  id: z.string().optional(),
-  draw: z.strictObject({
-    lotSize: z.int().positive().max(MAX_UNITS),
-    count: z.int().positive().max(MAX_DRAWN),
-    seed: z.int().nonnegative(),
-  }),
-})
-
-export type DrawAnswer = Answered<'draw', Readonly<{ units: readonly number[] }>>
+export type DrawAnswer = Answered<'draw', DrawFigures>
+export type DrawFigures =
+  | Readonly<{ units: readonly number[] }>
+  | Readonly<{ layers: readonly Readonly<{ name: string; units: readonly number[] }>[] }>
 
 /** Answers one request for a draw: the numbers of the units, from 1, rising; the same for the same seed. */
 export function draw(document: unknown): DrawAnswer {
@@ -26,9 +18,15 @@ export function draw(document: unknown): DrawAnswer {
     document,
     schema: drawRequestSchema,
     key: 'draw',
-    figuresOf: ({ draw: wanted }) =>
-      wanted.count > wanted.lotSize
-        ? failure(problems.drawBeyondLot(wanted.count, wanted.lotSize))
-        : success({ units: drawUnits(wanted) }),
+    figuresOf: ({ draw: wanted }) => figuresOf(wanted),
   })
 }
+
+function figuresOf(wanted: Draw): Outcome<DrawFigures, ClaimProblem> {
+  const lotSize = lotSizeOf(wanted)
+  if (wanted.count > lotSize) return failure(problems.drawBeyondLot(wanted.count, lotSize))
+  const drawn = drawnOf(wanted)
+  return success('lotSize' in wanted ? { units: drawn[0]!.units } : { layers: drawn.map(named) })
+}
+
+const named = ({ layer = '', units }: Drawn) => ({ name: layer, units })

@@ -32,6 +32,11 @@ export const MAX_PLANNED_UNITS = 10_000_000
 
 /** The power with n units when the true value is `truth`. */
 export function powerOf(plan: Plan, n: number, truth: number): number {
+  // An integral may come out a rounding above what it stands for.
+  return Math.min(1, uncapped(plan, n, truth))
+}
+
+function uncapped(plan: Plan, n: number, truth: number): number {
   const { hypotheses, significanceLevel, planning, standardDeviation, lotSize } = plan
   const pointPower = (question: PowerQuestion) => planning.power({ ...question, standardDeviation, lotSize })
   if (!isRange(hypotheses)) {
@@ -44,7 +49,7 @@ export function powerOf(plan: Plan, n: number, truth: number): number {
   }
   const half = { n, truth, significanceLevel: significanceLevel / 2 }
   const below = pointPower({ ...half, value: lower, alternative: 'less' })
-  return Math.min(1, below + pointPower({ ...half, value: upper, alternative: 'greater' }))
+  return below + pointPower({ ...half, value: upper, alternative: 'greater' })
 }
 
 /**

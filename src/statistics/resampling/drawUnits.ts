@@ -12,8 +12,21 @@ import { randomWords } from '../numeric/random'
 export function drawUnits(
   input: Readonly<{ lotSize: number; count: number; seed: number }>,
 ): readonly number[] {
-  const { lotSize, count, seed } = input
-  const upTo = wholeUpTo(randomWords(seed))
+  return unitsDrawnBy(randomWords(input.seed), input)
+}
+
+/**
+ * The same by random numbers that other draws go on from.
+ *
+ * @param words - as `randomWords` gives them
+ * @example
+ * unitsDrawnBy(randomWords(1), { lotSize: 12, count: 3 }) // [6, 9, 12]
+ */
+export function unitsDrawnBy(
+  words: (buffer: Uint32Array) => void,
+  { lotSize, count }: Readonly<{ lotSize: number; count: number }>,
+): readonly number[] {
+  const upTo = wholeUpTo(words)
   const drawn = new Set<number>()
   for (let last = lotSize - count + 1; last <= lotSize; last += 1) {
     const unit = upTo(last)
