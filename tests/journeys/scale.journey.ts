@@ -1,0 +1,164 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import path from 'node:path'
+import { By, Key } from 'selenium-webdriver'
+import { click, follow, type Look, press, see, textOf, type, untilSaved, violationsAt } from './browser'
+import { startJourney, step } from './journey'
+import { kill, launch, STARTING_MS, until } from './server'
+
+// Readings are taken one by one from an instrument: a simulated one, a program of its own on a port of this machine.
+
+const LOOKS: readonly Look[] = [
+  { colours: 'light', width: 1280 },
+  { colours: 'dark', width: 400 },
+]
+const PORT = 30_000 + 10 * Number(process.env.JEST_WORKER_ID ?? 0)
+process.env.TRUE_WEIGHT_SCALE_PORT = String(PORT)
+const journey = startJourney(['--demo'], {
+  arrive: ({ driver }) => see(driver, 'Docket', 'main h1'),
+  // A server that is killed ends what is being loaded.
+  borne: /ERR_(?:CONNECTION|INCOMPLETE|EMPTY)|Failed to fetch|Failed to load resource/,
+})
+const STANDING = '[data-testid=standing]'
+const [SAID, NEXT] = ['[data-testid=said]', '[data-testid=next]']
+
+let scale: ChildProcess | undefined
+/** What the instrument says that it weighed. */
+let weighed = ''
+function startScale(...options: readonly string[]): void {
+  weighed = ''
+  const file = path.resolve(__dirname, '../../scripts/scale.mjs')
+  scale = spawn(process.execPath, [file, '--port', String(PORT), ...options])
+  scale.stdout!.on('data', (chunk) => (weighed += chunk))
+}
+afterEach(() => scale?.kill())
+
+/** A claim with a locked plan, at the scale. */
+async function toScale(units: number): Promise<void> {
+  const { driver, server } = journey
+  await driver.get(
+    `${server.address}/planner?claimedValue=15&unit=kg&gap=0.1&scatter=0.18&lotSize=960&wanted=power&units=${units}`,
+  )
+  await see(driver, `${units} units`, '[data-testid=units]')
+  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
+  await type(driver, 'Signed by', 'A. Officer')
+  await type(driver, 'Subject of a new case', 'Sacks of line 5')
+  await press(driver, 'Open it and lock the plan')
+  await follow(driver, 'Take readings at a scale')
+  await see(driver, 'Simulated scale', 'main')
+}
+
+async function draftAt<Draft>(at: string): Promise<Draft> {
+  const answer = await fetch(`${journey.server.address}${at}`)
+  return ((await answer.json()) as Readonly<{ value: Readonly<{ draft: Draft }> }>).value.draft
+}
+
+/** The sample of the claim that is at the scale. */
+async function sampleId(): Promise<string> {
+  const [, claimId] = /claims\/([^/]+)\/scale/.exec(await journey.driver.getCurrentUrl())!
+  return (await draftAt<Readonly<{ sampleId: string }>>(`/api/claims/${claimId}`)).sampleId
+}
+
+/** Its rows, as they are stored. */
+async function stored(): Promise<readonly (readonly string[])[]> {
+  const { readings } = await draftAt<Readonly<{ readings: string }>>(`/api/samples/${await sampleId()}`)
+  return readings === '' ? [] : readings.split('\n').map((line) => line.split('\t'))
+}
+
+test('a reading is taken by Enter where it stands still, once, with what goes with it, and taken back', async () => {
+  const { driver } = journey
+  // Slow enough that each state can be seen before the next.
+  startScale('--pace', '20000', '--noise', '0')
+  await toScale(30)
+  await see(driver, /^Next: unit \d+\. 0 of 30 taken, 30 to go\.$/, NEXT)
+  const enter = () => driver.switchTo().activeElement().sendKeys(Key.ENTER)
+  await see(driver, 'It stands still', STANDING)
+  const shown = (await textOf(driver, 'output')).replace(/\s/g, ' ')
+  await enter()
+  await see(driver, `Taken: ${shown} as reading 1, unit `, SAID)
+  await see(driver, 'It is taken', STANDING)
+  await enter()
+  await see(driver, 'This one is taken already', '[role=alert]')
+  await see(driver, 'Nothing lies on it', STANDING)
+  await enter()
+  await see(driver, 'Nothing lies on the instrument', '[role=alert]')
+  await untilSaved(driver)
+  const [row] = await stored()
+  expect(`${row![0]} kg`).toBe(shown)
+  expect(row!.slice(1)).toEqual([
+    expect.stringMatching(/^\d+$/),
+    '',
+    expect.stringMatching(/^\d{4}-\d\d-\d\dT/),
+    'Simulated scale, resolution 0.001 kg',
+  ])
+  await step('what lies on it is tared', async () => {
+    await see(driver, 'It stands still', STANDING)
+    await press(driver, 'Tare')
+    await see(driver, 'tare', STANDING)
+  })
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+  await press(driver, 'Take the last one back')
+  await see(driver, /^Next: unit \d+\. 0 of 30 taken/, NEXT)
+  await untilSaved(driver)
+  expect(await stored()).toEqual([])
+  await step('what was taken and not stored is back when the page is', async () => {
+    await driver.executeScript(
+      'localStorage.setItem(`true-weight-taken-${arguments[0]}`, arguments[1])',
+      await sampleId(),
+      JSON.stringify([
+        {
+          text: '14.9',
+          unitOfReading: 'kg',
+          unit: '7',
+          tare: '',
+          at: '2026-11-29T10:42:00.000Z',
+          instrument: '',
+        },
+      ]),
+    )
+    await driver.navigate().refresh()
+    await see(driver, 'One reading that was taken here before and not stored is back.', SAID)
+    await untilSaved(driver)
+    expect(await stored()).toEqual([['14.9', '7', '', '2026-11-29T10:42:00.000Z', '']])
+  })
+  await step('without an instrument that is said, and nothing is taken', async () => {
+    scale!.kill()
+    await see(driver, 'No instrument answers', 'main')
+    await enter()
+    await see(driver, 'The instrument shows nothing', '[role=alert]')
+  })
+})
+
+test('of 200 readings none is lost, though the server is killed twice', async () => {
+  const { driver } = journey
+  startScale('--pace', '500', '--dropouts', '0.01')
+  await toScale(200)
+  await press(driver, 'Take each as it stands still')
+  const count = async () => Number(/(\d+) of 200 taken/.exec(await textOf(driver, NEXT))?.[1] ?? 200)
+  for (const killedAt of [60, 130]) {
+    await until(async () => (await count()) >= killedAt, 180_000)
+    const { address, data } = journey.server
+    await kill(journey.server)
+    const said = await count()
+    const { child, output } = launch(['--demo', '--data', data, '--port', new URL(address).port])
+    await until(() => output().includes(`True Weight is at ${address}/`), STARTING_MS)
+    journey.server = { address, data, process: child, output }
+    // What was taken is not taken for untaken.
+    expect(await count()).toBeGreaterThanOrEqual(said)
+  }
+  await see(driver, 'All 200 units of the draw are taken.', NEXT)
+  await untilSaved(driver)
+  const rows = await stored()
+  expect(rows).toHaveLength(200)
+  expect(new Set(rows.map(([, unit]) => unit)).size).toBe(200)
+  expect(new Set(rows.map((row) => row[3])).size).toBe(200)
+  // Each is one that the instrument says that it weighed, in its order, and none twice.
+  const log = [...weighed.matchAll(/unit \d+: (\S+) kg/g)].map(([, text]) => Number(text))
+  let from = 0
+  for (const [text] of rows) {
+    const near = log.findIndex((value, at) => at >= from && Math.abs(value - Number(text)) < 0.0025)
+    expect([text, near >= from]).toEqual([text, true])
+    from = near + 1
+  }
+  await follow(driver, 'The claim')
+  await see(driver, 'As planned: what is claimed', '#finding')
+}, 600_000)
