@@ -19,13 +19,13 @@ export async function measureSize() {
       )
     }
     await told('workbench', ` (goal: under ${GOAL_KB} kB gzipped)`)
-    const { origin } = new URL(await driver.getCurrentUrl())
-    for (const view of VIEWS) {
+    const { origin, pathname } = new URL(await driver.getCurrentUrl())
+    for (const view of [...VIEWS, `${pathname.slice(1)}/scale`]) {
       // A view by itself, whatever was fetched for another one.
       await driver.get('about:blank')
       await driver.get(`${origin}/${view}`)
       await driver.sleep(SETTLING_MS)
-      await told(view || 'docket')
+      await told(view.replace(/^cases.*\//, '') || 'docket')
     }
   })
 }

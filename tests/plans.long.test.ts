@@ -5,6 +5,7 @@ import { PLANNED_METHODS } from '@/claims/plan/planRequest'
 import { type Parameter, PARAMETERS } from '@/claims/terms/names'
 import { RELATIONS } from '@/claims/terms/relations'
 import {
+  EMPTY_PLAN,
   EMPTY_PLAN_CLAIM,
   PLAN_WANTED,
   type PlanClaim,
@@ -12,9 +13,9 @@ import {
   planDraftOf,
   addressOfPlan,
 } from '@/desk/planDraft'
-import { assumedAt } from '@/intake/readPlan'
+import { assumedAt } from '@/claims/plan/gap'
 import { randomWords } from '@/statistics/numeric/random'
-import { type Found, planning, powerToFind } from '@/features/planner/planning'
+import { type Found, planning, powerToFind } from '@/workers/planning'
 
 // What the planner's page shows of a plan is what the command line answers of it: 1,000 plans drawn at random.
 
@@ -54,11 +55,11 @@ function randomPlan(): PlanDraft {
     scatter: oneOf(['0.18', '0.3']),
   }
   return {
+    ...EMPTY_PLAN,
     claims: [claim],
     wanted: oneOf(PLAN_WANTED),
     units: String(2 + below(120)),
     lotSize: oneOf(['', '', '150', '960']),
-    ...{ unitCost: '', budget: '', decimalMark: 'point' },
   }
 }
 

@@ -1,3 +1,4 @@
+import type { DrawFigures } from './draw'
 import type { Answer } from '@/answers/answer'
 import type { PlanFigures } from '@/claims/plan/planRequest'
 import type { GroupsResult } from '@/answers/groups'
@@ -54,13 +55,18 @@ function linesFor(answer: Extract<Answer, { ok: true }>): readonly string[] {
   if ('estimate' in answer && !('finding' in answer)) return estimated(answer.estimate)
   if ('groups' in answer) return grouped(answer, answer.groups)
   if ('lots' in answer) return [...grouped(answer, answer.lots, 'lots'), ...pooled(answer)]
-  if ('draw' in answer) return [answer.draw.units.join(', ')]
+  if ('draw' in answer) return drawn(answer.draw)
   const { finding } = answer
   const head = `${OUTCOME_WORDS[finding.outcome]}. ${finding.sentence}`
   if (isTested(answer)) return [head, ...linesOf(answer)]
   if (isControl(answer)) return [head, ...controlled(answer)]
   return [head, finding.limits, ...(finding.basis ? [finding.basis] : [])]
 }
+
+const drawn = (draw: DrawFigures): readonly string[] =>
+  'units' in draw
+    ? [draw.units.join(', ')]
+    : draw.layers.map(({ name, units }) => `${name}: ${units.join(', ')}`)
 
 function controlled({ content, finding, conditions, warnings }: ContentResult): readonly string[] {
   const { operating, unit } = content

@@ -28,6 +28,7 @@ const NAV = SECTIONS.map(({ id, title }) => ({ id, title }))
 type Told = Omit<
   ComponentProps<typeof ClaimSection> &
     ComponentProps<typeof EvidenceSection> &
+    ComponentProps<typeof CrossExaminationSection> &
     ComponentProps<typeof FindingSection>,
   'number'
 >

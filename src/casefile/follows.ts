@@ -6,6 +6,7 @@ import { replayed } from '@/desk/trail/replay'
 import { verdictWords } from '@/words/en/trailWords'
 import { type CaseContent, sha256 } from './content'
 import { findingBreaks, resultNotes } from './followsFindings'
+import { planBreaks } from './followsPlans'
 import { sealBreaks } from './followsSeals'
 import { asideNotes, cellBreaks, sampleBreaks } from './followsSamples'
 import { differing, entriesOf, unlike } from './unlike'
@@ -29,6 +30,7 @@ export async function verifyRecord(
   return {
     breaks: [
       ...(await findingBreaks(content, computing)),
+      ...(await planBreaks(content)),
       ...caseBreaks(content),
       ...claimBreaks(content),
       ...sampleBreaks(content),

@@ -30,7 +30,8 @@ export async function findingBreaks(content: CaseContent, computing: Computing):
     const own = entries.filter((entry) => tellsOf(entry, finding))
     for (const entry of own) told.add(entry)
     if (own.length === 1) {
-      const wrong = await keyBreak(content, finding, own[0]!)
+      const told = SIGNED.exec(own[0]!.detail)?.[4]
+      const wrong = await keyBreak(content, finding, { entry: own[0]!, told })
       if (wrong)
         breaks.push({ path, message: `The signature of the finding ${number} of claim ${claimId} ${wrong}` })
       continue
@@ -51,19 +52,22 @@ export async function findingBreaks(content: CaseContent, computing: Computing):
   ]
 }
 
-/** What is wrong with a signature by a key: what it is over, and what its entry says of it. */
-async function keyBreak(
+/**
+ * What is wrong with a signature by a key: what it is over, and what its entry says of it.
+ *
+ * @param by.told - the key that the entry names
+ */
+export async function keyBreak(
   { trail }: CaseContent,
-  { jws, fingerprint }: ContentFinding,
-  entry: Entry,
+  { jws, fingerprint }: Pick<ContentFinding, 'jws' | 'fingerprint'>,
+  { entry, told }: Readonly<{ entry: Entry; told: string | undefined }>,
 ): Promise<string | undefined> {
-  const told = SIGNED.exec(entry.detail)?.[4]
   if (jws === '' && told === undefined) return undefined
   const signed = await readFindingStatement(jws)
   if (!signed) return 'is not what the key in it signed.'
   const { finding, trail: head, at } = signed.statement
   if (signed.key !== told) return `is by the key ${signed.key}, and entry ${entry.number} says another.`
-  if (finding !== fingerprint) return 'is over another finding.'
+  if (finding !== fingerprint) return 'is over something else.'
   const isThere = head.length < entry.number && (trail[head.length - 1]?.hash ?? '') === head.hash
   if (!isThere) return `is over another trail: its entry ${head.length} had the hash ${head.hash}.`
   return at > entry.at ? `is dated after its entry ${entry.number}.` : undefined

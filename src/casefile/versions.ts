@@ -9,7 +9,7 @@ import {
 import { V1_SCHEMAS } from './v1/schemas'
 
 /** The version of case files that is written. A change of any record makes a new one, and freezes the one before it. */
-export const CASE_FILE_VERSION = 6
+export const CASE_FILE_VERSION = 7
 
 /** Today's records, by what they are of. */
 export const RECORDS = {
@@ -42,6 +42,8 @@ const OLDER: Readonly<Record<number, Version>> = {
   4: { schemas: RECORDS, upgrade: (_, record) => record },
   // Version 6 has controls of net content, groups and lots.
   5: { schemas: RECORDS, upgrade: (_, record) => record },
+  // Version 7 has locked plans on the trail.
+  6: { schemas: RECORDS, upgrade: (_, record) => record },
 }
 
 export const KNOWN_VERSIONS: readonly number[] = [...Object.keys(OLDER).map(Number), CASE_FILE_VERSION]

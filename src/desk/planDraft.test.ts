@@ -18,6 +18,7 @@ test('a plan of several claims is found again by its address', () => {
       { ...EMPTY_PLAN_CLAIM, parameter: 'rate', exposureUnit: '1,000 deliveries', method: 'score-poisson' },
     ],
     ...{ wanted: 'gap', units: '24', lotSize: '960', unitCost: '12', budget: '300', decimalMark: 'comma' },
+    ...{ layers: 'north = 400; south = 560', seed: '7' },
   }
   expect(planDraftOf(wordsOf(addressOfPlan(draft)))).toEqual(draft)
 })
@@ -26,6 +27,7 @@ test('what an address does not say, or says wrongly, is as usual', () => {
   const usual = planDraftOf({})
   expect(usual).toEqual({
     ...{ wanted: 'units', units: '', lotSize: '', unitCost: '', budget: '', decimalMark: 'point' },
+    ...{ layers: '', seed: '1' },
     claims: [EMPTY_PLAN_CLAIM],
   })
   expect(

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { addressWith, type AddressWords, draftFromWords, type Fields, wordsOf } from './addressWords'
+import { methodOf } from '@/claims/all'
+import type { Method } from '@/claims/terms/names'
 import { type ClaimDraft, claimDraftSchema, EMPTY_CLAIM } from './claimDraft'
 import { storedText } from './typed'
 
@@ -39,9 +41,21 @@ const planSchema = z.strictObject({
   units: words,
   /** Units of the lot; empty: not said. */
   lotSize: words,
+  /** The layers that the units are drawn of, "north = 400; south = 560"; empty: of the whole lot. */
+  layers: words,
+  /** Of the draw. */
+  seed: words,
   unitCost: words,
   budget: words,
   decimalMark: claimDraftSchema.shape.decimalMark,
+})
+
+/** More claims than anybody holds against one sample. */
+export const MOST_PLAN_CLAIMS = 6
+
+export const planDraftSchema = z.strictObject({
+  ...planSchema.shape,
+  claims: z.array(planClaimSchema).min(1).max(MOST_PLAN_CLAIMS),
 })
 
 /** One claim that a sample is planned for, as it is typed. */
@@ -72,10 +86,15 @@ const EMPTY_COMMON: PlanCommon = {
   wanted: 'units',
   units: '',
   lotSize: '',
+  layers: '',
+  seed: '1',
   unitCost: '',
   budget: '',
   decimalMark: 'point',
 }
+
+/** A plan of which nothing is said yet. */
+export const EMPTY_PLAN: PlanDraft = { ...EMPTY_COMMON, claims: [EMPTY_PLAN_CLAIM] }
 
 const SCATTER_DIGITS = 4
 
@@ -103,8 +122,20 @@ export function planDraftFor(
   }
 }
 
-/** More claims than anybody holds against one sample. */
-export const MOST_PLAN_CLAIMS = 6
+/**
+ * The claim that one of a plan is held against its readings as.
+ *
+ * @param method - that was planned: the usual one may be another once the sample is there
+ */
+export function claimOfPlan(
+  { claims, decimalMark }: PlanDraft,
+  place: number,
+  method: Method,
+): Partial<ClaimDraft> {
+  const { gap: _, power: __, scatter, scatterFrom: ___, ...own } = claims[place]!
+  const isKnown = methodOf(method).planning?.isSpreadKnown === true
+  return { ...own, method, decimalMark, ...(isKnown ? { knownStandardDeviation: scatter } : {}) }
+}
 
 const CLAIM_FIELDS: Fields = planClaimSchema.shape
 const COMMON_FIELDS: Fields = planSchema.shape

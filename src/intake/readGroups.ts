@@ -1,7 +1,7 @@
 import type { CheckDocument } from '@/claims/terms/request'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { type FieldProblem, FieldReader, stated, wholeFrom } from './reading/fieldReader'
-import { readNumber } from './reading/number'
+import { readSizes } from './reading/sizes'
 
 type Readings = Extract<CheckDocument['evidence'], { kind: 'readings' }>
 
@@ -65,18 +65,9 @@ function clustersOf(sample: Grouped, labels: readonly string[]): GroupsRead {
 }
 
 function strataOf({ strataSizes, decimalMark }: Grouped, labels: readonly string[]): GroupsRead {
-  const strata: Record<string, number> = {}
-  for (const line of strataSizes.split('\n').filter((one) => one.trim() !== '')) {
-    const at = line.lastIndexOf('=')
-    const [name, size] = [line.slice(0, Math.max(0, at)).trim(), readNumber(line.slice(at + 1), decimalMark)]
-    if (name === '' || !size.ok || !Number.isInteger(size.value) || size.value < 1) {
-      const message = `“${line.trim().slice(0, 60)}” is no size of a layer. Write its name and how many units it has, such as north = 400.`
-      return { problems: [{ field: 'strataSizes', message }] }
-    }
-    if (Object.hasOwn(strata, name))
-      return { problems: [{ field: 'strataSizes', message: `“${name}” has two sizes. Keep the right one.` }] }
-    strata[name] = size.value
-  }
+  const read = readSizes(strataSizes.split('\n'), decimalMark)
+  if (!read.ok) return { problems: [{ field: 'strataSizes', message: read.message }] }
+  const strata = Object.fromEntries(read.layers.map(({ name, units }) => [name, units]))
   const lacking = [...new Set(labels)].filter((label) => label !== '' && !Object.hasOwn(strata, label))
   if (lacking.length === 0) return { groups: { stratum: [...labels], strata } }
   const named = lacking.slice(0, 3).map((label) => `“${label}”`)

@@ -1,23 +1,16 @@
-import type { Claim } from '@/claims/terms/claim'
-import { EMPTY_PLAN_CLAIM, type PlanClaim, type PlanDraft } from '@/desk/planDraft'
-import { readPlan, readPlanCommon, truthsAt } from './readPlan'
+import { EMPTY_PLAN, EMPTY_PLAN_CLAIM, type PlanClaim, type PlanDraft } from '@/desk/planDraft'
+import { readPlan, readPlanCommon } from './readPlan'
 
 const SACKS: PlanClaim = { ...EMPTY_PLAN_CLAIM, claimedValue: '15', unit: 'kg', gap: '0.1', scatter: '0.18' }
 const draft = (claim: Partial<PlanClaim>, more: Partial<PlanDraft> = {}): PlanDraft => ({
+  ...EMPTY_PLAN,
   claims: [{ ...SACKS, ...claim }],
-  ...{ wanted: 'units', units: '', lotSize: '', unitCost: '', budget: '', decimalMark: 'point' },
   ...more,
 })
 const read = (claim: Partial<PlanClaim>, more: Partial<PlanDraft> = {}, lotSize?: number) => {
   const plan = draft(claim, more)
   return readPlan(plan.claims[0]!, plan, lotSize)
 }
-const claim = (more: Partial<Claim>): Claim => ({
-  parameter: 'mean',
-  relation: 'at-least',
-  value: 15,
-  ...more,
-})
 
 test('a plan that is typed whole is asked of the core', () => {
   expect(read({}, {}, 960)).toEqual({
@@ -78,42 +71,29 @@ test.each<readonly [string, Partial<PlanClaim>]>([
 test('what all claims share is read, the units only where they are given', () => {
   const stated = { units: '24', lotSize: '960', unitCost: '12.5', budget: '300' }
   expect(readPlanCommon(draft({}, { ...stated, wanted: 'power' }))).toEqual({
-    ...{ units: 24, lotSize: 960, unitCost: 12.5, budget: 300, problems: [] },
+    ...{ units: 24, lotSize: 960, unitCost: 12.5, budget: 300, seed: 1, problems: [] },
   })
   expect(readPlanCommon(draft({}, stated)).units).toBeUndefined()
   const wrong = readPlanCommon(
     draft({}, { wanted: 'gap', units: '0', lotSize: '96.5', unitCost: '-1', budget: 'all' }),
   )
-  expect(wrong.problems.map(({ field }) => field)).toEqual(['units', 'lotSize', 'unitCost', 'budget'])
+  expect(wrong.problems.map(({ field }) => field)).toEqual(['lotSize', 'units', 'unitCost', 'budget'])
 })
 
-test.each<readonly [string, Partial<Claim>, number, readonly number[]]>([
-  ['a shortfall', {}, 0.1, [14.9]],
-  ['an excess', { relation: 'at-most' }, 0.1, [15.1]],
-  ['a claim that must be shown', { burden: 'substantiate' }, 0.1, [15.1]],
-  ['a mean either way, which is the same', { relation: 'equal-to' }, 0.1, [15.1]],
-  [
-    'beyond a tolerance',
-    { relation: 'within', tolerance: { below: 0.2, above: 0.3 }, burden: 'challenge' },
-    0.1,
-    [15.4],
-  ],
-  ['inside a tolerance', { relation: 'within', tolerance: { below: 0.2, above: 0.3 } }, 0.1, [15.1]],
-  ['a share either way', { parameter: 'proportion', relation: 'equal-to', value: 0.3 }, 0.1, [0.2, 0.4]],
-  ['a share near its end', { parameter: 'proportion', relation: 'equal-to', value: 0.95 }, 0.1, [0.85]],
-  [
-    'a ratio either way',
-    { parameter: 'variance-ratio', relation: 'different-from', value: 1 },
-    0.5,
-    [0.5, 1.5],
-  ],
-  [
-    'a ratio that can not be so small',
-    { parameter: 'variance-ratio', relation: 'equal-to', value: 1 },
-    1,
-    [2],
-  ],
-  ['no hypotheses', { relation: 'different-from', burden: 'challenge' }, 0.1, []],
-])('the truth that lies a gap away: %s', (_, change, gap, expected) => {
-  expect(truthsAt(claim(change), gap)).toEqual(expected)
+test('layers of the lot make its size, and have to come to it where it is stated', () => {
+  const read = (layers: string, lotSize = '') => readPlanCommon(draft({}, { layers, lotSize, seed: 'x' }))
+  const layers = [
+    { name: '2', units: 400 },
+    { name: '1', units: 560 },
+  ]
+  expect(read('2 = 400; 1 = 560;')).toEqual({ lotSize: 960, layers, problems: [] })
+  expect(read('2 = 400; 1 = 560', '960')).toEqual({ lotSize: 960, layers, problems: [] })
+  expect(read('2 = 400; 1 = 560', '961').problems).toEqual([
+    {
+      field: 'layers',
+      message: expect.stringMatching(/come to 960 units, and the lot is said to be of 961/),
+    },
+  ])
+  for (const wrong of ['north', 'north = 4.5', '= 4', 'north = 0', 'a = 1; a = 2'])
+    expect(read(wrong).problems.map(({ field }) => field)).toEqual(['layers'])
 })

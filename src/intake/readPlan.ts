@@ -1,6 +1,5 @@
 import { parameterOf } from '@/claims/all'
-import type { PlanRequest } from '@/claims/plan/planRequest'
-import { deriveHypotheses, valuesOf } from '@/claims/terms/hypotheses'
+import type { PlanAsked } from '@/claims/plan/gap'
 import type { Claim } from '@/claims/terms/claim'
 import type { Parameter } from '@/claims/terms/names'
 import { EMPTY_BENCH } from '@/desk/bench'
@@ -13,12 +12,11 @@ import {
   stated,
   wholeFrom,
 } from './reading/fieldReader'
+import { readSeed } from './reading/seed'
+import { readSizes } from './reading/sizes'
 import { readDraft } from './readDraft'
 
 export type PlanField = keyof PlanClaim | keyof PlanDraft
-
-/** What is asked of the core for one claim, but for what is to be found. */
-export type PlanAsked = Omit<PlanRequest, 'find' | 'test'> & Readonly<{ test: Partial<PlanRequest['test']> }>
 
 /** One claim of a plan as numbers: absent is what can't be read, or is not there yet. */
 export type PlanRead = Readonly<{
@@ -34,6 +32,9 @@ export type PlanRead = Readonly<{
 export type PlanCommonRead = Readonly<{
   units?: number
   lotSize?: number
+  /** Of which the units are drawn; absent: of the whole lot. */
+  layers?: readonly Readonly<{ name: string; units: number }>[]
+  seed?: number
   unitCost?: number
   budget?: number
   problems: readonly FieldProblem<PlanField>[]
@@ -41,16 +42,31 @@ export type PlanCommonRead = Readonly<{
 
 export function readPlanCommon(draft: PlanDraft): PlanCommonRead {
   const reader = new FieldReader<PlanField>(draft, draft.decimalMark)
+  const stratified = readSizes(draft.layers.split(';'), draft.decimalMark)
+  const layers = stratified.ok && stratified.layers.length > 0 ? stratified.layers : undefined
+  const whole = layers?.reduce((sum, { units }) => sum + units, 0)
+  const lotSize = reader.number('lotSize', 'size of the lot', wholeFrom(1)) ?? whole
   return {
     ...stated({
       units: draft.wanted === 'units' ? undefined : reader.number('units', 'number of units', POSITIVE),
-      lotSize: reader.number('lotSize', 'size of the lot', wholeFrom(1)),
+      lotSize,
+      layers,
+      seed: readSeed(draft.seed),
       unitCost: reader.number('unitCost', 'cost of a unit', POSITIVE),
       budget: reader.number('budget', 'budget', POSITIVE),
     }),
-    problems: reader.problems,
+    problems: [
+      ...reader.problems,
+      ...(stratified.ok ? [] : [{ field: 'layers', message: stratified.message } as const]),
+      ...(whole === undefined || whole === lotSize ? [] : [otherSum(whole, lotSize)]),
+    ],
   }
 }
+
+const otherSum = (sum: number, lotSize: number | undefined): FieldProblem<PlanField> => ({
+  field: 'layers',
+  message: `The layers come to ${sum} units, and the lot is said to be of ${lotSize}. Correct one of them, or leave the size of the lot empty.`,
+})
 
 const NOTHING_MEASURED = { values: [], rows: [], setAside: [], unread: [], problems: [], missing: [] }
 
@@ -93,33 +109,4 @@ function readGap(reader: FieldReader<PlanField>, parameter: Parameter): number |
   return parameterOf(parameter).scale === 100
     ? reader.share('gap', 'gap')
     : reader.number('gap', 'gap', NOT_NEGATIVE)
-}
-
-/**
- * The true values that lie a gap away from what is claimed, on the side that the test looks at; two where it looks at both and
- * they are not alike.
- */
-export function truthsAt(claim: Claim, gap: number): readonly number[] {
-  const hypotheses = deriveHypotheses(claim, 'auto')
-  if (!hypotheses.ok) return []
-  const side = hypotheses.value.alternativeSide
-  const values = valuesOf(hypotheses.value)
-  const [lowest, highest] = [decimal(values[0]! - gap), decimal(values.at(-1)! + gap)]
-  if (side === 'less') return [lowest]
-  if (side === 'greater') return [highest]
-  if (side === 'inside') return [decimal(hypotheses.value.null.value + gap)]
-  const { min, max, ends } = parameterOf(claim.parameter).domain
-  const isSymmetric = min === -Infinity && max === Infinity
-  const isThere = (value: number) =>
-    ends === 'in' ? value >= min && value <= max : value > min && value < max
-  return isSymmetric ? [highest] : [lowest, highest].filter(isThere)
-}
-
-/** Without the digits that a subtraction makes up. */
-const decimal = (value: number) => Number(value.toPrecision(15))
-
-/** What is assumed to be true, as the core takes it: of a spread its standard deviation. */
-export function assumedAt({ parameter }: Claim, truth: number): PlanRequest['assume'] {
-  const { truth: field, toPlanned } = parameterOf(parameter).plan
-  return field === 'value' ? { value: truth } : { standardDeviation: toPlanned(truth) }
 }

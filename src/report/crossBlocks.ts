@@ -14,7 +14,8 @@ import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import type { Formats } from '@/words/formats'
 import type { Block } from './document/document'
 import type { Writer } from './language'
-import { type ClaimStudy, MAX_EXAMINED } from './study'
+import { MAX_EXAMINED } from './answersTo'
+import type { ClaimStudy } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 

@@ -1,21 +1,21 @@
-import { drawUnits } from '@/statistics/resampling/drawUnits'
-import { type Draw, DRAW_HEADS, drawNote, drawRequest, drawTitle } from '@/words/en/drawWords'
+import { type Draw, drawnOf } from '@/claims/plan/draw'
+import { DRAW_HEADS, drawNote, drawRequest, drawTitle, layerTitle } from '@/words/en/drawWords'
 import { formatCount } from '@/words/figures'
 import type { Report } from './document/document'
 
 /** Room for what is written by hand. */
 const [BOX, BLANK] = ['▢', '_'.repeat(18)]
 
-/** A sheet to take along: the units that are drawn of a lot, with boxes and lines to fill in. */
+/** A sheet to take along: the units that are drawn of a lot, or of each layer of it, with boxes and lines to fill in. */
 export function drawSheet(draw: Draw, madeAt: Date): Report {
-  const units = drawUnits(draw)
+  const title = drawTitle(draw, 'unit').replace('Draw', 'Take')
   return {
-    title: drawTitle(draw, 'unit').replace('Draw', 'Take'),
+    title,
     asOf: `seed ${draw.seed}`,
     madeAt,
     parts: [
       {
-        ...{ id: 'draw', title: drawTitle(draw, 'unit').replace('Draw', 'Take'), level: 1 },
+        ...{ id: 'draw', title, level: 1 },
         blocks: [
           { is: 'paragraph', text: drawNote(draw, 'unit') },
           {
@@ -27,13 +27,18 @@ export function drawSheet(draw: Draw, madeAt: Date): Report {
               ...['Lot', 'Place', 'Day', 'Drawn by', 'Instrument'].map((name) => [name, BLANK] as const),
             ],
           },
-          {
-            is: 'table',
-            label: 'The units that are drawn',
-            heads: DRAW_HEADS,
-            rows: units.map((unit) => [formatCount(unit), BOX, BLANK, '']),
-            numbers: [false, false, false, false],
-          },
+          ...drawnOf(draw).flatMap(({ layer, size, units }) => [
+            ...(layer === undefined
+              ? []
+              : [{ is: 'paragraph', text: layerTitle(layer, units.length, size) } as const]),
+            {
+              is: 'table',
+              label: layer === undefined ? 'The units that are drawn' : `The units drawn of ${layer}`,
+              heads: DRAW_HEADS,
+              rows: units.map((unit) => [formatCount(unit), BOX, BLANK, '']),
+              numbers: [false, false, false, false],
+            } as const,
+          ]),
         ],
       },
     ],

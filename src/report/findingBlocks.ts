@@ -25,12 +25,13 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   if (control)
     return [
       ...controlFinding(control, quote, write),
-      ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+      ...study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const),
       ...setAsideBlocks(study, write),
       ...remarkBlocks(study),
     ]
   if (census) return censusBlocks(study, census.result.finding, { quote, write })
-  if (!checked) return [...quote, ...openBlocks(study, write)]
+  const fromTrail = study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const)
+  if (!checked) return [...quote, ...openBlocks(study, write), ...fromTrail]
   const { document, result } = checked
   const { finding, test, estimate, sample, interval, conditions, warnings } = result
   const { outcome } = finding
@@ -52,7 +53,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
     { is: 'paragraph', text: write(sentence), look: 'finding' },
     { is: 'paragraph', text: write(effectWords(shared, display)) },
     { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
-    ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+    ...fromTrail,
     ...(finding.items ?? []).map((text) => ({ is: 'paragraph', text: write(text) }) as const),
     ...(finding.beside ? [{ is: 'paragraph', text: write(finding.beside) } as const] : []),
     ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
@@ -86,7 +87,7 @@ function censusBlocks(
     ...quote,
     { is: 'paragraph', text: write(sentence), look: 'finding' },
     { is: 'paragraph', text: write(limits), look: 'quiet' },
-    ...(study.changedAfter ? [{ is: 'paragraph', text: study.changedAfter } as const] : []),
+    ...study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const),
     ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
     ...remarkBlocks(study),
   ]

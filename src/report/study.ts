@@ -30,17 +30,15 @@ import type { ContentDocument } from '@/claims/terms/contentRequest'
 import { type CheckResult } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
-import { changedAfterReadings } from '@/desk/trail/changedAfter'
+import { departures } from '@/desk/planKept'
+import { toldByTrail, type TrailTold } from '@/desk/trail/told'
+import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import { changedAfterWords } from '@/words/en/trailWords'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import { decimalsOf } from '@/words/estimateDecimals'
 import { type Formats, formatsFor } from '@/words/formats'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
-
-/** Above so many readings every question takes seconds: then it is asked on the claim's page, and the report says so. */
-export const MAX_EXAMINED = 20_000
-/** Answers kept, so that a report that is looked at, printed and copied is examined once. */
-const MAX_KEPT = 300
+import { answersTo } from './answersTo'
 
 /** A check document with what it comes to, and its SHA-256 as canonical JSON. */
 type Answered<Result, Document = CheckDocument> = Readonly<{
@@ -74,8 +72,8 @@ export type ClaimStudy = Readonly<{
   lots?: Outcome<LotsResult & Readonly<{ leftOut: readonly LotLeftOut[] }>>
   /** What is known while the claim has no value. */
   estimated?: EstimateFigures
-  /** What was changed after the readings were in; empty where nothing was. */
-  changedAfter: string
+  /** What there is to tell of the trail: the plan and whether it was kept, and what was changed after the readings were in. */
+  fromTrail: readonly string[]
   /** Why there is no result though everything needed is stated, in the core's words. */
   refusal?: string
   /** Chosen for the report, or for the claim. */
@@ -125,7 +123,8 @@ export async function studyClaims(
     const decimals = wants.decimals ?? reading.decimals
     const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
     const formats = formatsFor(subject, own, decimals)
-    const document = (checked ?? census ?? control?.found)?.document
+    const answered = checked ?? census ?? control?.found
+    const document = answered?.document
     const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
     const findings = []
     for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
@@ -137,8 +136,9 @@ export async function studyClaims(
       claim,
       number: at + 1,
       samples,
-      changedAfter: changedAfterWords(
-        changedAfterReadings(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
+      fromTrail: fromTrail(
+        toldByTrail(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
+        answered,
       ),
       reading,
       ...(checked ? { checked } : {}),
@@ -154,6 +154,17 @@ export async function studyClaims(
     })
   }
   return studies
+}
+
+function fromTrail(
+  { plan, changedAfter }: TrailTold,
+  answered: Parameters<typeof departures>[2] | undefined,
+): readonly string[] {
+  const kept = plan && answered ? planKeptWords(plan, departures(plan.plan, plan.place, answered)) : undefined
+  return [
+    ...(plan ? [[kept, lockedPlanWords(plan)].filter(Boolean).join(' ')] : []),
+    ...(changedAfter.length > 0 ? [changedAfterWords(changedAfter)] : []),
+  ]
 }
 
 /** The claim against each group and each lot, where it is held against such. */
@@ -228,22 +239,4 @@ async function checkedOf(
 
 function fingerprinted<Result, Document>(document: Document, result: Result): Answered<Result, Document> {
   return { document, result, fingerprint: sha256(canonicalJson(document)) }
-}
-
-const kept = new Map<string, readonly Examined[]>()
-
-/** What was asked before is answered as before: an answer depends on the document alone. */
-async function answersTo(
-  examination: Examination,
-  fingerprint: string,
-  computing: Computing,
-): Promise<readonly Examined[] | undefined> {
-  if (examination.result.sample.n > MAX_EXAMINED) return undefined
-  const key = `${fingerprint} ${canonicalJson(examination.withSetAside ?? null)}`
-  const known = kept.get(key)
-  if (known) return known
-  const answers = await computing.examine(examination)
-  if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
-  kept.set(key, answers)
-  return answers
 }

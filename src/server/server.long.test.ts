@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { type ClaimDraft, EMPTY_CLAIM } from '@/desk/claimDraft'
-import type { Outcome } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { type Database, openTestDatabase } from '@/data/client'
 import { settleOutcome } from '@/data/claimRepository'
 import { claims, findings } from '@/data/schema'
+import { valueOf } from '@tests/outcome'
 import { addEmptyClaim, addEmptySample, openCase, saveCase } from './case/changeCase'
 import { fillWithDemo } from './demo/fillWithDemo'
 import { type DocketQuestion, hasCases, readCase, readDocket } from './docket/docket'
@@ -21,7 +21,7 @@ import { importSheet } from './sample/importSheet'
 import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './sample/readSample'
 import { saveClaim } from './claim/saveClaim'
 import { verifyFinding } from './finding/readFinding'
-import { fingerprintOf, fingerprintOfValue } from './finding/fingerprint'
+import { fingerprintOf, fingerprintOfValue } from './fingerprint'
 import { saveSample } from './sample/saveSample'
 import { signFinding } from './finding/signFinding'
 import { documentOf } from './check/documentOf'
@@ -46,11 +46,6 @@ beforeAll(async () => {
   await kept.trueWeightDatabase
 })
 afterAll(async () => (await kept.trueWeightDatabase)?.close())
-
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
 
 /** A new case, its claim as stored, and the sample that it is held against. */
 async function newCase() {

@@ -41,7 +41,7 @@ async function targets(): Promise<readonly Target[]> {
     '/bench?claimedValue=15&sample.kind=count&sample.count=3+of+4&toString=1&ends=here',
     '/planner?claimedValue=15&gap=1&scatter=2&2.gap=1&lotSize=9',
     '/reckoner?of=t&df=4&x=2',
-    '/api/draw?lotSize=960&count=30&seed=7&format=csv',
+    '/api/draw?draw={"lotSize":960,"count":30,"seed":7}&format=csv',
   ]
   const writes: Target[] = []
   for (const { id } of cases) {
@@ -113,6 +113,7 @@ async function targets(): Promise<readonly Target[]> {
       body: { check: EMPTY_BENCH, into: { subject: 'x' }, by: 'A' },
       headers: json,
     },
+    { method: 'POST', at: '/api/scale', body: { do: 'tare' }, headers: json },
     { method: 'POST', at: '/api/backup', body: { do: 'backup', file: '/tmp/x.zip' } },
     {
       method: 'POST',

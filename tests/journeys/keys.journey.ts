@@ -3,7 +3,8 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import { control, follow, press, see, type, untilSaved, violationsAt } from './browser'
+import { By } from 'selenium-webdriver'
+import { click, control, follow, press, see, type, untilSaved, violationsAt } from './browser'
 import { startJourney } from './journey'
 
 const TRUE_WEIGHT = path.resolve(__dirname, '../../bin/true-weight')
@@ -30,6 +31,16 @@ async function openClaim(title: string): Promise<void> {
 async function sign(): Promise<void> {
   await untilSaved(journey.driver)
   await press(journey.driver, 'Sign the finding')
+}
+
+/** Locks a plan of one claim in a new case. */
+async function lock(subject: string): Promise<void> {
+  const { driver } = journey
+  await driver.get(`${journey.server.address}/planner?claimedValue=15&unit=kg&gap=0.1&scatter=0.18`)
+  await see(driver, '30 units', '[data-testid=units]')
+  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
+  await type(driver, 'Subject of a new case', subject)
+  await press(driver, 'Open it and lock the plan')
 }
 
 test('a key is made with its file, signs, is taken to another device, and is withdrawn', async () => {
@@ -66,6 +77,9 @@ test('a key is made with its file, signs, is taken to another device, and is wit
   await follow(driver, 'Signed finding 1')
   await see(driver, /with the key \S+, which the register has under this name/, 'main')
 
+  await lock('Sacks of line 5')
+  await see(driver, /A plan was locked .* by A\. Inspector on .*, with a key/, '#evidence')
+
   // Whoever has no key of that name does not sign in it; the file of the key, with its passphrase, is what it takes.
   await driver.get(`${journey.server.address}/keys`)
   await press(driver, 'Take it off this device')
@@ -75,6 +89,8 @@ test('a key is made with its file, signs, is taken to another device, and is wit
   await see(driver, 'You sign by name, without a key.', '#finding')
   await sign()
   await see(driver, 'A. Inspector has a key on the register', '#finding')
+  await lock('Sacks of line 6')
+  await see(driver, 'A. Inspector has a key on the register', '[role=alert]')
   // Another key of that name is not entered, and none is kept that stands for nobody.
   await driver.get(`${journey.server.address}/keys`)
   await press(driver, 'Make a key for this device alone')

@@ -3,13 +3,16 @@ import { By, Key, Origin } from 'selenium-webdriver'
 import {
   attribute,
   choose,
+  click,
   follow,
   type Look,
+  paste,
   press,
   see,
   seeFigure,
   textOf,
   type,
+  untilSaved,
   violationsAt,
 } from './browser'
 import { startJourney, step } from './journey'
@@ -123,4 +126,46 @@ test('another sample is planned from the workbench, with the scatter of the one 
   expect(await attribute(driver, 'Scatter')).toMatch(/^0\.\d+$/)
   await type(driver, 'Gap', '0.1')
   await see(driver, /^\d+ units/, UNITS)
+})
+
+test('a plan is locked before sampling, and the finding says what was kept of it', async () => {
+  const { driver } = journey
+  await follow(driver, 'Planner')
+  await type(driver, 'Claimed value', '15')
+  await type(driver, 'Unit', 'kg')
+  await type(driver, 'Gap', '0.1')
+  await type(driver, 'Scatter', '0.18')
+  await type(driver, 'Layers of the lot', 'north = 400; south = 560')
+  await see(driver, '30 units', UNITS)
+  await click(driver, By.xpath('//summary[contains(., "Draw 30")]'))
+  await type(driver, 'Seed of the draw', '7')
+  await see(driver, /north: 13 of 400\. .*south: 17 of 560\./s, '[data-testid=drawn]')
+  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
+  await type(driver, 'Subject of a new case', 'Sacks of line 5')
+  await type(driver, 'Signed by', ' ')
+  await press(driver, 'Open it and lock the plan')
+  await see(driver, 'Nobody is named', '[role=alert]')
+  await type(driver, 'Signed by', 'A. Officer')
+  // Under the header, which stays, half a button would be a small one.
+  await driver.executeScript('window.scrollTo(0, 0)')
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+  await press(driver, 'Open it and lock the plan')
+  await see(
+    driver,
+    /A plan was locked with no reading of its sample in, by A\. Officer on .*: 30 units, by the t test at 5 %, to find a shortfall of 0\.1 kg/,
+    '#evidence',
+  )
+  await see(driver, 'The sheet to take along', '#evidence')
+  const readings = Array.from({ length: 30 }, (_, at) => (14.9 + ((at * 7) % 11) / 50).toFixed(2))
+  await paste(driver, 'Readings', readings.join('\n'))
+  await see(driver, 'As planned: what is claimed', '#finding')
+  await see(driver, 'none of this was chosen after looking', '#cross-examination')
+  await choose(driver, 'Relation', 'more than')
+  await see(driver, 'Not as planned: the relation was planned as “at least” and is “more than”', '#finding')
+  await untilSaved(driver)
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+  await follow(driver, 'Sacks of line 5')
+  await follow(driver, 'Trail')
+  await see(driver, 'A. Officer locked a plan.', 'main')
+  await see(driver, /Plan: 30 units, by the t test at 5 %, .*, fingerprint [0-9a-f]{64}/, 'main')
 })

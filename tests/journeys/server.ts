@@ -46,7 +46,12 @@ export function serveFresh(options: readonly string[]): Promise<Served> {
 }
 
 export function launch(options: readonly string[]) {
-  const child = spawn(process.execPath, [path.join(ROOT, 'scripts/serve.mjs'), ...options], { cwd: ROOT })
+  // What a file of journeys sets of its environment is the server's too.
+  const { env } = process
+  const child = spawn(process.execPath, [path.join(ROOT, 'scripts/serve.mjs'), ...options], {
+    cwd: ROOT,
+    env,
+  })
   running.add(child)
   child.once('exit', () => running.delete(child))
   let printed = ''

@@ -16,7 +16,7 @@ export default async function BenchPage({ searchParams }: Props) {
       <WorkbenchColumns
         place="bench"
         before={<BenchLine />}
-        told={{ plans: await readControlPlans(), changedAfter: [], closing: <KeepInCase /> }}
+        told={{ plans: await readControlPlans(), closing: <KeepInCase /> }}
       />
     </BenchProvider>
   )

@@ -14,6 +14,7 @@ export const TRAIL_ACTIONS = [
   'brought-in',
   'set-aside',
   'brought-back',
+  'planned',
   'signed',
   'sealed',
   'discarded',

@@ -3,6 +3,7 @@ import { changedAfterReadings, FROM_BENCH } from './changedAfter'
 const about = { claimId: 'claim', sampleIds: ['sample', null] }
 const entry = (number: number, facts: object) => ({
   number,
+  at: '2026-11-03T10:42:00.000Z',
   action: 'claim-changed' as const,
   claimId: null,
   sampleId: null,

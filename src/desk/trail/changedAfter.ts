@@ -1,5 +1,7 @@
 import { canonicalJson } from '../canonicalJson'
 import { valuesIn } from './change'
+import { bringsReadings, isOfSamples, isStated } from './measured'
+import { type SecondLook, secondLooks } from './secondLook'
 import type { TrailEntry } from './chain'
 
 /** What of a claim decides its test: changed once the readings are in, it may have been chosen for what they show. */
@@ -32,9 +34,6 @@ const DECIDING = [
   'controlPlan',
 ] as const
 
-/** The fields of a sample that hold what was measured. */
-const MEASURED = ['readings', 'sampleSize', 'mean', 'spread', 'count', 'events', 'exposure'] as const
-
 type ChangedField = Readonly<{
   field: (typeof DECIDING)[number]
   before: unknown
@@ -48,11 +47,18 @@ export type ChangedAfter =
   | ChangedField
   | Readonly<{ field: 'setAside'; count: number; number: number }>
   | Readonly<{ field: 'bench'; number: number }>
+  | SecondLook
+  /** A plan was locked for the sample, and the claim is none of its. */
+  | Readonly<{ field: 'unplanned'; number: number }>
 
 /** How the detail of an entry ends that adds a claim which was tried before it belonged to a case. */
 export const FROM_BENCH = 'from the bench, of which no trail is kept'
 
-type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after' | 'detail'>
+type Entry = Pick<
+  TrailEntry,
+  'number' | 'at' | 'action' | 'claimId' | 'sampleId' | 'before' | 'after' | 'detail'
+>
+type About = Readonly<{ claimId: string; sampleIds: readonly (string | null)[] }>
 
 /**
  * What of a claim, or of what is set aside, was changed after the readings that it is held against were in: what was stated before, and what is now. What
@@ -60,17 +66,16 @@ type Entry = Pick<TrailEntry, 'number' | 'action' | 'claimId' | 'sampleId' | 'be
  *
  * @param trail - the first entry first
  */
-export function changedAfterReadings(
-  trail: readonly Entry[],
-  { claimId, sampleIds }: Readonly<{ claimId: string; sampleIds: readonly (string | null)[] }>,
-): readonly ChangedAfter[] {
-  const arrived = trail.find(
-    (entry) => entry.sampleId !== null && sampleIds.includes(entry.sampleId) && bringsReadings(entry),
-  )
-  const fromBench = trail
-    .filter((entry) => isFromBench(entry) && entry.claimId === claimId)
-    .map(({ number }) => ({ field: 'bench' as const, number }))
-  if (!arrived) return fromBench
+export function changedAfterReadings(trail: readonly Entry[], about: About): readonly ChangedAfter[] {
+  const { claimId, sampleIds } = about
+  const arrived = firstReadings(trail, about)
+  const fromTheStart: readonly ChangedAfter[] = [
+    ...trail
+      .filter((entry) => isFromBench(entry) && entry.claimId === claimId)
+      .map(({ number }) => ({ field: 'bench' as const, number })),
+    ...unplanned(trail, about),
+  ]
+  if (!arrived) return fromTheStart
   const changed = new Map<ChangedField['field'], ChangedField>()
   for (const entry of trail) {
     if (entry.number <= arrived.number || entry.claimId !== claimId || entry.action !== 'claim-changed')
@@ -85,13 +90,28 @@ export function changedAfterReadings(
     }
   }
   return [
-    ...fromBench,
+    ...fromTheStart,
     ...[...changed.values()].filter(
       ({ before, after }) => canonicalJson([before]) !== canonicalJson([after]),
     ),
     ...setAsideSince(trail, sampleIds),
+    ...secondLooks(trail, about),
   ]
 }
+
+/** The plan of a sample that a claim is held against beside those that it was locked for. */
+function unplanned(trail: readonly Entry[], { claimId, sampleIds }: About): readonly ChangedAfter[] {
+  const plans = trail.filter(({ action }) => action === 'planned')
+  if (plans.some((entry) => entry.claimId === claimId)) return []
+  const first = plans.find((entry) => isOfSamples(entry, sampleIds))
+  return first ? [{ field: 'unplanned', number: first.number }] : []
+}
+
+/** The entry by which the first readings came in that a claim is held against. */
+export const firstReadings = <One extends Entry>(
+  trail: readonly One[],
+  { sampleIds }: Pick<About, 'sampleIds'>,
+): One | undefined => trail.find((entry) => isOfSamples(entry, sampleIds) && bringsReadings(entry))
 
 const isFromBench = ({ action, detail }: Entry) => action === 'claim-added' && detail.endsWith(FROM_BENCH)
 
@@ -100,17 +120,8 @@ function setAsideSince(
   trail: readonly Entry[],
   sampleIds: readonly (string | null)[],
 ): readonly ChangedAfter[] {
-  const about = trail.filter(({ sampleId }) => sampleId !== null && sampleIds.includes(sampleId))
+  const about = trail.filter((entry) => isOfSamples(entry, sampleIds))
   const put = about.filter(({ action }) => action === 'set-aside')
   const count = put.length - about.filter(({ action }) => action === 'brought-back').length
   return count > 0 ? [{ field: 'setAside', count, number: put.at(-1)!.number }] : []
 }
-
-function bringsReadings({ action, after }: Entry): boolean {
-  if (action === 'brought-in') return true
-  const values = valuesIn(after)
-  return MEASURED.some((field) => isStated(values[field]))
-}
-
-const isStated = (value: unknown): boolean =>
-  value !== undefined && value !== null && value !== '' && !(Array.isArray(value) && value.length === 0)

@@ -1,15 +1,6 @@
 'use client'
 
-import {
-  createContext,
-  type ReactNode,
-  useCallback,
-  useContext,
-  useEffect,
-  useMemo,
-  useState,
-  useSyncExternalStore,
-} from 'react'
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react'
 import { BENCH_IDS, type BenchCheck, type Brought, broughtBy } from '@/desk/bench'
 import type { AddressWords } from '@/desk/addressWords'
 import { HistoryProvider } from '@/ui/history/HistoryProvider'
@@ -17,6 +8,7 @@ import { Main } from '@/ui/Main'
 import { SampleProvider, SecondSampleProvider } from '@/ui/sample/SampleProvider'
 import { DraftStoreProvider } from '@/ui/saving/DraftStore'
 import { ExaminationProvider } from '@/ui/workbench/ExaminationProvider'
+import { useIsHere } from '@/ui/useIsHere'
 import { WorkbenchProvider } from '@/ui/workbench/WorkbenchProvider'
 import { benchStore, type Kept, layOnBench, readBefore, readBench } from './benchStore'
 
@@ -30,15 +22,10 @@ type Bench = Readonly<{
 }>
 
 const Context = createContext<Bench | null>(null)
-const NEVER = () => () => undefined
 
 /** A check that belongs to no case, as this browser keeps it: the parts inside are those of the workbench. */
 export function BenchProvider(props: Readonly<{ asked: AddressWords; children: ReactNode }>) {
-  const isHere = useSyncExternalStore(
-    NEVER,
-    () => true,
-    () => false,
-  )
+  const isHere = useIsHere()
   return isHere ? (
     <Opened {...props} />
   ) : (

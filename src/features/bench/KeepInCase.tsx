@@ -1,19 +1,17 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Outcome } from '@/claims/terms/outcome'
 import { EMPTY_BENCH, isBenchEmpty } from '@/desk/bench'
-import { Button, QuietButton } from '@/ui/Button'
+import { CaseChoice, type IntoCase } from '@/ui/CaseChoice'
 import { officerHere } from '@/ui/officer'
-import { TextBox } from '@/ui/TextBox'
-import { type CaseName, openCasesLike } from './actions'
+import { openCasesLike } from './actions'
 import { layOnBench } from './benchStore'
 import { useCheck } from './useCheck'
 
-const PAUSE_MS = 250
-const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'quiet', fontSize: '13px' } })
+const WORDS = { ofNew: 'Open it with this check', ofOpen: 'Keep it in' }
 
 type Kept = Readonly<{ caseId: string; claimId: string }>
 
@@ -21,13 +19,10 @@ type Kept = Readonly<{ caseId: string; claimId: string }>
 export function KeepInCase() {
   const router = useRouter()
   const check = useCheck()
-  const [text, setText] = useState('')
-  const [subject, setSubject] = useState('')
   const [problem, setProblem] = useState('')
   const [isKeeping, setKeeping] = useState(false)
-  const cases = useCasesLike(text)
   if (isBenchEmpty(check)) return null
-  const keep = async (into: object) => {
+  const keep = async (into: IntoCase) => {
     setKeeping(true)
     const outcome = await sent({ check, into, by: officerHere() })
     setKeeping(false)
@@ -42,75 +37,15 @@ export function KeepInCase() {
         A finding is signed and reported in a case. The case begins with the check as it stands: what was
         changed here before is on no trail, and the finding will say so.
       </p>
-      <Flex
-        as="form"
-        gap="14px"
-        align="end"
-        wrap="wrap"
-        marginTop="8px"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (subject.trim() !== '') void keep({ subject })
-        }}
-      >
-        <Label>
-          Subject of a new case
-          <TextBox
-            aria-label="Subject of a new case"
-            value={subject}
-            maxLength={500}
-            onChange={({ target }) => setSubject(target.value)}
-          />
-        </Label>
-        <Button type="submit" disabled={isKeeping || subject.trim() === ''}>
-          Open it with this check
-        </Button>
-        <Label>
-          Or a case that is open
-          <TextBox
-            aria-label="An open case"
-            value={text}
-            maxLength={200}
-            placeholder="reference, subject or party"
-            onChange={({ target }) => setText(target.value)}
-          />
-        </Label>
-      </Flex>
-      <Flex as="ul" aria-label="Open cases" gap="8px" wrap="wrap" marginTop="8px">
-        {cases.map((one) => (
-          <li key={one.id}>
-            <QuietButton type="button" disabled={isKeeping} onClick={() => void keep({ caseId: one.id })}>
-              Keep it in {[one.reference, one.subject].filter(Boolean).join(', ') || 'a case without a name'}
-            </QuietButton>
-          </li>
-        ))}
-      </Flex>
-      {problem && (
-        <Box role="alert" color="finding.contradicted" marginTop="6px">
-          {problem}
-        </Box>
-      )}
+      <CaseChoice
+        casesLike={openCasesLike}
+        words={WORDS}
+        isBusy={isKeeping}
+        problem={problem}
+        onChoose={(into) => void keep(into)}
+      />
     </Box>
   )
-}
-
-function useCasesLike(text: string): readonly CaseName[] {
-  const [cases, setCases] = useState<readonly CaseName[]>([])
-  useEffect(() => {
-    let isCurrent = true
-    const timer = setTimeout(() => {
-      void openCasesLike(text).then(
-        (found) => isCurrent && setCases(found),
-        // Without a server nothing can be kept, which is said when it is tried.
-        () => undefined,
-      )
-    }, PAUSE_MS)
-    return () => {
-      isCurrent = false
-      clearTimeout(timer)
-    }
-  }, [text])
-  return cases
 }
 
 async function sent(body: object): Promise<Outcome<Kept>> {

@@ -1,18 +1,9 @@
 'use server'
 
-import { storedText } from '@/desk/typed'
-import { readDocket } from '@/server/docket/docket'
+import * as docket from '@/server/docket/openCases'
+import type { CaseName } from '@/ui/CaseChoice'
 
-export type CaseName = Readonly<{ id: string; reference: string; subject: string }>
-
-const SHOWN = 6
-
-/** The open cases that hold a text, those that changed last first; of a text that is none, all of them. */
+/** The open cases that hold a text, those that changed last first. */
 export async function openCasesLike(text: unknown): Promise<readonly CaseName[]> {
-  const read = storedText(200).safeParse(text)
-  const { cases } = await readDocket({
-    ...(read.success && read.data.trim() !== '' ? { text: read.data.trim() } : {}),
-    ...{ state: 'open', order: 'changed', direction: 'falling', page: 0, pageSize: SHOWN },
-  })
-  return cases.map(({ id, reference, subject }) => ({ id, reference, subject }))
+  return docket.openCasesLike(text)
 }

@@ -4,6 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useDeferredValue } from 'react'
 import type { IntervalFigures } from '@/claims/result'
 import { isControlled } from '@/desk/claimDraft'
+import { NOTHING_TOLD, type TrailTold } from '@/desk/trail/told'
 import { inOrder } from '@/claims/crossexamination/crossExamination'
 import type { Examined } from '@/claims/crossexamination/question'
 import { NOT_CROSS_EXAMINED } from '@/words/en/contentWords'
@@ -18,6 +19,7 @@ import { Computed } from '@/ui/workbench/Computed'
 import { type Examination, useExamination } from '@/ui/workbench/ExaminationProvider'
 import { useReadingName, useStanding } from '@/ui/workbench/useReadingName'
 import { shownGap } from '@/words/display'
+import { PlanKept } from '@/ui/workbench/PlanKept'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
@@ -28,7 +30,10 @@ const Headline = chakra('p', { base: { fontFamily: 'heading', fontSize: '18px' }
 const Scroll = chakra('div', { base: { overflowX: 'auto' } })
 
 /** Would the finding stand if something were otherwise? What turns it comes first. */
-export function CrossExaminationSection({ number }: Readonly<{ number: number }>) {
+export function CrossExaminationSection({
+  number,
+  byTrail: { plan } = NOTHING_TOLD,
+}: Readonly<{ number: number; byTrail?: TrailTold }>) {
   // A table that goes and comes again may do so a moment after the finding.
   const examination = useDeferredValue(useExamination())
   const { draft } = useWorkbench()
@@ -44,6 +49,7 @@ export function CrossExaminationSection({ number }: Readonly<{ number: number }>
         {() => (
           <>
             <Progress examination={examination} />
+            {plan && <PlanKept plan={plan} isAsked />}
             {examination.answers.length > 0 && <Answers answers={examination.answers} />}
           </>
         )}

@@ -5,6 +5,7 @@ import { Box, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
 import { BENCH_IDS } from '@/desk/bench'
 import { countsRows, isControlled } from '@/desk/claimDraft'
+import { NOTHING_TOLD, type TrailTold } from '@/desk/trail/told'
 import type { DecimalMark } from '@/desk/typed'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'
@@ -15,9 +16,11 @@ import { Section } from '@/ui/Section'
 import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
 import { AsSource, useSource } from '@/ui/workbench/SourceContext'
+import { LockedPlanNote } from '@/ui/workbench/PlanKept'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { BringIn } from './BringIn'
 import { FromSheet } from './FromSheet'
+import { HeldAgainstMany } from './HeldAgainstMany'
 import { ReadAs } from './ReadAs'
 import { ReadingsField } from './ReadingsField'
 import { SampleChoice, SampleKindChoice, type SampleName } from './SampleChoice'
@@ -35,13 +38,18 @@ const Counted = chakra('p', { base: { marginBottom: '8px', lineHeight: '1.9' } }
 type InCase = Readonly<{ inCase?: Readonly<{ caseId: string; samples: readonly SampleName[] }> }>
 
 /** What was measured, how it was brought in, and which part of it the claim is held against. */
-export function EvidenceSection({ number, inCase }: InCase & Readonly<{ number: number }>) {
+export function EvidenceSection({
+  number,
+  inCase,
+  byTrail: { plan } = NOTHING_TOLD,
+}: InCase & Readonly<{ number: number; byTrail?: TrailTold }>) {
   const { draft, first, second: other } = useWorkbench()
   // The tare of each pack is a column of the same sample, which the claim’s sentence names.
   const second = draft.tareBy === 'column' && isControlled(draft) ? undefined : other
   const [one, two] = isControlled(draft) ? ['Packs', 'Empty packs'] : ['First source', 'Second source']
   return (
     <Section id="evidence" number={number} title="Evidence">
+      {plan && <LockedPlanNote plan={plan} />}
       {second && <SourceTitle>{one}</SourceTitle>}
       <AsSource source={first}>
         <SourceEvidence inCase={inCase} />
@@ -59,28 +67,6 @@ export function EvidenceSection({ number, inCase }: InCase & Readonly<{ number: 
   )
 }
 
-/** The same claim against each of many groups, or against other lots. */
-function HeldAgainstMany({ caseId }: Readonly<{ caseId: string }>) {
-  const { draft, claimId } = useWorkbench()
-  const address = `/cases/${caseId}/claims/${claimId}`
-  const isOfTwo = parameterOf(draft.parameter).sample === 'two' && !isControlled(draft)
-  return (
-    <Box as="p" marginTop="10px">
-      {!isOfTwo && (
-        <>
-          <TextLink href={`${address}/groups`} color="accent">
-            Hold it against each group{draft.groupsBy && ` of ${draft.groupsBy}`}
-          </TextLink>
-          {' · '}
-        </>
-      )}
-      <TextLink href={`${address}/lots`} color="accent">
-        Hold it against other lots{draft.lots.length > 0 && ` (${draft.lots.length})`}
-      </TextLink>
-    </Box>
-  )
-}
-
 const SourceTitle = chakra('h3', {
   base: { fontSize: '14px', fontWeight: '600', marginTop: '12px', _first: { marginTop: 0 } },
 })
@@ -95,8 +81,9 @@ const SAID_ELSEWHERE: readonly Field[] = ['readings', 'count', 'lotSize']
 
 function SourceEvidence({ inCase }: InCase) {
   const { holdAgainst, evidence, draft, isOpen, which } = useSource()
-  const { setField } = useWorkbench()
+  const { setField, claimId } = useWorkbench()
   const { id, draft: sample, setFields } = useSample()
+  const isMeasured = which === 'first' && sample.kind === 'typed'
   const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
   const isChosen = inCase !== undefined || which === 'second'
   const choice = inCase ? (
@@ -120,6 +107,14 @@ function SourceEvidence({ inCase }: InCase) {
           <TextLink href={`/cases/${inCase.caseId}/samples/${id}`} color="accent" textDecoration="underline">
             The whole sample
           </TextLink>
+        )}
+        {inCase && isMeasured && (
+          <>
+            {' · '}
+            <TextLink href={`/cases/${inCase.caseId}/claims/${claimId}/scale`} color="accent">
+              Take readings at a scale
+            </TextLink>
+          </>
         )}
       </Box>
       <Given />

@@ -7,7 +7,7 @@ import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { useAnswer } from '@/ui/workbench/useAnswer'
 import type { CensusResult, ContentResult } from '@/claims/checkAnswer'
 import type { CheckResult } from '@/claims/result'
-import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import { NOTHING_TOLD, type TrailTold } from '@/desk/trail/told'
 import { changedAfterWords } from '@/words/en/trailWords'
 import { openConditions, unanswered } from '@/words/en/conditionWords'
 import { CopyButton } from '@/ui/CopyButton'
@@ -15,12 +15,13 @@ import { Section } from '@/ui/Section'
 import { Computed } from '@/ui/workbench/Computed'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { Ways } from '@/ui/workbench/Ways'
+import { PlanKept } from '@/ui/workbench/PlanKept'
 import { BothResults } from './BothResults'
 import { ItemsLine } from './ItemsLine'
 import { OutcomeHeading } from './OutcomeHeading'
 import { Remarks } from './Remarks'
 import { Beside } from './Beside'
-import { useChangedAfter } from './useChangedAfter'
+import { useTold } from './useTold'
 import { useFindingWords } from './useFindingWords'
 
 type Controlled = NonNullable<ReturnType<typeof useWorkbench>['control']>
@@ -35,20 +36,21 @@ const Warning = chakra('li', { base: { color: 'warning', marginTop: '4px' } })
 export function FindingSection({
   number,
   closing,
-  changedAfter: asRead,
+  byTrail = NOTHING_TOLD,
 }: Readonly<{
   number: number
   /** What becomes of it: how it is signed, or put into a case. */
   closing: ReactNode
-  /** What was changed after the readings were in, as the page was read. */
-  changedAfter: readonly ChangedAfter[]
+  /** What is to be told of the trail, as the page was read. */
+  byTrail?: TrailTold
 }>) {
   const { claimId, census, control } = useWorkbench()
-  const changedAfter = useChangedAfter(claimId, asRead)
+  const { plan, changedAfter } = useTold(claimId, byTrail)
   const whole = census ?? control
   return (
     <Section id="finding" number={number} title="Finding">
       {whole ? <Untested finding={whole.result.finding} control={control} /> : <Tested />}
+      {plan && <PlanKept plan={plan} />}
       {changedAfter.length > 0 && <Note>{changedAfterWords(changedAfter)}</Note>}
       <Remarks />
       {closing}

@@ -5,15 +5,11 @@ import { useRouter } from 'next/navigation'
 import { useId, useMemo, useState } from 'react'
 import type { FindingOutcome } from '@/claims/finding'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { calendarDay } from '@/intake/reading/date'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
-import { useOfficer } from '@/ui/officer'
 import type { DeviceKey } from '@/ui/signing/keyStore'
+import { Signer, useSigner } from '@/ui/signing/Signer'
 import type { Seen } from '@/ui/signing/signWithKey'
-import { useDeviceKey } from '@/ui/signing/useDeviceKey'
-import { TextBox } from '@/ui/TextBox'
-import { keyWords } from '@/words/en/signatureWords'
 import { TextLink } from '@/ui/TextLink'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { sign, toSign } from './actions'
@@ -32,8 +28,6 @@ export type SignedLine = Readonly<{
 }>
 
 type Place = Readonly<{ caseId: string; claimId: string; signed: readonly SignedLine[] }>
-
-const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'quiet', fontSize: '13px' } })
 
 /** Signs the finding, and lists those that were signed: each stays as it was, whatever becomes of the claim. */
 export function Signing({ caseId, claimId, signed }: Place) {
@@ -72,13 +66,11 @@ function SignForm({
   isAgain: boolean
 }>) {
   const router = useRouter()
-  const [officer, setOfficer] = useOfficer()
-  const [day, setDay] = useState(() => calendarDay(new Date()))
+  const signer = useSigner()
+  const { officer, day, key } = signer
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
   const problemId = useId()
-  const { own } = useDeviceKey()
-  const key = own && own.name === officer.trim() ? own : undefined
   const { found } = useWorkbench()
   const submit = async () => {
     setSigning(true)
@@ -102,25 +94,7 @@ function SignForm({
           revision.
         </p>
       )}
-      <Flex gap="14px" align="end" wrap="wrap">
-        <Label>
-          Signed by
-          <TextBox
-            aria-label="Signed by"
-            value={officer}
-            maxLength={500}
-            onChange={(event) => setOfficer(event.target.value)}
-          />
-        </Label>
-        <Label>
-          On
-          <TextBox
-            aria-label="Signed on"
-            type="date"
-            value={day}
-            onChange={(event) => setDay(event.target.value)}
-          />
-        </Label>
+      <Signer signer={signer}>
         <Button
           type="submit"
           disabled={isSigning || !isStored}
@@ -128,30 +102,13 @@ function SignForm({
         >
           Sign the finding
         </Button>
-      </Flex>
-      <HowSigned own={key} />
+      </Signer>
       {problem && (
         <Box id={problemId} role="alert" color="finding.contradicted" marginTop="6px">
           {problem}
         </Box>
       )}
     </form>
-  )
-}
-
-/** Whether a key of this device signs, or a name alone. */
-function HowSigned({ own }: Readonly<{ own: DeviceKey | undefined }>) {
-  return (
-    <Flex gap="12px" color="quiet" fontSize="13px" marginTop="4px">
-      <span>
-        {own
-          ? `You sign with the key ${keyWords(own.key)} of this device.`
-          : 'You sign by name, without a key.'}
-      </span>
-      <TextLink href="/keys" color="accent">
-        Keys
-      </TextLink>
-    </Flex>
   )
 }
 

@@ -1,13 +1,14 @@
 'use server'
 
 import type { Outcome } from '@/claims/terms/outcome'
-import type { ChangedAfter } from '@/desk/trail/changedAfter'
-import { readChangedAfter } from '@/server/claim/readClaim'
-import { readToSign, signFinding, type ToSign } from '@/server/finding/signFinding'
+import type { TrailTold } from '@/desk/trail/told'
+import { readTold } from '@/server/claim/readClaim'
+import { readToSign, signFinding } from '@/server/finding/signFinding'
+import type { ToSign } from '@/server/keys/signing'
 
-/** What of a claim was changed after its readings were in, as it is stored now. */
-export async function changedAfterNow(claimId: string): Promise<readonly ChangedAfter[]> {
-  return readChangedAfter(claimId)
+/** What the finding of a claim has to tell of the trail, as it is stored now. */
+export async function toldNow(claimId: string): Promise<TrailTold> {
+  return readTold(claimId)
 }
 
 /** What a key is to sign of the finding of a claim as it is stored. */

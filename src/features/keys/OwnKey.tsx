@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
+import { FieldLabel } from '@/ui/FieldLabel'
 import { useId, useState } from 'react'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { Button, QuietButton } from '@/ui/Button'
@@ -17,7 +18,6 @@ import { useDeviceKey } from '@/ui/signing/useDeviceKey'
 import { TextBox } from '@/ui/TextBox'
 import { enter } from './actions'
 
-const Label = chakra('label', { base: { display: 'grid', gap: '2px', color: 'quiet', fontSize: '13px' } })
 const Note = chakra('p', { base: { marginTop: '6px', color: 'quiet', maxWidth: '72ch' } })
 
 type Work = (what: () => Promise<string | undefined>) => Promise<void>
@@ -108,7 +108,7 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
         This browser holds no key. Make one for yourself, or bring in the file of one that you have.
       </Note>
       <Flex gap="14px" align="end" wrap="wrap" marginTop="10px">
-        <Label>
+        <FieldLabel>
           Your name
           <TextBox
             aria-label="Name of the holder"
@@ -116,7 +116,7 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
             maxLength={500}
             onChange={({ target }) => setOfficer(target.value)}
           />
-        </Label>
+        </FieldLabel>
         <Button type="button" disabled={isBusy || name === ''} onClick={() => work(() => made(name))}>
           Make a key for this device alone
         </Button>
@@ -126,7 +126,7 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
         characters. Whoever has both can sign in your name.
       </Note>
       <Flex gap="14px" align="end" wrap="wrap" marginTop="6px">
-        <Label>
+        <FieldLabel>
           Passphrase
           <TextBox
             aria-label="Passphrase"
@@ -135,7 +135,7 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
             value={passphrase}
             onChange={({ target }) => setPassphrase(target.value)}
           />
-        </Label>
+        </FieldLabel>
         <QuietButton
           type="button"
           disabled={isBusy || name === '' || isShort}
@@ -146,14 +146,14 @@ function NewKey({ work, isBusy }: Readonly<{ work: Work; isBusy: boolean }>) {
       </Flex>
       <Note>To bring one in, write the passphrase of its file above and name the file.</Note>
       <Flex gap="14px" align="end" wrap="wrap" marginTop="6px">
-        <Label>
+        <FieldLabel>
           File of a key
           <input
             type="file"
             aria-label="File of a key"
             onChange={({ target }) => setFile(target.files?.[0])}
           />
-        </Label>
+        </FieldLabel>
         <QuietButton
           type="button"
           disabled={isBusy || !file || passphrase === ''}

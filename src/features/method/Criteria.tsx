@@ -45,7 +45,7 @@ export function Criteria() {
 /** Which packs of the lot the plan asks for. */
 function Sampling({ content, lotSize }: Readonly<{ content: ContentFigures; lotSize: number | undefined }>) {
   const row = lotSize === undefined ? undefined : samplingFor(content.controlPlan, lotSize)
-  return row && lotSize !== undefined ? <DrawnUnits lotSize={lotSize} count={row.n} noun="pack" /> : null
+  return row && lotSize !== undefined ? <DrawnUnits draw={{ lotSize, count: row.n }} noun="pack" /> : null
 }
 
 /** How often a lot that is short passes: worked out where it is asked for. */

@@ -1,16 +1,17 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { methodOf, parameterOf } from '@/claims/all'
+import { methodOf } from '@/claims/all'
 import type { PlanDraft } from '@/desk/planDraft'
+import { drawOf } from '@/intake/lockPlan'
 import type { DecimalMark } from '@/desk/typed'
 import { formatFull } from '@/words/figures'
 import { aGap, foundGap, powerWords, statedGap, unitsWords } from '@/words/en/planWords'
-import { DrawnUnits } from '@/ui/DrawnUnits'
+import { SeededUnits } from '@/ui/DrawnUnits'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines } from '@/ui/ProblemLines'
-import { gapFound, type Planning, powerToFind } from './planning'
+import { gapFound, type Planning, powerToFind } from '@/workers/planning'
 
 const MARK_WORDS: Readonly<Record<DecimalMark, string>> = { point: 'decimal point', comma: 'decimal comma' }
 const Line = chakra('p', { base: { lineHeight: '1.9' } })
@@ -21,11 +22,11 @@ export function Common({
   planning,
   onChange,
 }: Readonly<{ draft: PlanDraft; planning: Planning; onChange: (part: Partial<PlanDraft>) => void }>) {
-  const word = (field: 'lotSize' | 'unitCost' | 'budget', label: string, placeholder: string) => (
+  const word = (field: 'lotSize' | 'layers' | 'unitCost' | 'budget', label: string, placeholder: string) => (
     <InlineText
       label={label}
       placeholder={placeholder}
-      inputMode="decimal"
+      inputMode={field === 'layers' ? 'text' : 'decimal'}
       value={draft[field]}
       isInvalid={planning.common.problems.some((problem) => problem.field === field)}
       onChange={(text) => onChange({ [field]: text })}
@@ -34,7 +35,13 @@ export function Common({
   return (
     <Box as="section" aria-label="Lot and cost" borderTop="1px solid" borderColor="rule" paddingTop="12px">
       <Line>
-        From a lot of {word('lotSize', 'Size of the lot', 'any number of')} units; numbers with a{' '}
+        From a lot of {word('lotSize', 'Size of the lot', 'any number of')} units, drawn of{' '}
+        {word(
+          'layers',
+          'Layers of the lot',
+          'the whole of it, or of layers such as north = 400; south = 560',
+        )}
+        ; numbers with a{' '}
         <InlineChoice
           label="Decimal mark"
           value={draft.decimalMark}
@@ -49,20 +56,21 @@ export function Common({
       </Line>
       <ProblemLines problems={planning.common.problems} onWrite={onChange} />
       <Cost planning={planning} />
-      <Drawn planning={planning} />
+      <Drawn planning={planning} seed={draft.seed} onSeed={(seed) => onChange({ seed })} />
     </Box>
   )
 }
 
 /** Which units of the lot are taken, where there are units and a lot to take them of. */
-function Drawn({ planning }: Readonly<{ planning: Planning }>) {
+function Drawn({
+  planning,
+  ...seeded
+}: Readonly<{ planning: Planning; seed: string; onSeed: (seed: string) => void }>) {
   const { units, common } = planning
-  const { lotSize } = common
-  const isOfUnits = planning.claims.every(
-    ({ found }) => found && parameterOf(found.claim.parameter).sample !== 'events',
-  )
-  if (!isOfUnits || units === undefined || lotSize === undefined || units > lotSize) return null
-  return <DrawnUnits lotSize={lotSize} count={units} noun="unit" />
+  const found = planning.claims.flatMap((one) => (one.found ? [one.found.claim] : []))
+  // A seed that is none yet draws nothing, and is told of where it is typed.
+  const draw = drawOf({ ...common, seed: common.seed ?? 0 }, found, units)
+  return draw ? <SeededUnits draw={draw} noun="unit" {...seeded} /> : null
 }
 
 /** What the sample costs, and what the budget buys. */

@@ -19,7 +19,7 @@ import { DataTable } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
-import { type Found, type Planning, powerToFind } from './planning'
+import { type Found, type Planning, powerToFind } from '@/workers/planning'
 
 const WANTED = { units: 'how many units', power: 'the power', gap: 'the gap' } as const
 /** Parts of the gap that the table looks at beside it. */
@@ -35,44 +35,69 @@ const Large = chakra('p', {
   },
 })
 
+/** Which of units, power and gap follows from the other two, and the units where they do not. */
+export function Wanted({
+  draft,
+  units,
+  onChange,
+}: Readonly<{
+  draft: PlanDraft
+  /** As they were worked out. */
+  units: number | undefined
+  onChange: (part: Partial<PlanDraft>) => void
+}>) {
+  return (
+    <Box>
+      Work out{' '}
+      <InlineChoice<PlanWanted>
+        label="What is worked out"
+        value={draft.wanted}
+        words={WANTED}
+        onChange={(wanted) => onChange({ wanted, units: draft.units || String(units ?? '') })}
+      />
+      {draft.wanted !== 'units' && (
+        <>
+          {' '}
+          of{' '}
+          <InlineText
+            label="Units taken"
+            placeholder="how many"
+            inputMode="decimal"
+            value={draft.units}
+            onChange={(text) => onChange({ units: text })}
+          />{' '}
+          units
+        </>
+      )}
+    </Box>
+  )
+}
+
 /** How many units it takes, and what so large a sample finds. */
 export function PlanFigures({
   draft,
   planning,
-  onChange,
-}: Readonly<{ draft: PlanDraft; planning: Planning; onChange: (part: Partial<PlanDraft>) => void }>) {
+  isOld,
+}: Readonly<{
+  /** That was worked out. */
+  draft: PlanDraft
+  planning: Planning
+  /** Whether another plan is being worked out. */
+  isOld: boolean
+}>) {
   const found = planning.claims.map((one) => one.found).filter((one) => one !== undefined)
   const [first] = found
   return (
     <Box as="section" aria-label="What the plan comes to">
-      <Box>
-        Work out{' '}
-        <InlineChoice<PlanWanted>
-          label="What is worked out"
-          value={draft.wanted}
-          words={WANTED}
-          onChange={(wanted) => onChange({ wanted, units: draft.units || String(planning.units ?? '') })}
-        />
-        {draft.wanted !== 'units' && (
-          <>
-            {' '}
-            of{' '}
-            <InlineText
-              label="Units taken"
-              placeholder="how many"
-              inputMode="decimal"
-              value={draft.units}
-              onChange={(units) => onChange({ units })}
-            />{' '}
-            units
-          </>
-        )}
-      </Box>
       {first && (
-        <Large role="status" data-testid="units">
+        <Large role="status" data-testid="units" opacity={isOld ? 0.5 : 1} aria-busy={isOld}>
           {unitsWords(first.method, first.claim, planning.units ?? first.n)}
         </Large>
       )}
+      {/* Most plans are there before anybody could read this. */}
+      <Note role="status" {...(isOld ? { transition: 'opacity 0s 400ms' } : { opacity: 0 })}>
+        {isOld ? 'Being worked out…' : ''}
+      </Note>
       {found.length > 1 && (
         <p>
           {planning.units === undefined

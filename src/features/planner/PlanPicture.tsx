@@ -3,17 +3,18 @@
 import { Box } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import type { PlanDraft } from '@/desk/planDraft'
-import { foundGap, aGap, powerWords, unitsWords } from '@/words/en/planWords'
+import { foundGap, aGap, powerWords, typedGap, typedNumber, unitsWords } from '@/words/en/planWords'
 import { parameterOf } from '@/claims/all'
 import { displayOf } from '@/words/display'
-import { formatFull } from '@/words/figures'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { type PowerCurve, PowerChart } from '@/ui/charts/PowerChart'
-import { curveOverGap, curveOverUnits, type Found, type Planning, powerToFind } from './planning'
+import { curveOverGap, curveOverUnits, type Found, type Planning, powerToFind } from '@/workers/planning'
 import type { PlanChange } from './PlanSentence'
 
 const OVER = { units: 'the units taken', gap: 'the gap' } as const
 type Over = keyof typeof OVER
+/** As many as a hand can mean. */
+const PULLED_DIGITS = 3
 
 /** The power of the sample over its units, or over the gap; either is pulled. */
 export function PlanPicture({
@@ -38,9 +39,13 @@ export function PlanPicture({
   if (!found || n === undefined || !curve || curve.points.length < 2) return null
   const move = (x: number) => {
     const at = Math.min(curve.points.at(-1)!.x, Math.max(curve.points[0]!.x, x))
-    if (over === 'gap') return onClaim({ gap: typedGap(found, at, draft) })
+    if (over === 'gap')
+      return onClaim({ gap: typedGap(found.claim, at / scaleOf(found), PULLED_DIGITS, draft.decimalMark) })
     const isFractional = found.claim.parameter === 'rate'
-    onChange({ wanted: 'power', units: isFractional ? typed(at, draft) : String(Math.round(at)) })
+    onChange({
+      wanted: 'power',
+      units: isFractional ? typedNumber(at, PULLED_DIGITS, draft.decimalMark) : String(Math.round(at)),
+    })
   }
   return (
     <Box marginBottom="10px">
@@ -78,13 +83,3 @@ function curveOf(found: Found, n: number, over: Over, wanted: number | undefined
 /** Shares are drawn in percent. */
 const scaleOf = ({ claim }: Found) => parameterOf(claim.parameter).scale
 const unitOfGap = ({ claim }: Found) => displayOf(claim, 0).unit ?? ''
-
-/** A number as it is typed in this plan, with so many digits as a hand can mean. */
-function typed(value: number, { decimalMark }: PlanDraft): string {
-  const text = formatFull(Number(value.toPrecision(3)))
-  return decimalMark === 'comma' ? text.replace('.', ',') : text
-}
-
-/** Where a gap is pulled to, as it is typed: of a share in percent. */
-const typedGap = (found: Found, x: number, draft: PlanDraft): string =>
-  `${typed(x, draft)}${scaleOf(found) === 100 ? ' %' : ''}`

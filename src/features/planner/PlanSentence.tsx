@@ -6,23 +6,27 @@ import { PLANNED_METHODS } from '@/claims/plan/planRequest'
 import type { Method } from '@/claims/terms/names'
 import { defaultBurden, needsTolerance } from '@/claims/terms/relations'
 import type { PlanClaim, PlanWanted } from '@/desk/planDraft'
+import type { DecimalMark } from '@/desk/typed'
 import { hasUnit, isPerExposure } from '@/intake/draftUnits'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { PARAMETER_NOUNS, PARAMETER_WORDS } from '@/words/en/parameters'
-import { aGap, foundGap, powerWords } from '@/words/en/planWords'
+import { aGap, powerWords, typedGap } from '@/words/en/planWords'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { Sentence, Together } from '@/ui/inline/Sentence'
 import { ProblemLines, problemsId } from '@/ui/ProblemLines'
-import type { Planned } from './planning'
+import type { Planned } from '@/workers/planning'
 
 export type PlanChange = Partial<PlanClaim>
+
+const FOUND_DIGITS = 4
 
 type Parts = Readonly<{
   claim: PlanClaim
   planned: Planned
   wanted: PlanWanted
+  decimalMark: DecimalMark
   /** Behind the name of each control, where there are several claims. */
   suffix: string
   onChange: (change: PlanChange) => void
@@ -140,7 +144,7 @@ function Claimed(parts: Parts) {
 
 /** How far off the truth is that has to be found, how surely, and what is expected of the readings. */
 function Looked(parts: Parts) {
-  const { claim, planned, wanted } = parts
+  const { claim, planned, wanted, decimalMark } = parts
   const { found } = planned
   const { needsSpread } = parameterOf(claim.parameter).plan
   const gap = found ? aGap(found.hypotheses) : 'a gap'
@@ -153,12 +157,11 @@ function Looked(parts: Parts) {
           field="gap"
           label="Gap"
           placeholder="how much"
-          {...(wanted === 'gap' ? { shown: found ? foundGap(found.claim, found.gap) : '' } : {})}
+          {...(wanted === 'gap'
+            ? { shown: found ? typedGap(found.claim, found.gap, FOUND_DIGITS, decimalMark) : '' }
+            : {})}
         />
-        {wanted !== 'gap' &&
-          hasUnit({ ...claim, limitSide: 'none' }) &&
-          claim.unit !== '' &&
-          ` ${claim.unit}`}
+        {hasUnit({ ...claim, limitSide: 'none' }) && claim.unit !== '' && ` ${claim.unit}`}
       </Together>{' '}
       {found?.hypotheses.alternativeSide === 'inside' ? 'must be shown to be inside' : 'must be found'} with a
       power of{' '}

@@ -1,49 +1,45 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { useState } from 'react'
 import type { AddressWords } from '@/desk/addressWords'
 import {
   addressOfPlan,
   EMPTY_PLAN_CLAIM,
   MOST_PLAN_CLAIMS,
+  type PlanClaim,
   type PlanDraft,
   planDraftOf,
 } from '@/desk/planDraft'
 import { QuietButton } from '@/ui/Button'
 import { Main } from '@/ui/Main'
+import { useAddress } from '@/ui/useAddress'
 import { Common } from './Common'
-import { type Planning, planning } from './planning'
-import { PlanFigures } from './PlanFigures'
+import type { Planning } from '@/workers/planning'
+import { LockPlan } from './LockPlan'
+import { PlanFigures, Wanted } from './PlanFigures'
 import { PlanPicture } from './PlanPicture'
 import { type PlanChange, PlanSentence } from './PlanSentence'
-
-const PAUSE_MS = 300
-const NEVER = () => () => undefined
+import { usePlanning } from './usePlanning'
 
 /** How many units find the gap that matters, or what a number of them finds; for one claim, or for several at once. */
 export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
   const [draft, setDraft] = useState(() => planDraftOf(asked))
   const change = (part: Partial<PlanDraft>) => setDraft((known) => ({ ...known, ...part }))
-  const changeClaim = (place: number, part: PlanChange) =>
-    setDraft((known) => ({ ...withWanted(known, place, part) }))
-  // The address says what is planned, so that it can be sent to somebody else.
-  useEffect(() => {
-    const timer = setTimeout(() => window.history.replaceState(null, '', addressOfPlan(draft)), PAUSE_MS)
-    return () => clearTimeout(timer)
-  }, [draft])
-  const shown = useDeferredValue(draft)
-  // Another engine's last digits would differ: the figures are the browser's alone.
-  const isHere = useSyncExternalStore(
-    NEVER,
-    () => true,
-    () => false,
-  )
-  const known = useMemo(
-    (): Planning =>
-      isHere ? planning(shown) : { common: { problems: [] }, claims: shown.claims.map(() => NOTHING) },
-    [isHere, shown],
-  )
+  const changeClaim = (place: number, part: PlanChange) => setDraft((known) => withWanted(known, place, part))
+  useAddress(addressOfPlan(draft))
+  const worked = usePlanning(draft)
+  const shown = worked?.draft ?? draft
+  const known: Planning = worked?.planning ?? {
+    common: { problems: [] },
+    claims: draft.claims.map(() => NOTHING),
+  }
+  /** Of a claim that is being changed, what it came to before; of one that was only moved up, its own. */
+  const plannedOf = (claim: PlanClaim, place: number) => {
+    const own = shown.claims.indexOf(claim)
+    const isChanged = own < 0 && shown.claims.length === draft.claims.length
+    return known.claims[isChanged ? place : own] ?? NOTHING
+  }
   return (
     <Main>
       <Grid
@@ -51,12 +47,13 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
         minHeight={{ lg: 'calc(100vh - 46px)' }}
       >
         <Box padding={{ base: '24px', lg: '32px 40px 48px 104px' }} minWidth="0">
-          {shown.claims.map((claim, place) => (
+          {draft.claims.map((claim, place) => (
             <Box key={place}>
               <PlanSentence
-                claim={draft.claims[place] ?? claim}
-                planned={known.claims[place]!}
+                claim={claim}
+                planned={plannedOf(claim, place)}
                 wanted={draft.wanted}
+                decimalMark={draft.decimalMark}
                 suffix={place === 0 ? '' : ` of claim ${place + 1}`}
                 onChange={(part) => changeClaim(place, part)}
               />
@@ -97,8 +94,10 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
           borderWidth={{ base: '1px 0 0', lg: '0 0 0 1px' }}
           padding="28px 24px 48px"
         >
-          <PlanFigures draft={shown} planning={known} onChange={change} />
+          <Wanted draft={draft} units={known.units} onChange={change} />
+          <PlanFigures draft={shown} planning={known} isOld={shown !== draft} />
           <Common draft={draft} planning={known} onChange={change} />
+          {shown === draft && <LockPlan draft={draft} planning={known} />}
         </Box>
       </Grid>
     </Main>

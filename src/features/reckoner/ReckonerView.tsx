@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import type { AddressWords } from '@/desk/addressWords'
 import { addressOfReckoning, type ReckonDraft, reckonDraftOf } from '@/desk/reckonDraft'
 import { pointLines, shownFigure, shownShare, spokenReckoning } from '@/words/en/reckonWords'
@@ -10,32 +10,24 @@ import { CopyButton } from '@/ui/CopyButton'
 import { FigureLines } from '@/ui/figures/FigureLines'
 import { Main } from '@/ui/Main'
 import { ProblemLines } from '@/ui/ProblemLines'
+import { useAddress } from '@/ui/useAddress'
+import { useIsHere } from '@/ui/useIsHere'
 import { handleOf } from './handleOf'
 import { Levels } from './Levels'
 import { OnTheSide } from './OnTheSide'
 import { type Reckoning, reckoning } from './reckoning'
 import { ReckonSentence } from './ReckonSentence'
 
-const PAUSE_MS = 300
-const NEVER = () => () => undefined
 const NOTHING: Reckoning = { read: { missing: [], problems: [] } }
 
 /** Tails, limits and critical values of any distribution, and what people reckon on the side. */
 export function ReckonerView({ asked }: Readonly<{ asked: AddressWords }>) {
   const [draft, setDraft] = useState(() => reckonDraftOf(asked))
   const change = (part: Partial<ReckonDraft>) => setDraft((known) => ({ ...known, ...part }))
-  // The address says what is looked at, so that it can be sent to somebody else; not at each step of the handle, which browsers refuse.
-  useEffect(() => {
-    const timer = setTimeout(() => window.history.replaceState(null, '', addressOfReckoning(draft)), PAUSE_MS)
-    return () => clearTimeout(timer)
-  }, [draft])
+  useAddress(addressOfReckoning(draft))
   const shown = useDeferredValue(draft)
   // Another engine's last digits would differ: the figures are the browser's alone.
-  const isHere = useSyncExternalStore(
-    NEVER,
-    () => true,
-    () => false,
-  )
+  const isHere = useIsHere()
   const found = useMemo((): Reckoning => (isHere ? reckoning(shown) : NOTHING), [isHere, shown])
   const { read, known } = found
   const problems = read.problems.filter(({ field }) => field !== 'level')

@@ -106,7 +106,8 @@ function Entry({ entry, subjects }: Readonly<{ entry: ChainedEntry; subjects: Su
   return (
     <Numbered number={String(entry.number)}>
       <Said entry={entry} when={instantWords(entry.at)} subjects={subjects} />
-      <Changes change={entry} subjects={subjects} />
+      {/* What a plan comes to its entry says in words. */}
+      {entry.action !== 'planned' && <Changes change={entry} subjects={subjects} />}
     </Numbered>
   )
 }

@@ -1,6 +1,6 @@
 import { type Database, openTestDatabase } from '@/data/client'
 import { BENCH_IDS, type BenchCheck, EMPTY_BENCH } from '@/desk/bench'
-import { readClaim, readChangedAfter } from '../claim/readClaim'
+import { readClaim, readTold } from '../claim/readClaim'
 import { openKnownCase } from '../case/changeCase'
 import { readDocket } from '../docket/docket'
 import { readContent } from '../keeping/readContent'
@@ -36,7 +36,7 @@ test('a check is put into a new case whole, with how it came on the trail and in
   expect(found.ownCase.claims.map(({ outcome }) => outcome)).toEqual(['contradicted'])
   expect(found.sample.draft).toEqual(CHECK.sample)
   expect(found.samples).toHaveLength(1)
-  expect(await readChangedAfter(claimId)).toContainEqual({ field: 'bench', number: 3 })
+  expect((await readTold(claimId)).changedAfter).toContainEqual({ field: 'bench', number: 3 })
   const content = await readContent(await kept.trueWeightDatabase!, caseId)
   expect(await verifyRecord(content!)).toMatchObject({ breaks: [] })
   expect(content!.trail.map(({ action, who }) => [action, who])).toEqual(

@@ -2,10 +2,9 @@ import 'server-only'
 import { z } from 'zod'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import { BENCH_IDS, type BenchCheck, benchCheckSchema } from '@/desk/bench'
-import { caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
+import { caseWordsSchema } from '@/desk/caseWords'
 import type { Connection } from '@/data/client'
-import { calendarDay } from '@/intake/reading/date'
-import { addCase } from '../case/addCase'
+import { addCaseToday } from '../case/addCase'
 import { inCase } from '../case/changeCase'
 import { addClaim } from '../claim/addClaim'
 import { bySchema, type Doer } from '../doer'
@@ -46,8 +45,7 @@ export async function keepCheck(input: unknown, now: Date): Promise<Outcome<Plac
     )
   }
   return inTransaction(await database(), async (transaction) => {
-    const words = { ...EMPTY_CASE, openedOn: calendarDay(now), subject: into.subject }
-    const caseId = await addCase(transaction, words, doer)
+    const caseId = await addCaseToday(transaction, { subject: into.subject }, doer)
     return success({ caseId, claimId: await keepIn(transaction, caseId, check, doer) })
   })
 }

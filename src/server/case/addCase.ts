@@ -3,9 +3,18 @@ import { type CaseWords, EMPTY_CASE } from '@/desk/caseWords'
 import { changeBetween } from '@/desk/trail/change'
 import { insertCase } from '@/data/caseRepository'
 import type { Connection } from '@/data/client'
+import { calendarDay } from '@/intake/reading/date'
 import type { Doer } from '../doer'
 import { newIdentifier } from '../identifier'
 import { record } from '../record'
+
+/** Adds a case that is opened today, with what is known of it. */
+export const addCaseToday = (
+  db: Connection,
+  known: Partial<CaseWords>,
+  doer: Doer,
+  detail = '',
+): Promise<string> => addCase(db, { ...EMPTY_CASE, openedOn: calendarDay(doer.now), ...known }, doer, detail)
 
 /** Adds a case, open, with nothing in it yet. */
 export async function addCase(

@@ -1,6 +1,5 @@
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
@@ -14,6 +13,7 @@ import {
   reorderClaims,
   saveCase,
 } from './changeCase'
+import { valueOf } from '@tests/outcome'
 import { turn } from './discard'
 import { readCase } from '../docket/docket'
 import { duplicateCase } from './duplicateCase'
@@ -37,10 +37,6 @@ beforeAll(async () => {
 })
 afterAll(() => db.close())
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
 const trailOf = async (caseId: string) => (await readTrail(caseId, { page: 0, pageSize: 100 }))!
 
 test('everything that is done to a case is on its trail, in order, by whom and when, and the chain holds', async () => {

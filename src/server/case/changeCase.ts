@@ -1,6 +1,6 @@
 import 'server-only'
 import { z } from 'zod'
-import { CASE_STATES, type CaseState, type CaseWords, caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
+import { CASE_STATES, type CaseState, type CaseWords, caseWordsSchema } from '@/desk/caseWords'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import type { TrailAction } from '@/desk/trail/chain'
@@ -11,7 +11,7 @@ import type { Connection } from '@/data/client'
 import { inTransaction, unlessFull } from '../transaction'
 import { holdCase } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/reading/date'
-import { addCase } from './addCase'
+import { addCaseToday } from './addCase'
 import { bySchema, type Doer } from '../doer'
 import { addClaimWithSample } from '../claim/addClaim'
 import { addSample } from '../sample/addSample'
@@ -52,13 +52,12 @@ const NOTHING_KNOWN: Problem = {
 
 /** Opens a case with what is known of it, and one claim that is still to be filled in. */
 export async function openCase(
-  { by, now }: Doer,
+  doer: Doer,
   words: NewCaseWords = {},
 ): Promise<Readonly<{ caseId: string; claimId: string }>> {
   return (await database()).inTransaction(async (transaction) => {
-    const known = { ...EMPTY_CASE, openedOn: calendarDay(now), ...words }
-    const caseId = await addCase(transaction, known, { by, now })
-    return { caseId, claimId: await addClaimWithSample(transaction, caseId, { by, now }) }
+    const caseId = await addCaseToday(transaction, words, doer)
+    return { caseId, claimId: await addClaimWithSample(transaction, caseId, doer) }
   })
 }
 

@@ -1,13 +1,11 @@
 import 'server-only'
-import { EMPTY_CASE } from '@/desk/caseWords'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { listClaims } from '@/data/claimRepository'
 import { findSample, listSamples } from '@/data/sampleRepository'
-import { calendarDay } from '@/intake/reading/date'
 import { addClaim } from '../claim/addClaim'
 import { addSample } from '../sample/addSample'
-import { addCase } from './addCase'
+import { addCaseToday } from './addCase'
 import type { Doer } from '../doer'
 import { inCase } from './changeCase'
 
@@ -21,10 +19,9 @@ export async function duplicateCase(
 ): Promise<Outcome<Readonly<{ caseId: string }>>> {
   return inCase(caseId, async (transaction, pattern) => {
     const { subject, party, people } = pattern
-    const words = { ...EMPTY_CASE, subject, party, people, openedOn: calendarDay(doer.now) }
-    const newId = await addCase(
+    const newId = await addCaseToday(
       transaction,
-      words,
+      { subject, party, people },
       doer,
       `After the pattern of ${pattern.reference || caseId}`,
     )

@@ -5,7 +5,7 @@ import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import { findSample, listSamples, type SampleLine, type StoredSample } from '@/data/sampleRepository'
 import { listTrailAbout } from '@/data/trailRepository'
-import { type ChangedAfter, changedAfterReadings } from '@/desk/trail/changedAfter'
+import { NOTHING_TOLD, toldByTrail, type TrailTold } from '@/desk/trail/told'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
 import { claimTitle } from '@/words/en/claimTitle'
@@ -26,8 +26,8 @@ export async function readClaim(
       /** The sample of the second source, where that is another one. */
       second: StoredSample | undefined
       ownCase: CaseWithClaims
-      /** What was changed after the readings were in. */
-      changedAfter: readonly ChangedAfter[]
+      /** What its finding has to tell of the trail. */
+      told: TrailTold
       samples: readonly SampleLine[]
     }>
   | undefined
@@ -42,14 +42,14 @@ export async function readClaim(
   const second =
     secondSampleId === null || secondSampleId === sampleId ? undefined : await findSample(db, secondSampleId)
   const samples = await listSamples(db, caseId)
-  const changedAfter = await changedAfterOf(db, claim)
+  const told = await toldOf(db, claim)
   return {
     claim,
     title: claimTitle(claim.draft),
     sample,
     second,
     ownCase,
-    changedAfter,
+    told,
     samples: samples.filter(({ isDiscarded }) => !isDiscarded),
   }
 }
@@ -63,15 +63,15 @@ export async function readDraftOf(
   return success({ draft: claim.draft, revision: claim.revision })
 }
 
-/** What of a claim was changed after its readings were in, as it is stored; nothing of one that is not there. */
-export async function readChangedAfter(claimId: string): Promise<readonly ChangedAfter[]> {
+/** What the finding of a claim has to tell of the trail, as it is stored; nothing of one that is not there. */
+export async function readTold(claimId: string): Promise<TrailTold> {
   const db = await database()
   const claim = isIdentifier(claimId) ? await findClaim(db, claimId) : undefined
-  return claim ? changedAfterOf(db, claim) : []
+  return claim ? toldOf(db, claim) : NOTHING_TOLD
 }
 
-async function changedAfterOf(db: Connection, { id, draft }: StoredClaim): Promise<readonly ChangedAfter[]> {
+async function toldOf(db: Connection, { id, draft }: StoredClaim): Promise<TrailTold> {
   const { sampleId, secondSampleId } = draft
   const about = { claimId: id, sampleIds: secondSampleId === null ? [sampleId] : [sampleId, secondSampleId] }
-  return changedAfterReadings(await listTrailAbout(db, about), about)
+  return toldByTrail(await listTrailAbout(db, about), about)
 }

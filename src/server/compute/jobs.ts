@@ -3,6 +3,7 @@ import { AT_ONCE } from '@/answers/computing'
 import { outcomeOfClaim } from '@/answers/claim'
 import type { ReportFormat } from '@/desk/reportOptions'
 import { parseJson } from '@/desk/parseJson'
+import { planToLock } from '@/intake/lockPlan'
 import { readWorkbook, type WorkbookChoice } from '@/intake/workbook/workbook'
 import type { Report } from '@/report/document/document'
 
@@ -14,6 +15,7 @@ export const JOBS = {
   lots: AT_ONCE.lots,
   examine: AT_ONCE.examine,
   outcome: outcomeOfClaim,
+  planToLock,
   /** The part of a workbook that is chosen. */
   workbook: ({ bytes, choice }: Readonly<{ bytes: Uint8Array; choice: WorkbookChoice | undefined }>) =>
     readWorkbook(bytes, choice),

@@ -1,47 +1,47 @@
 import 'server-only'
 import { z } from 'zod'
+import { type Draw, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { parseJson } from '@/desk/parseJson'
+import { harmlessCell } from '@/intake/sheet/csvText'
 import { drawSheet } from '@/report/drawSheet'
 import { MEDIA_TYPES } from '@/report/files'
-import { drawUnits } from '@/statistics/resampling/drawUnits'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { readInput } from '../input'
 
 /** More units are no sheet that anybody takes along. */
 const MOST_ON_SHEET = 5000
-const whole = (min: number, max: number) =>
-  z
-    .string()
-    .regex(/^\d{1,10}$/, 'a whole number, in digits')
-    .transform(Number)
-    .pipe(z.number().min(min).max(max))
-const drawSchema = z.strictObject({
-  lotSize: whole(1, 1_000_000_000),
-  count: whole(1, 1_000_000),
-  seed: whole(0, 999_999_999),
+const asked = z.strictObject({
+  draw: z.string().max(100_000).transform(jsonOrNothing).pipe(drawSchema),
   format: z.enum(['csv', 'pdf']),
 })
+
+function jsonOrNothing(text: string): unknown {
+  try {
+    return parseJson(text)
+  } catch {
+    return undefined
+  }
+}
 
 type DrawFile = Readonly<{ name: string; type: string; body: Iterable<Uint8Array> }>
 
 /**
  * The units that a seed draws of a lot, as a CSV file or as a sheet to fill in.
  *
- * @param input - `{ lotSize, count, seed, format }`, as texts
+ * @param input - `{ draw, format }`: the draw as JSON text, as the command line takes it
  * @returns the problem `invalid`, or `out-of-range` where more are drawn than there are, or than a sheet holds
  */
 export async function drawFile(input: unknown, now: Date): Promise<Outcome<DrawFile>> {
-  const read = readInput(drawSchema, input)
+  const read = readInput(asked, input)
   if (!read.ok) return read
-  const { format, ...draw } = read.value
-  const most = format === 'pdf' ? Math.min(MOST_ON_SHEET, draw.lotSize) : draw.lotSize
+  const { format, draw } = read.value
+  const lotSize = lotSizeOf(draw)
+  const most = format === 'pdf' ? Math.min(MOST_ON_SHEET, lotSize) : lotSize
   if (draw.count > most) return failure(tooMany(draw.count, most))
-  const name = `draw of ${draw.count} of ${draw.lotSize}, seed ${draw.seed}.${format}`
-  if (format === 'csv') {
-    const lines = ['unit,reading,remarks', ...drawUnits(draw).map((unit) => `${unit},,`)]
-    const body = [new TextEncoder().encode(`${lines.join('\r\n')}\r\n`)]
-    return success({ name, type: 'text/csv; charset=utf-8', body })
-  }
+  const name = `draw of ${draw.count} of ${lotSize}, seed ${draw.seed}.${format}`
+  if (format === 'csv')
+    return success({ name, type: 'text/csv; charset=utf-8', body: [new TextEncoder().encode(listOf(draw))] })
   return unlessGivenUp(async () => {
     const report = drawSheet(draw, now)
     const bytes = await inThread('report', { report, format, root: process.cwd() })
@@ -49,8 +49,17 @@ export async function drawFile(input: unknown, now: Date): Promise<Outcome<DrawF
   })
 }
 
+function listOf(draw: Draw): string {
+  const heads = ['unit', 'reading', 'remarks']
+  const lines = drawnOf(draw).flatMap(({ layer, units }) => {
+    const of = layer === undefined ? '' : `${harmlessCell(layer)},`
+    return units.map((unit) => `${of}${unit},,`)
+  })
+  return [('layers' in draw ? ['layer', ...heads] : heads).join(','), ...lines, ''].join('\r\n')
+}
+
 const tooMany = (count: number, most: number) => ({
   code: 'out-of-range',
-  path: 'count',
+  path: 'draw.count',
   message: `${count} units are asked for, and at most ${most} can be. State fewer.`,
 })

@@ -10,7 +10,7 @@ import { findFinding, type FindingLine, type FindingRow, listFindings } from '@/
 import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
 import { registeredKeys } from '../keys/keys'
-import { fingerprintOf } from './fingerprint'
+import { fingerprintOf } from '../fingerprint'
 import { isIdentifier } from '../identifier'
 
 export type { FindingLine }

@@ -1,11 +1,9 @@
 import 'server-only'
 import { z } from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
-import { readFindingStatement, signatureOf } from '@/casefile/signature'
 import type { ClaimResult } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import type { RegisteredKey } from '@/desk/trail/keyRegister'
-import { type FindingStatement, MAX_JWS, type Signature } from '@/desk/signature'
+import { MAX_JWS } from '@/desk/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { storedText } from '@/desk/typed'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
@@ -15,12 +13,12 @@ import { addFinding } from '@/data/findingRepository'
 import { findSample } from '@/data/sampleRepository'
 import { type HeldCase, holdCase, notBefore } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { readDate } from '@/intake/reading/date'
 import { computing, isLong } from '../compute/computing'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
-import { fingerprintOf, fingerprintOfValue } from './fingerprint'
-import { isFresh, registeredKeys } from '../keys/keys'
+import { fingerprintOf, fingerprintOfValue } from '../fingerprint'
+import { registeredKeys } from '../keys/keys'
+import { keyBehind, signerProblem, toSignOf, type ToSign } from '../keys/signing'
 import { isIdentifier, newIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -36,9 +34,6 @@ const signatureSchema = z.strictObject({
   jws: z.string().max(MAX_JWS).optional(),
 })
 
-/** What a key is to sign: the whole text of the finding, and the statement about it. */
-export type ToSign = Readonly<{ signed: string; statement: FindingStatement }>
-
 /**
  * What a key signs of a finding, so that whoever holds it sees that it is what is before them.
  *
@@ -46,15 +41,7 @@ export type ToSign = Readonly<{ signed: string; statement: FindingStatement }>
  * @returns the text and the statement, or the problems of `signFinding`
  */
 export async function readToSign(claimId: string, input: unknown, now: Date): Promise<Outcome<ToSign>> {
-  return prepared(claimId, input, async (_, { signed, held }) => {
-    const { length, hash } = held
-    const finding = fingerprintOf(signed)
-    const at = notBefore(now, held).toISOString()
-    return success({
-      signed,
-      statement: { kind: 'true-weight-signature', finding, trail: { length, hash }, at },
-    })
-  })
+  return prepared(claimId, input, async (_, { signed, held }) => success(toSignOf(signed, held, now)))
 }
 
 /**
@@ -75,7 +62,7 @@ export async function signFinding(
     const { signedBy, signedOn, inputFingerprint, jws = '' } = signature
     const fingerprint = fingerprintOf(signed)
     const keys = await registeredKeys(transaction)
-    const key = await keyBehind({ jws, signedBy, fingerprint, held, now }, keys)
+    const key = await keyBehind({ jws, signedBy, fingerprint, held, now, stale: NOT_WHAT_IS_STORED }, keys)
     if (!key.ok) return key
     const at = notBefore(now, held)
     const { outcome } = result.finding
@@ -109,7 +96,7 @@ async function prepared<T>(
   const read = readInput(signatureSchema, input)
   if (!read.ok) return read
   const signature = { ...read.value, signedBy: read.value.signedBy.trim() }
-  const problem = problemWith(signature)
+  const problem = signerProblem(signature, 'finding')
   if (problem) return failure(problem)
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   const db = await database()
@@ -141,58 +128,6 @@ async function prepared<T>(
     })
     return then(transaction, { signature, claim, result, signed, held })
   })
-}
-
-/** The key that signed, held against the register and what is stored; undefined where it is signed by name alone. */
-async function keyBehind(
-  input: Readonly<{ jws: string; signedBy: string; fingerprint: string; held: HeldCase; now: Date }>,
-  keys: readonly RegisteredKey[],
-): Promise<Outcome<string | undefined>> {
-  const { jws, signedBy, fingerprint, held, now } = input
-  if (jws === '') {
-    const own = keys.find(({ name, until }) => name === signedBy && until === undefined)
-    return own ? failure(keyNeeded(signedBy, own.key)) : success(undefined)
-  }
-  const read = await readFindingStatement(jws)
-  if (!read) return failure(NOT_SIGNED)
-  const { finding, trail, at } = read.statement
-  const isOver = finding === fingerprint && trail.length === held.length && trail.hash === held.hash
-  if (!isOver || !isFresh(at, now)) return failure(NOT_WHAT_IS_STORED)
-  const { standing } = (await signatureOf({ jws, signedBy, createdAt: now }, keys)) as Extract<
-    Signature,
-    { by: 'key' }
-  >
-  return standing === 'registered' ? success(read.key) : failure(notRegistered(signedBy))
-}
-
-function problemWith({ signedBy, signedOn }: z.output<typeof signatureSchema>): Problem | undefined {
-  if (signedBy.trim() === '')
-    return { code: 'name-needed', path: 'signedBy', message: 'Nobody is named. Write who signs the finding.' }
-  if (/^\d{4}-\d{2}-\d{2}$/.test(signedOn) && readDate(signedOn, 'year-first') !== undefined) return undefined
-  const message = `The day is “${signedOn}”. Write it such as 2026-01-14.`
-  return { code: 'day-needed', path: 'signedOn', message }
-}
-
-const NOT_SIGNED: Problem = {
-  code: 'key',
-  path: 'jws',
-  message: 'The signature is not what its key signed. Load the page again and sign it then.',
-}
-
-function keyNeeded(name: string, key: string): Problem {
-  return {
-    code: 'key-needed',
-    path: 'jws',
-    message: `${name} has a key on the register (${key.slice(0, 12)}…), so that nobody signs by this name without it. Sign on the device that holds it, or bring in its file on the page of keys.`,
-  }
-}
-
-function notRegistered(name: string): Problem {
-  return {
-    code: 'key',
-    path: 'jws',
-    message: `The key of this device does not stand on the register for ${name}. Enter it on the page of keys, or sign by the name that it is entered under.`,
-  }
 }
 
 const DISCARDED: Problem = {

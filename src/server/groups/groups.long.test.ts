@@ -5,10 +5,10 @@ import { type Database, openTestDatabase } from '@/data/client'
 import { EMPTY_CASE } from '@/desk/caseWords'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { columnNamed, EMPTY_SAMPLE } from '@/desk/sampleDraft'
-import type { Outcome } from '@/claims/terms/outcome'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import { askedOf } from '@/intake/readDraft'
 import { readSpecification } from '@/intake/specification/specification'
+import { valueOf } from '@tests/outcome'
 import { addCase } from '../case/addCase'
 import { addSpecification } from '../case/addSpecification'
 import { turn } from '../case/discard'
@@ -18,7 +18,7 @@ import { exportSpecification } from '../claim/exportSpecification'
 import { readDraftOf } from '../claim/readClaim'
 import { saveClaim } from '../claim/saveClaim'
 import { readCase } from '../docket/docket'
-import { fingerprintOfValue } from '../finding/fingerprint'
+import { fingerprintOfValue } from '../fingerprint'
 import { verifyFinding } from '../finding/readFinding'
 import { signFinding } from '../finding/signFinding'
 import { exportCase, importCase } from '../keeping/caseFile'
@@ -35,10 +35,6 @@ const LOG = ['north\t14.9', 'north\t15.1', 'north\t14.8', 'south\t15.2', 'south\
   '\n',
 )
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
 async function collect(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): Promise<Buffer> {
   const parts: Uint8Array[] = []
   for await (const part of body) parts.push(part)

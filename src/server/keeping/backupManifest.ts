@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
-export const BACKUP_VERSION = 6
+export const BACKUP_VERSION = 7
 
 const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
   z.strictObject({
@@ -62,6 +62,9 @@ const V4_TABLES = [...V3_TABLES, 'seals'] as const
 /** Of version 5, frozen. Version 6 has the register of control plans, and more columns. */
 const V5_TABLES = [...V4_TABLES, 'instruments'] as const
 
+/** Of version 6, frozen. Version 7 has locked plans on the trail. */
+const V6_TABLES = [...V5_TABLES, 'control_plans'] as const
+
 /** Every version that is read, each with its tables. */
 const VERSIONS = [
   { schema: manifestOf(1, V2_TABLES), tables: V2_TABLES },
@@ -69,6 +72,7 @@ const VERSIONS = [
   { schema: manifestOf(3, V3_TABLES), tables: V3_TABLES },
   { schema: manifestOf(4, V4_TABLES), tables: V4_TABLES },
   { schema: manifestOf(5, V5_TABLES), tables: V5_TABLES },
+  { schema: manifestOf(6, V6_TABLES), tables: V6_TABLES },
   { schema: currentSchema, tables: TABLES },
 ] as const
 

@@ -1,7 +1,7 @@
+import { valueOf } from '@tests/outcome'
 import { computeOutcomes } from '../check/laterOutcomes'
 import { createHash } from 'node:crypto'
 import { unzipSync, zipSync } from 'fflate'
-import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
 import { readCaseFile } from '@/casefile/read'
@@ -10,7 +10,7 @@ import { openCase, reorderClaims, saveCase } from '../case/changeCase'
 import { fillWithDemo } from '../demo/fillWithDemo'
 import { documentOf } from '../check/documentOf'
 import { type DocketQuestion, readCase, readDocket } from '../docket/docket'
-import { fingerprintOfValue } from '../finding/fingerprint'
+import { fingerprintOfValue } from '../fingerprint'
 import { readRecord, readTrail } from '../case/readTrail'
 import { eq } from 'drizzle-orm'
 import { fileChunks } from '@/data/schema'
@@ -34,11 +34,6 @@ type Files = Record<string, Uint8Array>
 let [here, elsewhere]: Database[] = []
 /** By reference. */
 const files = new Map<string, Readonly<{ caseId: string; bytes: Uint8Array }>>()
-
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
 
 const at = (database: Database) => (kept.trueWeightDatabase = Promise.resolve(database))
 

@@ -8,7 +8,6 @@ import { verifyRecord } from '@/casefile/follows'
 import { findingBreaks } from '@/casefile/followsFindings'
 import { signatureOf } from '@/casefile/signature'
 import { keysIn } from '@/desk/trail/keyRegister'
-import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { findings, keyEntries } from '@/data/schema'
 import type { FindingStatement } from '@/desk/signature'
@@ -16,11 +15,12 @@ import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 import { newKey, type OwnKey, proofOf, registered, signedBy } from '@tests/keys'
+import { codeOf, valueOf } from '@tests/outcome'
 import { openCase } from '../case/changeCase'
 import { documentOf } from '../check/documentOf'
 import { readClaim } from '../claim/readClaim'
 import { saveClaim } from '../claim/saveClaim'
-import { fingerprintOf, fingerprintOfValue } from '../finding/fingerprint'
+import { fingerprintOf, fingerprintOfValue } from '../fingerprint'
 import { verifyFinding } from '../finding/readFinding'
 import { readToSign, signFinding } from '../finding/signFinding'
 import { exportCase } from '../keeping/caseFile'
@@ -43,11 +43,6 @@ beforeEach(async () => {
 })
 afterAll(async () => (await kept.trueWeightDatabase)?.close())
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
-const codeOf = (outcome: Outcome<unknown>) => (outcome.ok ? 'done' : outcome.problem.code)
 const enter = (own: OwnKey, at = now, name?: string) =>
   enterKey({ proof: proofOf(own, at.toISOString(), name) }, now)
 
@@ -271,7 +266,7 @@ test.each([
     (own: OwnKey, statement: FindingStatement) => signedBy({ ...newKey(own.name) }, statement),
   ],
   [
-    'is over another finding',
+    'is over something else',
     (own: OwnKey, one: FindingStatement) => signedBy(own, { ...one, finding: 'ab'.repeat(32) }),
   ],
   [

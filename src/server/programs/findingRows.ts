@@ -13,7 +13,7 @@ import { openConditions } from '@/words/en/conditionWords'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { computing } from '../compute/computing'
 import { documentOf } from '../check/documentOf'
-import { fingerprintOfValue } from '../finding/fingerprint'
+import { fingerprintOfValue } from '../fingerprint'
 
 const figure = z.number().nullable()
 const outcome = z.enum(OUTCOMES).nullable()

@@ -8,13 +8,13 @@ import { entryOf } from '@/casefile/followsSeals'
 import { SIMULATED_CERTIFICATE } from '@/casefile/simulatedAuthority'
 import { readStamp } from '@/casefile/stamp'
 import { verify } from '@/cli/verify'
-import type { Outcome } from '@/claims/terms/outcome'
 import { type Database, openTestDatabase } from '@/data/client'
 import { seals } from '@/data/schema'
 import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { chained } from '@/desk/trail/chain'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
+import { valueOf } from '@tests/outcome'
 import { addEmptyClaim, openCase } from '../case/changeCase'
 import { exportCase, importCase } from '../keeping/caseFile'
 import { readContent } from '../keeping/readContent'
@@ -34,10 +34,6 @@ afterEach(() => {
   delete process.env.TRUE_WEIGHT_TIME_STAMP_URL
 })
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.problem.message)
-  return outcome.value
-}
 const contentOf = async (caseId: string) => (await readContent(await kept.trueWeightDatabase!, caseId))!
 
 async function fileOf(caseId: string): Promise<Buffer> {

@@ -2,10 +2,14 @@
 
 import { differing } from '@/answers/differing'
 import { canonicalJson } from '@/desk/canonicalJson'
+import type { LockedPlan } from '@/desk/lockedPlan'
 import type { FindingStatement } from '@/desk/signature'
 import { sha256 } from '../sha256'
 import { signStatement } from './deviceKey'
 import type { DeviceKey } from './keyStore'
+
+/** What the server would have signed: a text, and the statement about it. */
+type ToSign = Readonly<{ signed: string; statement: FindingStatement }>
 
 /** What is before the eyes of whoever signs. */
 export type Seen = Readonly<{
@@ -22,7 +26,7 @@ export type Seen = Readonly<{
  */
 export async function signWithKey(
   own: DeviceKey,
-  { signed, statement }: Readonly<{ signed: string; statement: FindingStatement }>,
+  { signed, statement }: ToSign,
   seen: Seen,
 ): Promise<string | undefined> {
   const { claim, document, result, signedBy, signedOn } = JSON.parse(signed) as Readonly<{
@@ -40,5 +44,16 @@ export async function signWithKey(
     differing(result, seen.result).length === 0 &&
     signedBy === seen.signedBy &&
     signedOn === seen.signedOn
+  return isSeen ? signStatement(own, statement) : undefined
+}
+
+/** The same of a plan. */
+export async function signPlanWithKey(
+  own: DeviceKey,
+  { signed, statement }: ToSign,
+  seen: LockedPlan,
+): Promise<string | undefined> {
+  const isSeen =
+    (await sha256(signed)) === statement.finding && differing(JSON.parse(signed), seen).length === 0
   return isSeen ? signStatement(own, statement) : undefined
 }

@@ -1,15 +1,21 @@
+import { type Draw, lotSizeOf } from '@/claims/plan/draw'
 import { formatCount } from '../figures'
 
-/** A draw of units of a lot, by a seed. */
-export type Draw = Readonly<{ lotSize: number; count: number; seed: number }>
-
 /** What is drawn, for a choice and a title: "Draw 12 of the 960 units of the lot". */
-export const drawTitle = ({ count, lotSize }: Pick<Draw, 'count' | 'lotSize'>, noun: string): string =>
-  `Draw ${formatCount(count)} of the ${formatCount(lotSize)} ${noun}s of the lot`
+export const drawTitle = (draw: Draw, noun: string): string =>
+  `Draw ${formatCount(draw.count)} of the ${formatCount(lotSizeOf(draw))} ${noun}s of the lot${'layers' in draw ? ', layer by layer' : ''}`
 
 /** How units are numbered, and how anybody can draw the same again. */
-export const drawNote = ({ lotSize }: Pick<Draw, 'lotSize'>, noun: string): string =>
-  `Numbered from 1 to ${formatCount(lotSize)}, every choice as likely; the same seed gives the same ${noun}s.`
+export function drawNote(draw: Draw, noun: string): string {
+  const again = `every choice as likely; the same seed gives the same ${noun}s.`
+  return 'layers' in draw
+    ? `As many of each layer as its part of the lot comes to, numbered from 1 within the layer, ${again}`
+    : `Numbered from 1 to ${formatCount(draw.lotSize)}, ${again}`
+}
+
+/** A layer, and how many are drawn of it: "north: 15 of 400". */
+export const layerTitle = (layer: string, count: number, size: number): string =>
+  `${layer}: ${formatCount(count)} of ${formatCount(size)}`
 
 /** The same draw on the command line. */
 export const drawRequest = (draw: Draw): string => JSON.stringify({ draw })

@@ -1,6 +1,6 @@
 import type { Claim } from '@/claims/terms/claim'
 import { deriveHypotheses, type Hypotheses } from '@/claims/terms/hypotheses'
-import { aGap, foundGap, planSentence, powerWords, statedGap, unitsWords } from './planWords'
+import { aGap, foundGap, planSentence, powerWords, statedGap, typedGap, unitsWords } from './planWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const MEAN: Claim = { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' }
@@ -52,6 +52,12 @@ test('figures are neither all nor nothing before they are', () => {
   expect(plain(statedGap(MEAN, 0.15000000000000002))).toBe('0.15 kg')
   expect(plain(statedGap(SHARE, 0.1))).toBe('10 percentage points')
   expect(plain(foundGap(MEAN, 0.108512))).toBe('0.1085 kg')
+})
+
+test('a gap stands where it is typed as somebody would type it', () => {
+  expect(typedGap(MEAN, 0.108512, 4, 'point')).toBe('0.1085')
+  expect(typedGap(MEAN, 0.15000000000000002, 3, 'comma')).toBe('0,15')
+  expect(typedGap(SHARE, 0.105, 4, 'point')).toBe('10.5 %')
 })
 
 test('units are called what they are', () => {

@@ -1,7 +1,8 @@
-import { methodOf } from '@/claims/all'
+import { methodOf, parameterOf } from '@/claims/all'
 import type { Claim } from '@/claims/terms/claim'
 import type { Hypotheses } from '@/claims/terms/hypotheses'
 import type { Method } from '@/claims/terms/names'
+import type { DecimalMark } from '@/desk/typed'
 import { formatCount, formatFull, formatNumber, formatPercent, withoutMadeUpDigits } from '../figures'
 import { displayOf, shownGap, shownInFull } from '../display'
 import { PARAMETER_WORDS } from './parameters'
@@ -45,6 +46,27 @@ export const foundGap = (claim: Claim, gap: number): string => {
   const digits = Math.max(0, GLANCE_DIGITS - 1 - Math.floor(Math.log10(Math.abs(gap) || 1)))
   return shownGap(gap, displayOf(claim, digits))
 }
+
+/** A number as a person would type it, with so many digits. */
+export function typedNumber(value: number, digits: number, decimalMark: DecimalMark): string {
+  const text = String(Number(value.toPrecision(digits)))
+  return decimalMark === 'comma' ? text.replace('.', ',') : text
+}
+
+/** A gap as a person would type it: of a share in percent. */
+export function typedGap(
+  { parameter }: Pick<Claim, 'parameter'>,
+  gap: number,
+  digits: number,
+  decimalMark: DecimalMark,
+): string {
+  const { scale } = parameterOf(parameter)
+  return `${typedNumber(gap * scale, digits, decimalMark)}${scale === 100 ? ' %' : ''}`
+}
+
+export const LOCKING =
+  'Signed by name or key, and put on the trail of a case with a sample that has no reading yet and a claim that is held against it. It can’t be changed then; the finding will say what of it was kept and what was not.'
+export const NO_SUCH_GAP = 'No true value lies so far from the claimed one. State a smaller gap.'
 
 /** A power in percent, never rounded to all or nothing. */
 export function powerWords(power: number): string {

@@ -1,6 +1,7 @@
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ChainVerdict, TrailAction, TrailEntry } from '@/desk/trail/chain'
 import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import type { SecondLook } from '@/desk/trail/secondLook'
 import { keptRowsSchema } from '@/desk/rowCondition'
 import { isStretch, valuesIn } from '@/desk/trail/change'
 import { formatCount } from '../figures'
@@ -25,6 +26,7 @@ export const ACTION_WORDS: Readonly<Record<TrailAction, string>> = {
   'brought-in': 'brought a file in',
   'set-aside': 'set a reading aside',
   'brought-back': 'brought a reading back',
+  planned: 'locked a plan',
   signed: 'signed a finding',
   sealed: 'had the trail sealed',
   discarded: 'discarded a claim or a sample',
@@ -83,7 +85,7 @@ export function changeLines({ before, after }: Pick<TrailEntry, 'before' | 'afte
 export function changedAfterWords(changes: readonly ChangedAfter[]): string {
   const told = changes.flatMap((change) => {
     const entry = `entry ${formatCount(change.number)} of the trail`
-    if (change.field === 'bench') return []
+    if (change.field === 'bench' || change.field === 'looked' || change.field === 'unplanned') return []
     if (change.field === 'setAside') {
       const { count } = change
       return count === 1
@@ -94,14 +96,34 @@ export function changedAfterWords(changes: readonly ChangedAfter[]): string {
     return `the ${fieldWords(field)} was changed from “${orUsual(field, before)}” to “${orUsual(field, after)}” (${entry})`
   })
   const fromBench = changes.find(({ field }) => field === 'bench')
+  const unplanned = changes.find(({ field }) => field === 'unplanned')
   return [
     fromBench &&
       `The claim came into the case from the bench, where no trail is kept (entry ${formatCount(fromBench.number)} of the trail): what of it was changed there after readings were in is not known.`,
+    unplanned &&
+      `A plan was locked for this sample (entry ${formatCount(unplanned.number)} of the trail), and this claim is none of those that it was locked for.`,
     told.length > 0 && `After the readings were in, ${told.join('; ')}.`,
+    lookedWords(changes.filter((change) => change.field === 'looked')),
   ]
     .filter(Boolean)
     .join(' ')
 }
+
+/** Readings that came in after a finding of those before: each occasion, and what follows for the level. */
+function lookedWords(looks: readonly SecondLook[]): string {
+  if (looks.length === 0) return ''
+  const told = looks.slice(0, MOST_LOOKS).map(({ isSigned, seen, number, at }) => {
+    const added = `in entry ${formatCount(number)} of the trail (${instantWords(at)})`
+    return isSigned
+      ? `${added}, after a finding was signed in entry ${formatCount(seen.number)}`
+      : `${added}, an hour or more after those before them in entry ${formatCount(seen.number)} (${instantWords(seen.at)}), when a finding may have been there to see`
+  })
+  const more = looks.length - told.length
+  return `Readings were added or changed ${told.join('; ')}${more > 0 ? `; and on ${formatCount(more)} more occasions` : ''}. A test that is looked at again as readings come in goes wrong more often than its level says.`
+}
+
+/** So many occasions are told one by one. */
+const MOST_LOOKS = 3
 
 /** Fields that the page calls otherwise. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
@@ -113,7 +135,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 }
 
 /** "claimedValue" as "claimed value". */
-function fieldWords(name: string): string {
+export function fieldWords(name: string): string {
   if (FIELD_WORDS[name]) return FIELD_WORDS[name]
   return name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 }
@@ -141,7 +163,7 @@ const CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 const orUsual = (field: string, value: unknown): string =>
   spoken(field, value) || (field === 'burden' ? 'the one that its words carry' : 'nothing')
 
-const spoken = (field: string, value: unknown): string =>
+export const spoken = (field: string, value: unknown): string =>
   (field === 'cells' ? hashesWords(value) : undefined) ??
   rowsWords(value) ??
   (typeof value === 'string' ? CHOICES[field]?.[value] : undefined) ??

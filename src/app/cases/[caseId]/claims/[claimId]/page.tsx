@@ -56,7 +56,7 @@ export default async function ClaimPage({ params }: Props) {
                 after={!isDiscarded && turnRow}
                 told={{
                   inCase: { caseId, samples },
-                  changedAfter: found.changedAfter,
+                  byTrail: found.told,
                   plans: await readControlPlans(),
                   closing: <Signing caseId={caseId} claimId={claimId} signed={signed} />,
                 }}

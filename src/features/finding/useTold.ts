@@ -1,12 +1,12 @@
 'use client'
 
 import { useEffect, useRef, useState } from 'react'
-import type { ChangedAfter } from '@/desk/trail/changedAfter'
+import type { TrailTold } from '@/desk/trail/told'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
-import { changedAfterNow } from './actions'
+import { toldNow } from './actions'
 
-/** What was changed after the readings were in: as the page was read, and anew whenever something of it was stored since. */
-export function useChangedAfter(claimId: string, asRead: readonly ChangedAfter[]): readonly ChangedAfter[] {
+/** What a finding has to tell of its trail: as the page was read, and anew whenever something of it was stored since. */
+export function useTold(claimId: string, asRead: TrailTold): TrailTold {
   const { saving, first, second } = useWorkbench()
   const isStored = [saving, first.sample.saving, second?.sample.saving].every(
     (one) => one === undefined || one.state.kind === 'saved',
@@ -18,8 +18,8 @@ export function useChangedAfter(claimId: string, asRead: readonly ChangedAfter[]
     wasStored.current = isStored
     if (!isNew) return
     let isCurrent = true
-    void changedAfterNow(claimId).then(
-      (changed) => isCurrent && setNow(changed),
+    void toldNow(claimId).then(
+      (told) => isCurrent && setNow(told),
       // A server that is away is told of where things are saved.
       () => undefined,
     )

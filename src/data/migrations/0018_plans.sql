@@ -1,0 +1,2 @@
+ALTER TABLE "trail_entries" DROP CONSTRAINT "trail_entries_action_known";--> statement-breakpoint
+ALTER TABLE "trail_entries" ADD CONSTRAINT "trail_entries_action_known" CHECK ("action" in ('opened', 'changed', 'closed', 'reopened', 'archived', 'claim-added', 'claim-changed', 'claims-reordered', 'sample-added', 'sample-changed', 'brought-in', 'set-aside', 'brought-back', 'planned', 'signed', 'sealed', 'discarded', 'taken-up', 'imported', 'clock-back'));

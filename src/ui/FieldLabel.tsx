@@ -1,0 +1,8 @@
+'use client'
+
+import { chakra } from '@chakra-ui/react'
+
+/** A label above its field. */
+export const FieldLabel = chakra('label', {
+  base: { display: 'grid', gap: '2px', color: 'quiet', fontSize: '13px' },
+})
