@@ -78,9 +78,9 @@ test('a reading is taken by Enter where it stands still, once, with what goes wi
   await see(driver, 'It is taken', STANDING)
   await enter()
   await see(driver, 'This one is taken already', '[role=alert]')
-  await see(driver, 'Nothing lies on it', STANDING)
+  await see(driver, 'It counts as empty', STANDING)
   await enter()
-  await see(driver, 'Nothing lies on the instrument', '[role=alert]')
+  await see(driver, 'counts as an empty pan', '[role=alert]')
   await untilSaved(driver)
   const [row] = await stored()
   expect(`${row![0]} kg`).toBe(shown)
@@ -132,8 +132,14 @@ test('of 200 readings none is lost, though the server is killed twice', async ()
   const { driver } = journey
   startScale('--pace', '500', '--dropouts', '0.01')
   await toScale(200)
-  await press(driver, 'Take each as it stands still')
   const count = async () => Number(/(\d+) of 200 taken/.exec(await textOf(driver, NEXT))?.[1] ?? 200)
+  await press(driver, 'Take each as it stands still')
+  await see(driver, 'Take the first one by Enter', 'main')
+  expect(await count()).toBe(0)
+  await until(async () => {
+    await press(driver, 'Take it (Enter)')
+    return (await count()) > 0
+  }, 60_000)
   for (const killedAt of [60, 130]) {
     await until(async () => (await count()) >= killedAt, 180_000)
     const { address, data } = journey.server
