@@ -15,14 +15,23 @@ const planOf = (claim: PlannedClaim, units: number): LockedPlan => ({
   ...{ caseId: '0195a000-0000-7000-8000-000000000000', coreVersion: CORE_VERSION, claims: [claim], units },
   ...{ lockedBy: 'A. Officer', lockedOn: '2026-11-03' },
 })
+const DRAW = {
+  layers: [
+    { name: 'north', units: 2 },
+    { name: 'south', units: 4 },
+  ],
+  count: 6,
+  seed: 7,
+}
 const READINGS: CheckDocument = {
   claim: { ...MASS.claim, wording: 'at least 15 kg net' },
   evidence: { kind: 'readings', values: [14.9, 15.1, 15, 14.8, 15.2, 14.7] },
 }
-function departed(document: CheckDocument, claim = MASS, units = 6) {
+function departed(document: CheckDocument, claim = MASS, units = 6, noted: readonly string[] = []) {
   const result = check(document)
   if (!result.ok) throw new Error(result.error.message)
-  return departures(planOf(claim, units), 1, { document, result: result as ClaimResult })
+  const plan = { ...planOf(claim, units), draw: DRAW }
+  return departures(plan, 1, { document, result: result as ClaimResult }, noted)
 }
 const changed = (change: Partial<CheckDocument>) => departed({ ...READINGS, ...change } as CheckDocument)
 
@@ -101,6 +110,16 @@ test('of a rate the exposure is counted, of a ratio the readings of either sourc
     evidence: { kind: 'two-readings', first: [1, 2, 4], second: [1, 3, 4, 7] },
   }
   expect(departed(two, ratio, 3)).toEqual([{ what: 'units', planned: 3, tested: 4 }])
+})
+
+test('units that are noted with readings are those of the draw, each once', () => {
+  const drawn = ['south 4', 'north 1', 'north 2', 'south 1', 'south 3', 'south 2']
+  const noted = (units: readonly string[]) => departed(READINGS, MASS, 6, units)
+  expect(noted(drawn)).toEqual([])
+  expect(noted(drawn.slice(1))).toEqual([{ what: 'drawn', planned: 6, tested: 5, others: [] }])
+  expect(noted([...drawn, 'north 2', '4'])).toEqual([
+    { what: 'drawn', planned: 6, tested: 6, others: ['north 2', '4'] },
+  ])
 })
 
 test('a lot that was measured whole was not tested', () => {

@@ -1,5 +1,6 @@
 import { methodOf } from '@/claims/all'
 import { isTested, type ClaimDocument, type ClaimResult } from '@/claims/checkAnswer'
+import { unitsNamed } from '@/claims/plan/draw'
 import type { Claim } from '@/claims/terms/claim'
 import type { Method } from '@/claims/terms/names'
 import { defaultBurden } from '@/claims/terms/relations'
@@ -26,6 +27,8 @@ export type Departure =
       planned: unknown
       tested: unknown
     }>
+  /** Of the units that were drawn so many are noted with the readings; and these that were not, or that are noted once more. */
+  | Readonly<{ what: 'drawn'; planned: number; tested: number; others: readonly string[] }>
   /** The whole lot was measured, or a control was made, so that nothing was tested. */
   | Readonly<{ what: 'untested' }>
 
@@ -33,11 +36,13 @@ export type Departure =
  * In what a test departs from the plan of its claim; nothing where it was kept.
  *
  * @param place - of the claim in the plan, from 1
+ * @param noted - the units of the lot that are noted with the readings; of none it is not told whether they are the drawn ones
  */
 export function departures(
-  { claims, units }: LockedPlan,
+  { claims, units, draw }: LockedPlan,
   place: number,
   { document, result }: Readonly<{ document: ClaimDocument; result: ClaimResult }>,
+  noted: readonly string[],
 ): readonly Departure[] {
   if (!isTested(result) || 'content' in document) return [{ what: 'untested' }]
   const { claim, test, assume } = claims[place - 1]!
@@ -58,6 +63,7 @@ export function departures(
     ...unitsTested(result).flatMap((n) =>
       n === units ? [] : [{ what: 'units' as const, planned: units, tested: n }],
     ),
+    ...(draw && noted.length > 0 ? otherUnits(unitsNamed(draw), noted) : []),
     ...other(CLAIMED, withBurden(claim), withBurden(document.claim)),
     ...other(['significanceLevel'], planned, tested),
     ...(result.test.method === test.method
@@ -65,6 +71,14 @@ export function departures(
       : [{ what: 'method' as const, planned: test.method, tested: result.test.method }]),
     ...other(OPTIONS, planned, tested),
   ]
+}
+
+function otherUnits(drawn: readonly string[], noted: readonly string[]): readonly Departure[] {
+  const left = new Set(drawn)
+  const others = noted.filter((unit) => !left.delete(unit))
+  return left.size === 0 && others.length === 0
+    ? []
+    : [{ what: 'drawn', planned: drawn.length, tested: drawn.length - left.size, others }]
 }
 
 /** A burden that nobody states is the one that the relation's words carry. */

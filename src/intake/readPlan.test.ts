@@ -87,12 +87,17 @@ test('layers of the lot make its size, and have to come to it where it is stated
     { name: '1', units: 560 },
   ]
   expect(read('2 = 400; 1 = 560;')).toEqual({ lotSize: 960, layers, problems: [] })
+  expect(read('2 = 400\n1 = 560')).toEqual({ lotSize: 960, layers, problems: [] })
   expect(read('2 = 400; 1 = 560', '960')).toEqual({ lotSize: 960, layers, problems: [] })
   expect(read('2 = 400; 1 = 560', '961').problems).toEqual([
     {
       field: 'layers',
       message: expect.stringMatching(/come to 960 units, and the lot is said to be of 961/),
     },
+  ])
+  // Of a list that is pasted into a line of its own the ends of the lines are gone.
+  expect(read('2 = 4001 = 560').problems).toEqual([
+    { field: 'layers', message: expect.stringMatching(/^“2 = 4001 = 560” has more than one size\. /) },
   ])
   for (const wrong of ['north', 'north = 4.5', '= 4', 'north = 0', 'a = 1; a = 2'])
     expect(read(wrong).problems.map(({ field }) => field)).toEqual(['layers'])

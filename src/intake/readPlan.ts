@@ -42,7 +42,7 @@ export type PlanCommonRead = Readonly<{
 
 export function readPlanCommon(draft: PlanDraft): PlanCommonRead {
   const reader = new FieldReader<PlanField>(draft, draft.decimalMark)
-  const stratified = readSizes(draft.layers.split(';'), draft.decimalMark)
+  const stratified = readLayers(draft)
   const layers = stratified.ok && stratified.layers.length > 0 ? stratified.layers : undefined
   const whole = layers?.reduce((sum, { units }) => sum + units, 0)
   const lotSize = reader.number('lotSize', 'size of the lot', wholeFrom(1)) ?? whole
@@ -61,6 +61,18 @@ export function readPlanCommon(draft: PlanDraft): PlanCommonRead {
       ...(whole === undefined || whole === lotSize ? [] : [otherSum(whole, lotSize)]),
     ],
   }
+}
+
+/** A second “=” is of a layer that no mark parts from the one before: a list that was pasted into the line. */
+function readLayers({ layers, decimalMark }: PlanDraft): ReturnType<typeof readSizes> {
+  const texts = layers.split(/[;\n]/)
+  const joined = texts.find((text) => text.split('=').length > 2)
+  return joined === undefined
+    ? readSizes(texts, decimalMark)
+    : {
+        ok: false,
+        message: `“${joined.trim().slice(0, 60)}” has more than one size. Part the layers by semicolons, such as north = 400; south = 560.`,
+      }
 }
 
 const otherSum = (sum: number, lotSize: number | undefined): FieldProblem<PlanField> => ({

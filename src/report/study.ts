@@ -37,6 +37,7 @@ import { changedAfterWords } from '@/words/en/trailWords'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import { decimalsOf } from '@/words/estimateDecimals'
 import { type Formats, formatsFor } from '@/words/formats'
+import { unitsNoted } from '@/intake/scale/rows'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 import { answersTo } from './answersTo'
 
@@ -139,6 +140,7 @@ export async function studyClaims(
       fromTrail: fromTrail(
         toldByTrail(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
         answered,
+        samples.flatMap(({ id, draft: of }) => (id === draft.sampleId ? unitsNoted(of) : [])),
       ),
       reading,
       ...(checked ? { checked } : {}),
@@ -159,8 +161,10 @@ export async function studyClaims(
 function fromTrail(
   { plan, changedAfter }: TrailTold,
   answered: Parameters<typeof departures>[2] | undefined,
+  noted: readonly string[],
 ): readonly string[] {
-  const kept = plan && answered ? planKeptWords(plan, departures(plan.plan, plan.place, answered)) : undefined
+  const kept =
+    plan && answered ? planKeptWords(plan, departures(plan.plan, plan.place, answered, noted)) : undefined
   return [
     ...(plan ? [[kept, lockedPlanWords(plan)].filter(Boolean).join(' ')] : []),
     ...(changedAfter.length > 0 ? [changedAfterWords(changedAfter)] : []),

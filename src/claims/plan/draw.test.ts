@@ -1,4 +1,4 @@
-import { drawnOf, drawSchema, lotSizeOf } from './draw'
+import { drawnOf, drawSchema, lotSizeOf, unitsNamed } from './draw'
 
 const LAYERS = [
   { name: 'north', units: 400 },
@@ -29,6 +29,17 @@ test('a layer that is too small for a unit has none, and the whole lot can be dr
   expect(drawnOf({ layers: small, count: 963, seed: 1 }).map(({ units }) => units.length)).toEqual([
     400, 560, 3,
   ])
+})
+
+test('a unit of a layer is called by the layer and its number within it', () => {
+  const small = LAYERS.map(({ name }) => ({ name, units: 2 }))
+  expect(unitsNamed({ layers: small, count: 4, seed: 1 })).toEqual([
+    'north 1',
+    'north 2',
+    'south 1',
+    'south 2',
+  ])
+  expect(unitsNamed({ lotSize: 2, count: 2, seed: 1 })).toEqual(['1', '2'])
 })
 
 test.each([

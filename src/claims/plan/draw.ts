@@ -31,6 +31,12 @@ export type Drawn = Readonly<{ layer?: string; size: number; units: readonly num
 export const lotSizeOf = (draw: Draw): number =>
   'lotSize' in draw ? draw.lotSize : draw.layers.reduce((sum, { units }) => sum + units, 0)
 
+/** The units that are drawn, each as it is called: of layers with its layer's name. */
+export const unitsNamed = (draw: Draw): readonly string[] =>
+  drawnOf(draw).flatMap(({ layer, units }) =>
+    units.map((unit) => (layer === undefined ? String(unit) : `${layer} ${unit}`)),
+  )
+
 /**
  * The units that a seed draws: of layers, as many of each as its part of the lot comes to.
  *

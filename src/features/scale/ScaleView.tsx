@@ -2,7 +2,7 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type RefObject, useEffect, useRef, useState } from 'react'
-import { drawnOf } from '@/claims/plan/draw'
+import { unitsNamed } from '@/claims/plan/draw'
 import { beyondFences, tukeyFences } from '@/statistics/describe/fences'
 import { quartilesOf } from '@/statistics/describe/quantile'
 import { takenRows } from '@/intake/scale/rows'
@@ -50,7 +50,8 @@ export function ScaleView({
   const { first } = useWorkbench()
   const [isAutomatic, setAutomatic] = useState(false)
   const taking = useTaking()
-  const units = unitsOf(plan)
+  const draw = plan?.plan.draw
+  const units = draw ? unitsNamed(draw) : []
   const taken = new Set(takenRows(first.sample.draft).map(({ unit }) => unit))
   const next = units.find((unit) => !taken.has(unit))
   const put = (reading: Reading, { tare, instrument }: Line) =>
@@ -131,16 +132,6 @@ function useEnter(): RefObject<HTMLButtonElement | null> {
     return () => document.removeEventListener('keydown', onEnter)
   }, [])
   return button
-}
-
-/** The units of a plan's draw, in the order in which they are put on; of layers with the layer's name. */
-function unitsOf(plan: PlanOnTrail | undefined): readonly string[] {
-  const draw = plan?.plan.draw
-  return draw
-    ? drawnOf(draw).flatMap(({ layer, units }) =>
-        units.map((unit) => (layer === undefined ? String(unit) : `${layer} ${unit}`)),
-      )
-    : []
 }
 
 /** Of fewer readings the quartiles say little: common practice, without a source. */

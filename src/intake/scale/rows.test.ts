@@ -1,6 +1,6 @@
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { readTypedSheet } from '../sheet/typedSheet'
-import { takenRows, type TakenReading, withoutLast, withReading } from './rows'
+import { takenRows, type TakenReading, unitsNoted, withoutLast, withReading } from './rows'
 
 const KG = { column: 'readings', unit: 'kg' }
 const at = (second: number) => `2026-11-29T10:42:0${second}.000Z`
@@ -106,6 +106,15 @@ test('the first reading says the unit; an instrument that says none is in that o
   expect(silent.readings.split('\n')).toHaveLength(2)
   const known = { ...EMPTY_SAMPLE, columns: [{ ...columnNamed('mass', 'number'), unit: 'g' }] }
   expect(put(known, taken('15', 1, { unitOfReading: '' })).columns[0]!.unit).toBe('g')
+})
+
+test('units of the lot are noted with the readings that count', () => {
+  const two = put(put(EMPTY_SAMPLE, taken('14.932', 1)), taken('15.010', 2, { unit: 'north 51' }))
+  const three = put(two, taken('15.020', 3, { unit: '' }))
+  expect(unitsNoted(three)).toEqual(['49', 'north 51'])
+  expect(unitsNoted({ ...three, setAside: [{ row: 0, reason: 'torn', by: '' }] })).toEqual(['north 51'])
+  expect(unitsNoted({ ...three, kind: 'summary' })).toEqual([])
+  expect(unitsNoted({ ...EMPTY_SAMPLE, readings: '14.9\n15' })).toEqual([])
 })
 
 test('the last one is taken back where it was taken here, and not where it was typed or set aside', () => {

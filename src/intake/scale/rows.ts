@@ -82,6 +82,17 @@ export function takenRows(sample: SampleDraft): readonly WithReading[] {
   })
 }
 
+/** The units of the lot that are noted with readings that are not set aside, row by row. */
+export function unitsNoted(sample: SampleDraft): readonly string[] {
+  const at = sample.columns.findIndex(({ name }) => name === WITH_READING.unit)
+  if (sample.kind !== 'typed' || at < 0) return []
+  const aside = new Set(sample.setAside.map(({ row }) => row))
+  return typedCells(sample).flatMap((row, place) => {
+    const unit = row[at]?.trim() ?? ''
+    return unit === '' || aside.has(place) ? [] : [unit]
+  })
+}
+
 /** Takes the last row out, where it was taken from an instrument and is not set aside. */
 export function withoutLast(sample: SampleDraft): Pick<SampleDraft, 'readings'> | undefined {
   const rows = typedCells(sample)

@@ -2,6 +2,7 @@
 
 import { chakra, Flex } from '@chakra-ui/react'
 import { departures } from '@/desk/planKept'
+import { unitsNoted } from '@/intake/scale/rows'
 import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
 import { lockedPlanWords, notChosenAfter, planKeptWords } from '@/words/en/lockedPlanWords'
 import { DownloadLink } from '../DownloadLink'
@@ -28,10 +29,10 @@ export function LockedPlanNote({ plan }: Readonly<{ plan: PlanOnTrail }>) {
 
 /** Whether the plan was kept, once there is a finding; `isAsked` where an opponent asks. */
 export function PlanKept({ plan, isAsked = false }: Readonly<{ plan: PlanOnTrail; isAsked?: boolean }>) {
-  const { found, census, control } = useWorkbench()
+  const { found, census, control, first } = useWorkbench()
   const answered = found ?? census ?? control
   if (!answered) return null
-  const gone = departures(plan.plan, plan.place, answered)
+  const gone = departures(plan.plan, plan.place, answered, unitsNoted(first.sample.draft))
   return (
     <Note>
       {planKeptWords(plan, gone)} {isAsked ? notChosenAfter(plan, gone) : lockedPlanWords(plan)}

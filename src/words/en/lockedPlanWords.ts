@@ -9,6 +9,9 @@ import { METHOD_WORDS } from './methods'
 import { aGap, powerWords, statedGap, unitsWords } from './planWords'
 import { fieldWords, instantWords, spoken } from './trailWords'
 
+/** So many units are named. */
+const FEW_UNITS = 5
+
 /** What a plan takes for one of its claims: "35 units, by the t-test at 5 %, find a shortfall of 0.1 kg with a power of 90.8 %". */
 function takenWords({ claim, test, gap, power }: PlannedClaim, units: number): string {
   const hypotheses = deriveHypotheses(claim, 'auto')
@@ -69,6 +72,13 @@ function departureWords(one: Departure, { claim, test }: PlannedClaim): string {
       return 'a test was planned, and none was made'
     case 'units':
       return `${unitsWords(test.method, claim, one.planned)} planned, ${formatFull(one.tested)} tested`
+    case 'drawn': {
+      const few = one.others.slice(0, FEW_UNITS).map((unit) => `“${unit}”`)
+      const more = one.others.length - few.length
+      const said = [...few, ...(more > 0 ? [`${formatCount(more)} more`] : [])]
+      const others = said.length > 0 ? `, and noted besides are ${said.join(', ')}` : ''
+      return `of the ${formatCount(one.planned)} units drawn ${formatCount(one.tested)} are noted with readings${others}`
+    }
     case 'value': {
       const shown = (value: unknown) => shownInFull(value as number, displayOf(claim, 0))
       return `the claimed value was planned as ${shown(one.planned)} and is ${shown(one.tested)}`
