@@ -1,7 +1,18 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import path from 'node:path'
 import { By, Key } from 'selenium-webdriver'
-import { click, follow, type Look, press, see, textOf, type, untilSaved, violationsAt } from './browser'
+import {
+  choose,
+  click,
+  follow,
+  type Look,
+  press,
+  see,
+  textOf,
+  type,
+  untilSaved,
+  violationsAt,
+} from './browser'
 import { startJourney, step } from './journey'
 import { kill, launch, STARTING_MS, until } from './server'
 
@@ -95,6 +106,8 @@ test('a reading is taken by Enter where it stands still, once, with what goes wi
     await press(driver, 'Tare')
     await see(driver, 'tare', STANDING)
   })
+  await choose(driver, 'Instrument from the register', 'bench scale 3')
+  await see(driver, 'With each reading goes “bench scale 3”', 'main')
   expect(await violationsAt(driver, LOOKS)).toEqual([])
   await press(driver, 'Take the last one back')
   await see(driver, /^Next: unit \d+\. 0 of 30 taken/, NEXT)

@@ -8,10 +8,10 @@ import { ProblemLines } from '@/ui/ProblemLines'
 import { formatCount } from '@/words/figures'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { InstrumentChoice } from './InstrumentChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
 import { GroupsFields } from '@/ui/sample/GroupsFields'
+import { InstrumentChoice } from '@/ui/sample/InstrumentChoice'
 
 const RANDOM_WORDS = {
   unknown: 'nobody has said whether at random',

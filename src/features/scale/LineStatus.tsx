@@ -4,6 +4,8 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { QuietButton } from '@/ui/Button'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
+import { InstrumentChoice } from '@/ui/sample/InstrumentChoice'
+import { useSample } from '@/ui/sample/SampleProvider'
 import { useIsHere } from '@/ui/useIsHere'
 import { listenToMachine, listenToSerial, openSerial, serialHere } from './sources'
 import type { Line, useLine } from './useLine'
@@ -41,6 +43,7 @@ export function Instrument({
   // What is on a port of this browser is set at the instrument.
   const [isOnPort, setOnPort] = useState(false)
   const isHere = useIsHere()
+  const { draft } = useSample()
   const serial = isHere ? serialHere() : undefined
   const connect = async () => {
     try {
@@ -76,7 +79,11 @@ export function Instrument({
       borderColor="rule"
       paddingTop="12px"
     >
-      <Flex gap="8px 10px" wrap="wrap" align="center" marginTop="6px">
+      <p>
+        With each reading goes {draft.instrument && `“${draft.instrument}”, and `}what the instrument calls
+        itself: <InstrumentChoice />
+      </p>
+      <Flex gap="8px 10px" wrap="wrap" align="center" marginTop="10px">
         {!isOnPort && (
           <>
             <QuietButton type="button" onClick={() => void command('tare')}>

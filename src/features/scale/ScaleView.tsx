@@ -14,6 +14,7 @@ import {
   oddWords,
   shownWords,
   STANDING_WORDS,
+  takenWithWords,
 } from '@/words/en/scaleWords'
 import { Button, QuietButton } from '@/ui/Button'
 import { PageTitle } from '@/ui/PageTitle'
@@ -58,7 +59,8 @@ export function ScaleView({
     taking.take({
       ...{ text: reading.text, unitOfReading: reading.unit, unit: next ?? '' },
       tare: tare && tare.value !== 0 ? [tare.text, tare.unit].filter(Boolean).join(' ') : '',
-      ...{ at: new Date().toISOString(), instrument },
+      at: new Date().toISOString(),
+      instrument: takenWithWords(first.sample.draft.instrument, instrument),
     })
   // What lies on it when the draw is done is no unit of it.
   const isOn = isAutomatic && (units.length === 0 || next !== undefined)

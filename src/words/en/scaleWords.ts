@@ -42,6 +42,10 @@ export const FIRST_BY_HAND =
 export const shownWords = ({ text, unit }: Readonly<{ text: string; unit: string }>): string =>
   [text.replace('-', '−'), unit].filter(Boolean).join('\u202f')
 
+/** With what a reading is taken: the entry of the register, and what the instrument calls itself. */
+export const takenWithWords = (entry: string, ownName: string): string =>
+  entry === '' || ownName === '' ? entry || ownName : `${entry} (it calls itself: ${ownName})`
+
 /** What was taken: "Taken: 14.932 kg as reading 4, unit 49." */
 export const takenWords = (shown: string, place: number, unit: string): string =>
   `Taken: ${shown} as reading ${formatCount(place)}${unit === '' ? '' : `, unit ${unit}`}.`

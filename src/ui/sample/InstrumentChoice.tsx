@@ -2,9 +2,9 @@
 
 import { useEffect, useState } from 'react'
 import { ofInstrument, type RegisteredInstrument } from '@/desk/instrument'
-import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { TextLink } from '@/ui/TextLink'
-import { useSample } from '@/ui/sample/SampleProvider'
+import { InlineChoice } from '../inline/InlineChoice'
+import { TextLink } from '../TextLink'
+import { useSample } from './SampleProvider'
 
 /** What a sample was measured with, from the office's register: what stands there is taken over as it stands. */
 export function InstrumentChoice() {
