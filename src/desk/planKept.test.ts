@@ -116,6 +116,7 @@ test('units that are noted with readings are those of the draw, each once', () =
   const drawn = ['south 4', 'north 1', 'north 2', 'south 1', 'south 3', 'south 2']
   const noted = (units: readonly string[]) => departed(READINGS, MASS, 6, units)
   expect(noted(drawn)).toEqual([])
+  expect(noted(['north 1'])).toEqual([{ what: 'drawn', planned: 6, tested: 1, others: [] }])
   expect(noted(drawn.slice(1))).toEqual([{ what: 'drawn', planned: 6, tested: 5, others: [] }])
   expect(noted([...drawn, 'north 2', '4'])).toEqual([
     { what: 'drawn', planned: 6, tested: 6, others: ['north 2', '4'] },

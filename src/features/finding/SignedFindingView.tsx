@@ -7,6 +7,10 @@ import { asksForControl } from '@/answers/claim'
 import { type ClaimDocument, type ClaimResult, isControl, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
+import { departures } from '@/desk/planKept'
+import type { SampleDraft } from '@/desk/sampleDraft'
+import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
+import { unitsNoted } from '@/intake/scale/rows'
 import { displayOf, shownValue } from '@/words/display'
 import { formatFull, formatFullPValue, formatNumber, formatPValue, formatPercent } from '@/words/figures'
 import { CORE_VERSION } from '@/claims/terms/version'
@@ -14,6 +18,7 @@ import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingW
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
+import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import { METHOD_WORDS } from '@/words/en/methods'
 import type { Signature } from '@/desk/signature'
 import { signatureWords } from '@/words/en/signatureWords'
@@ -35,6 +40,7 @@ type Verified = Readonly<{
   }>
   signed: Readonly<{
     claim: Readonly<{ draft: ClaimDraft }>
+    samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
     document: ClaimDocument
     result: ClaimResult
   }>
@@ -45,7 +51,11 @@ type Verified = Readonly<{
 }>
 
 /** A finding as it was signed, and whether it still comes to the same figures. */
-export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: string; verified: Verified }>) {
+export function SignedFindingView({
+  claimId,
+  verified,
+  plan,
+}: Readonly<{ claimId: string; verified: Verified; plan: PlanOnTrail | undefined }>) {
   const { row, signed } = verified
   const { document, result, claim } = signed
   const { finding } = result
@@ -63,6 +73,7 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
     ...('items' in finding ? (finding.items ?? []) : []),
     'beside' in finding ? finding.beside : undefined,
     finding.basis,
+    plan && planWords(plan, signed),
     ...(isControl(result) ? result.warnings.map(({ message }) => message) : []),
   ]
   return (
@@ -119,6 +130,13 @@ export function SignedFindingView({ claimId, verified }: Readonly<{ claimId: str
       </Box>
     </Main>
   )
+}
+
+/** What was kept, in what was signed, of the plan that was locked for the claim. */
+function planWords(plan: PlanOnTrail, signed: Verified['signed']): string {
+  const { draft } = signed.samples.find(({ id }) => id === signed.claim.draft.sampleId) ?? {}
+  const gone = departures(plan.plan, plan.place, signed, draft ? unitsNoted(draft) : [])
+  return `${planKeptWords(plan, gone)} ${lockedPlanWords(plan)}`
 }
 
 /** What a test came to, with the decimals chosen for the claim. */

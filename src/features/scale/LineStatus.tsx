@@ -10,6 +10,7 @@ import { useIsHere } from '@/ui/useIsHere'
 import { listenToMachine, listenToSerial, openSerial, serialHere } from './sources'
 import type { Line, useLine } from './useLine'
 
+const COMMANDS = { tare: 'Tare', zero: 'Zero' } as const
 const SPEEDS = { 1200: '1200', 2400: '2400', 4800: '4800', 9600: '9600', 19200: '19200' } as const
 
 /** Whether the instrument is there, which it is, and what of it was not understood. */
@@ -31,6 +32,17 @@ export function LineStatus({ line: { isThere, instrument, unknown } }: Readonly<
   )
 }
 
+/** What the register says of the instrument goes with the sample, and its name with each reading. */
+function OfRegister() {
+  const { draft } = useSample()
+  return (
+    <p>
+      With each reading goes {draft.instrument && `“${draft.instrument}”, and `}what the instrument calls
+      itself: <InstrumentChoice />
+    </p>
+  )
+}
+
 /** What the instrument is told, and how another one is listened to. */
 export function Instrument({
   onListen,
@@ -43,7 +55,6 @@ export function Instrument({
   // What is on a port of this browser is set at the instrument.
   const [isOnPort, setOnPort] = useState(false)
   const isHere = useIsHere()
-  const { draft } = useSample()
   const serial = isHere ? serialHere() : undefined
   const connect = async () => {
     try {
@@ -54,7 +65,7 @@ export function Instrument({
       onProblem(`The port was not opened: ${error instanceof Error ? error.message : String(error)}`)
     }
   }
-  const command = async (what: 'tare' | 'zero') => {
+  const command = async (what: string) => {
     try {
       const answer = await fetch('/api/scale', {
         method: 'POST',
@@ -79,21 +90,14 @@ export function Instrument({
       borderColor="rule"
       paddingTop="12px"
     >
-      <p>
-        With each reading goes {draft.instrument && `“${draft.instrument}”, and `}what the instrument calls
-        itself: <InstrumentChoice />
-      </p>
+      <OfRegister />
       <Flex gap="8px 10px" wrap="wrap" align="center" marginTop="10px">
-        {!isOnPort && (
-          <>
-            <QuietButton type="button" onClick={() => void command('tare')}>
-              Tare
+        {!isOnPort &&
+          Object.entries(COMMANDS).map(([what, words]) => (
+            <QuietButton key={what} type="button" onClick={() => void command(what)}>
+              {words}
             </QuietButton>
-            <QuietButton type="button" onClick={() => void command('zero')}>
-              Zero
-            </QuietButton>
-          </>
-        )}
+          ))}
         {serial && (
           <>
             <QuietButton type="button" onClick={() => void connect()}>

@@ -51,8 +51,7 @@ export function ScaleView({
   const { first } = useWorkbench()
   const [isAutomatic, setAutomatic] = useState(false)
   const taking = useTaking()
-  const draw = plan?.plan.draw
-  const units = draw ? unitsNamed(draw) : []
+  const units = plan?.plan.draw ? unitsNamed(plan.plan.draw) : []
   const taken = new Set(takenRows(first.sample.draft).map(({ unit }) => unit))
   const next = units.find((unit) => !taken.has(unit))
   const put = (reading: Reading, { tare, instrument }: Line) =>

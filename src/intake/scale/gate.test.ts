@@ -39,6 +39,10 @@ test('an instrument that does not say whether it stands still does after three s
   ])
 })
 
+test('a unit may weigh little, where the first one does', () => {
+  expect(standings(['stable 0.004 kg', 'stable 0 kg', 'stable 0.003 kg'])).toEqual(['new', 'empty', 'new'])
+})
+
 test('what a unit weighs is not known before one was taken', () => {
   const gate = new Gate()
   expect(gate.isSure).toBe(false)

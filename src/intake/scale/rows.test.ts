@@ -49,6 +49,9 @@ test('what was typed before stays, each reading in its row, and its name', () =>
   expect(takenRows(more)).toHaveLength(1)
   // The same reading is set aside, one row further up.
   expect(more.setAside.map(({ row }) => row)).toEqual([1])
+  // Also where the column has a name of its own, as the list's first line says another.
+  const named = { ...list, columns: [{ ...columnNamed('weight', 'number'), unit: 'kg' }] }
+  expect(put(named, taken('15.010', 1)).columns[0]).toMatchObject({ name: 'mass', unit: 'kg' })
   const sheet: SampleDraft = {
     ...EMPTY_SAMPLE,
     columns: [columnNamed('shift', 'text'), columnNamed('mass', 'number')],

@@ -48,9 +48,11 @@ test('whether it was kept is told line by line', () => {
     { what: 'untested' },
     { what: 'drawn', planned: 30, tested: 24, others: [] },
     { what: 'drawn', planned: 1200, tested: 0, others: ['1', '2', '3', '4', '5', '6', 'x'] },
+    { what: 'drawn', planned: 7, tested: 7, others: ['1', '2', '3', '4', '5', '6'] },
+    { what: 'drawn', planned: 7, tested: 7, others: ['8'] },
   ])
   expect(plain(words)).toBe(
-    'Not as planned: 30 units planned, 24 tested; the relation was planned as “at least” and is “more than”; the claimed value was planned as 15 kg and is 14.9 kg; the method was planned as “t test” and is “sign test”; the known standard deviation was planned as “nothing” and is “0.2”; the significance level was planned as “0.05” and is “0.1”; a test was planned, and none was made; of the 30 units drawn 24 are noted with readings; of the 1,200 units drawn 0 are noted with readings, and noted besides are “1”, “2”, “3”, “4”, “5”, 2 more.',
+    'Not as planned: 30 units planned, 24 tested; the relation was planned as “at least” and is “more than”; the claimed value was planned as 15 kg and is 14.9 kg; the method was planned as “t test” and is “sign test”; the known standard deviation was planned as “nothing” and is “0.2”; the significance level was planned as “0.05” and is “0.1”; a test was planned, and none was made; of the 30 units drawn 24 are noted with readings; of the 1,200 units drawn 0 are noted with readings, and noted besides are “1”, “2”, “3”, “4”, “5”, 2 more; of the 7 units drawn 7 are noted with readings, and noted besides are “1”, “2”, “3”, “4”, “5”, 1 more; of the 7 units drawn 7 are noted with readings, and noted besides are “8”.',
   )
 })
 

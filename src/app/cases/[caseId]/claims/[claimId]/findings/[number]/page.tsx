@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { SignedFindingView } from '@/features/finding/SignedFindingView'
+import { readTold } from '@/server/claim/readClaim'
 import { readCase } from '@/server/docket/docket'
 import { verifyFinding } from '@/server/finding/readFinding'
 import { caseTitle, crumbsOfCase } from '@/ui/caseTitle'
@@ -19,6 +20,7 @@ export default async function SignedFindingPage({ params }: Props) {
   const verified = await verifyFinding(claimId, number)
   const ownCase = verified?.signed.claim.caseId === caseId ? await readCase(caseId) : undefined
   if (!verified || !ownCase) notFound()
+  const { plan } = await readTold(claimId)
   return (
     <>
       <PageHeader
@@ -28,7 +30,7 @@ export default async function SignedFindingPage({ params }: Props) {
           { text: `Signed finding ${number}` },
         ]}
       />
-      <SignedFindingView claimId={claimId} verified={verified} />
+      <SignedFindingView claimId={claimId} verified={verified} plan={plan} />
     </>
   )
 }
