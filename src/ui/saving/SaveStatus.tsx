@@ -2,6 +2,7 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Button, QuietButton } from '../Button'
+import type { SaveState } from './Keeper'
 import { SaveLine } from './SaveLine'
 import type { Saving } from './useSaving'
 
@@ -33,11 +34,15 @@ const Head = chakra('th', {
   },
 })
 
+/** Of what is saved the later is told. */
+function isGraver(one: SaveState, other: SaveState): boolean {
+  if (one.kind === 'saved' && other.kind === 'saved') return (one.at ?? '') > (other.at ?? '')
+  return GRAVITY.indexOf(one.kind) > GRAVITY.indexOf(other.kind)
+}
+
 /** Whether everything is stored as it stands here; where another window changed it, both versions and which is to stand. */
 export function SaveStatus({ savings }: Readonly<{ savings: readonly Saving[] }>) {
-  const gravest = savings.reduce((worst, one) =>
-    GRAVITY.indexOf(one.state.kind) > GRAVITY.indexOf(worst.state.kind) ? one : worst,
-  )
+  const gravest = savings.reduce((worst, one) => (isGraver(one.state, worst.state) ? one : worst))
   if (gravest.state.kind !== 'changed-elsewhere') return <SaveLine state={gravest.state} />
   return (
     <>
