@@ -46,8 +46,9 @@ test('a unit may weigh little, where the first one does', () => {
 test('what a unit weighs is not known before one was taken', () => {
   const gate = new Gate()
   expect(gate.isSure).toBe(false)
-  gate.take({ value: 14.9 })
+  gate.take({ value: 0.4 })
   expect(gate.isSure).toBe(true)
+  gate.take({ value: 14.9 })
   // An empty pan whose zero has drifted counts as empty then.
   const drifted = readScaleLine('stable 0.003 kg')
   expect(drifted.is === 'reading' && gate.next(drifted)).toBe('empty')

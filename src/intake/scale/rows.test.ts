@@ -16,12 +16,13 @@ function put(sample: SampleDraft, reading: TakenReading, claim = KG): SampleDraf
 test('readings come one behind the other, each with what goes with it', () => {
   const two = put(put(EMPTY_SAMPLE, taken('14.932', 1)), taken('15.010', 2, { unit: 'north 51', tare: '' }))
   expect(two.readings).toBe(`14.932\t49\t0.125 kg\t${at(1)}\tScale 3\n15.010\tnorth 51\t\t${at(2)}\tScale 3`)
-  expect(two.columns.map(({ name, unit, kind }) => [name, unit, kind])).toEqual([
-    ['readings', 'kg', 'number'],
-    ['unit of the lot', '', 'text'],
-    ['tare', '', 'text'],
-    ['taken at', '', 'text'],
-    ['taken with', '', 'text'],
+  expect(two.columns.map(({ name, unit, kind, isKindSaid }) => [name, unit, kind, isKindSaid])).toEqual([
+    ['readings', 'kg', 'number', undefined],
+    // Also where all of them look like numbers.
+    ['unit of the lot', '', 'text', true],
+    ['tare', '', 'text', true],
+    ['taken at', '', 'text', true],
+    ['taken with', '', 'text', true],
   ])
   expect(takenRows(two).map(({ unit, at: when }) => [unit, when])).toEqual([
     ['49', at(1)],
