@@ -27,13 +27,6 @@ await withWorkbench(async (driver) => {
   }
   await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', SIZE)
   await colours('light')
-  await driver.executeScript('scrollTo(0, 0)')
-  await take('workbench')
-  for (const section of ['conditions', 'test', 'cross-examination', 'finding']) {
-    await driver.executeScript(`document.getElementById("${section}").scrollIntoView()`)
-    await take(`workbench-${section}`)
-  }
-  await driver.executeScript('scrollTo(0, 0)')
   const there = (xpath) => driver.wait(until.elementLocated(By.xpath(xpath)), PATIENCE_MS)
   const follow = async (words) => {
     const link = await driver.wait(until.elementLocated(By.partialLinkText(words)), PATIENCE_MS)
@@ -45,6 +38,22 @@ await withWorkbench(async (driver) => {
       if (error.name !== 'StaleElementReferenceError') throw error
       await follow(words)
     }
+  }
+  const press = async (words) => (await there(`//button[contains(., "${words}")]`)).click()
+  await follow('Docket')
+  await press('Clear them away')
+  await there('//button[contains(., "Lay out the winter heating audit")]')
+  await driver.executeScript('scrollTo(0, 0)')
+  await take('welcome')
+  await press('Lay out the winter heating audit')
+  await follow('Brackwater pellet sacks')
+  await follow('Mean net mass')
+  await driver.wait(until.elementLocated(By.css('[data-testid=claim-line]')), PATIENCE_MS)
+  await driver.executeScript('scrollTo(0, 0)')
+  await take('workbench')
+  for (const section of ['conditions', 'test', 'cross-examination', 'finding']) {
+    await driver.executeScript(`document.getElementById("${section}").scrollIntoView()`)
+    await take(`workbench-${section}`)
   }
   await driver.executeScript('scrollTo(0, 0)')
   await follow('The whole sample')
@@ -104,12 +113,12 @@ await withWorkbench(async (driver) => {
   await (await there('//summary[contains(., "Lock the plan")]')).click()
   await (await there('//*[@aria-label="Signed by"]')).sendKeys('A. Inspector')
   await (await there('//*[@aria-label="Subject of a new case"]')).sendKeys('Sacks of line 5')
-  await (await there('//button[contains(., "Open it and lock the plan")]')).click()
+  await press('Open it and lock the plan')
   const scale = spawn(process.execPath, [path.join(ROOT, 'scripts/scale.mjs'), '--pace', '2500'])
   await follow('Take readings at a scale')
   await there('//*[@data-testid="standing"][.="It stands still"]')
-  await (await there('//button[contains(., "Take it")]')).click()
-  await (await there('//button[contains(., "Take each as it stands still")]')).click()
+  await press('Take it')
+  await press('Take each as it stands still')
   await there('//*[@data-testid="next"][contains(., "12 of 30 taken")]')
   await take('scale')
   scale.kill()
@@ -121,8 +130,6 @@ await withWorkbench(async (driver) => {
   await there('//h2[.="Summary of findings"]')
   await driver.executeScript('scrollTo(0, 0)')
   await take('report')
-  await driver.executeScript('document.getElementById("claim-1-pictures").scrollIntoView()')
-  await take('report-pictures')
   await follow('WH-014')
   await follow('Trail')
   await there('//*[contains(., "The chain holds")]')
