@@ -141,6 +141,48 @@ test('a reading is taken by Enter where it stands still, once, with what goes wi
   })
 })
 
+/** Puts a port in the place of those of the browser: `say` is what comes over it, `garble` breaks its stream, `pull` ends it. */
+const SERIAL_PORT = `
+  let stream
+  const port = {
+    open: async (how) => { window.opened = how; renew() },
+    close: async () => { window.isClosed = true },
+  }
+  const renew = () => { port.readable = new ReadableStream({ start: (controller) => { stream = controller } }) }
+  window.say = (...bytes) => stream.enqueue(new Uint8Array(bytes))
+  window.garble = () => { const broken = stream; renew(); broken.error(new Error('framing')) }
+  window.pull = () => { port.readable = null; stream.error(new Error('gone')) }
+  Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } })`
+
+test('an instrument on a serial port of the browser is heard, over what the line garbles and until it is pulled out', async () => {
+  const { driver } = journey
+  await driver.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source: SERIAL_PORT })
+  startScale('--pace', '20000')
+  await toScale(30)
+  await choose(driver, 'Bits a second', '1200')
+  await press(driver, 'An instrument on a serial port')
+  await see(driver, 'An instrument that does not say its name', 'main')
+  expect(await driver.executeScript('return opened')).toEqual({ baudRate: 1200 })
+  const say = (text: string) => driver.executeScript('say(...arguments[0])', [...Buffer.from(text)])
+  // A line of its own kind, in pieces; it stands still once it was said three times.
+  await say('N  14,9')
+  await say('32 kg\r\nN  14,932 kg\r\n')
+  await see(driver, 'It is moving', STANDING)
+  await say('N  14,932 kg\r\n')
+  await see(driver, 'It stands still', STANDING)
+  await press(driver, 'Take it (Enter)')
+  await see(driver, 'Taken: 14.932 kg as reading 1, unit ', SAID)
+  await driver.executeScript('garble()')
+  await say('N 0,000 kg\r\nN 0,000 kg\r\nN 0,000 kg\r\n')
+  await see(driver, 'It counts as empty', STANDING)
+  await driver.executeScript('pull()')
+  await see(driver, 'No instrument answers', 'main')
+  await until(() => driver.executeScript<boolean>('return window.isClosed === true'), 10_000)
+  await untilSaved(driver)
+  const [row] = await stored()
+  expect(row!.slice(0, 2)).toEqual(['14.932', expect.stringMatching(/^\d+$/)])
+})
+
 test('of 200 readings none is lost, though the server is killed twice', async () => {
   const { driver } = journey
   startScale('--pace', '500', '--dropouts', '0.01')

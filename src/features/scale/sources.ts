@@ -30,8 +30,8 @@ export function listenToMachine(tell: Tell): () => void {
 type SerialPort = Readonly<{
   open: (how: Readonly<{ baudRate: number }>) => Promise<void>
   close: () => Promise<void>
-  readable: ReadableStream<Uint8Array>
-  writable: WritableStream<Uint8Array>
+  /** Another one after each error on the line; null once the port is gone. */
+  readable: ReadableStream<Uint8Array> | null
 }>
 type Serial = Readonly<{ requestPort: () => Promise<SerialPort> }>
 
@@ -46,26 +46,39 @@ export async function openSerial(serial: Serial, baudRate: number): Promise<Seri
   return port
 }
 
-/** The instrument on a port of this browser, until the port ends or it is given up. */
+/** The instrument on a port of this browser, until the port is gone or it is given up. */
 export function listenToSerial(port: SerialPort, tell: Tell): () => void {
-  const reader = port.readable.getReader()
-  const decoder = new TextDecoder()
+  let isOver = false
+  let reader: ReadableStreamDefaultReader<Uint8Array> | undefined
   const read = async () => {
-    const lines = new Lines()
-    tell({ isThere: true })
+    // What the line garbled ends a stream, and the port has another one; without one it was pulled out.
+    while (port.readable && !isOver) {
+      reader = port.readable.getReader()
+      tell({ isThere: true })
+      isOver = await hearOut(reader, tell)
+      reader.releaseLock()
+    }
+    tell({ isThere: false })
+    await port.close()
+  }
+  // A port that is gone already can't be closed.
+  void read().catch(() => undefined)
+  return () => {
+    isOver = true
+    void reader?.cancel().catch(() => undefined)
+  }
+}
+
+/** Tells of every line of a stream. @returns whether it came to its end; else it broke */
+async function hearOut(reader: ReadableStreamDefaultReader<Uint8Array>, tell: Tell): Promise<boolean> {
+  const [lines, decoder] = [new Lines(), new TextDecoder()]
+  try {
     for (;;) {
       const { value, done } = await reader.read()
-      if (done) break
+      if (done) return true
       for (const line of lines.add(decoder.decode(value, { stream: true }))) tell({ line })
     }
+  } catch {
+    return false
   }
-  void read()
-    // A plug that was pulled.
-    .catch(() => undefined)
-    .finally(() => {
-      tell({ isThere: false })
-      reader.releaseLock()
-      void port.close().catch(() => undefined)
-    })
-  return () => void reader.cancel().catch(() => undefined)
 }
