@@ -75,6 +75,21 @@ async function stored(): Promise<readonly (readonly string[])[]> {
   return readings === '' ? [] : readings.split('\n').map((line) => line.split('\t'))
 }
 
+const LEFT_BEHIND = {
+  ...{ text: '14.9', unitOfReading: 'kg', unit: '7', tare: '' },
+  ...{ at: '2026-11-29T10:42:00.000Z', instrument: '' },
+}
+
+/** What this browser keeps of readings that are not stored yet; or puts others in their place. */
+async function journal(others?: readonly object[]): Promise<unknown> {
+  const kept = await journey.driver.executeScript<string | null>(
+    'const key = `true-weight-taken-${arguments[0]}`; if (arguments[1]) localStorage.setItem(key, arguments[1]); return localStorage.getItem(key)',
+    await sampleId(),
+    others ? JSON.stringify(others) : null,
+  )
+  return JSON.parse(kept ?? '[]')
+}
+
 test('a reading is taken by Enter where it stands still, once, with what goes with it, and taken back', async () => {
   const { driver } = journey
   // Slow enough that each state can be seen before the next.
@@ -114,24 +129,23 @@ test('a reading is taken by Enter where it stands still, once, with what goes wi
   await untilSaved(driver)
   expect(await stored()).toEqual([])
   await step('what was taken and not stored is back when the page is', async () => {
-    await driver.executeScript(
-      'localStorage.setItem(`true-weight-taken-${arguments[0]}`, arguments[1])',
-      await sampleId(),
-      JSON.stringify([
-        {
-          text: '14.9',
-          unitOfReading: 'kg',
-          unit: '7',
-          tare: '',
-          at: '2026-11-29T10:42:00.000Z',
-          instrument: '',
-        },
-      ]),
-    )
+    await journal([LEFT_BEHIND])
     await driver.navigate().refresh()
     await see(driver, 'One reading that was taken here before and not stored is back.', SAID)
     await untilSaved(driver)
-    expect(await stored()).toEqual([['14.9', '7', '', '2026-11-29T10:42:00.000Z', '']])
+    expect(await stored()).toEqual([['14.9', '7', '', LEFT_BEHIND.at, '']])
+    expect(await journal()).toEqual([])
+  })
+  await step('what can not be put back is told of, and kept when others are stored', async () => {
+    const other = { ...LEFT_BEHIND, unitOfReading: 'g', at: '2026-11-29T10:43:00.000Z' }
+    await journal([other])
+    await driver.navigate().refresh()
+    await see(driver, 'The instrument shows g, and the readings here are in kg', '[role=alert]')
+    await press(driver, 'Take the last one back')
+    await see(driver, 'The last reading was taken back.', SAID)
+    await untilSaved(driver)
+    expect(await stored()).toEqual([])
+    expect(await journal()).toEqual([other])
   })
   await step('without an instrument that is said, and nothing is taken', async () => {
     scale!.kill()

@@ -20,6 +20,10 @@ export function readJournal(sampleId: string): readonly TakenReading[] {
 }
 
 export function writeJournal(sampleId: string, taken: readonly TakenReading[]): void {
-  if (taken.length === 0) localStorage.removeItem(keyOf(sampleId))
-  else localStorage.setItem(keyOf(sampleId), JSON.stringify(taken))
+  try {
+    if (taken.length === 0) localStorage.removeItem(keyOf(sampleId))
+    else localStorage.setItem(keyOf(sampleId), JSON.stringify(taken))
+  } catch {
+    // A browser that keeps nothing, or is full: the server stores what is taken all the same.
+  }
 }

@@ -1,9 +1,10 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useEffect, useEffectEvent, useState } from 'react'
 import { type TakenReading, takenRows, withoutLast, withReading } from '@/intake/scale/rows'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import { backWords, notTakenWords, takenWords } from '@/words/en/scaleWords'
+import type { Sample } from '@/ui/sample/SampleProvider'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { readJournal, writeJournal } from './journal'
 
@@ -39,8 +40,7 @@ export function useTaking(): Readonly<{
   // What was taken before the page was left, or the machine gave out, and not stored by then.
   useEffect(() => {
     const timer = setTimeout(() => {
-      const known = new Set(takenRows(sample.draft).map(({ at }) => at))
-      const lost = readJournal(sample.id).filter(({ at }) => !known.has(at))
+      const lost = keepLost(sample)
       if (lost.length > 0 && put(sample.draft, lost)) setTold({ said: backWords(lost.length), problem: '' })
     })
     return () => clearTimeout(timer)
@@ -48,10 +48,11 @@ export function useTaking(): Readonly<{
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [])
   const { state } = sample.saving
+  const onStored = useEffectEvent(() => keepLost(sample))
   useEffect(() => {
     // Of a page that stored nothing yet it is not known that what it kept is stored.
-    if (state.kind === 'saved' && state.at !== undefined) writeJournal(sample.id, [])
-  }, [state, sample.id])
+    if (state.kind === 'saved' && state.at !== undefined) onStored()
+  }, [state])
 
   const left = withoutLast(sample.draft)
   return {
@@ -78,6 +79,14 @@ export function useTaking(): Readonly<{
       }),
     complain: (problem) => setTold(({ said }) => ({ said, problem })),
   }
+}
+
+/** Keeps of the journal what is not in the sample: what could not be put back stays there for the next time. */
+function keepLost({ id, draft }: Pick<Sample, 'id' | 'draft'>): readonly TakenReading[] {
+  const known = new Set(takenRows(draft).map(({ at }) => at))
+  const lost = readJournal(id).filter(({ at }) => !known.has(at))
+  writeJournal(id, lost)
+  return lost
 }
 
 const forget = (sampleId: string, at: string) =>
