@@ -104,6 +104,13 @@ export default defineConfig([
       'max-lines': ['error', { max: 250, skipBlankLines: true }],
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-unused-vars': ['warn', { ignoreRestSiblings: true }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportDeclaration[source.value='zod'][importKind='value'] > ImportSpecifier",
+          message: "Write import * as z from 'zod': a bundle holds all of it otherwise, with every language.",
+        },
+      ],
     },
   },
   {

@@ -12,7 +12,7 @@ const FORBIDDEN: readonly Case[] = [
   ['src/desk/a.ts', "import { a } from '@/words/figures'"],
   ['src/pictures/a.ts', "import { a } from '@/words/figures'"],
   ['src/words/a.ts', "import { a } from '@/answers/check'"],
-  ['src/statistics/describe/a.ts', "import { z } from 'zod'"],
+  ['src/statistics/describe/a.ts', "import * as z from 'zod'"],
   ['src/statistics/describe/a.ts', "import { a } from '@/claims/terms/claim'"],
   ['src/intake/a.ts', "import { a } from '@/answers/check'"],
   ['src/claims/a.ts', "import { a } from '../intake/number'"],
@@ -30,7 +30,7 @@ const FORBIDDEN: readonly Case[] = [
 const ALLOWED: readonly Case[] = [
   [
     'src/claims/a.ts',
-    "import { z } from 'zod'\nimport { a } from '../outcome'\nimport { b } from '@/statistics/describe/moments'",
+    "import * as z from 'zod'\nimport { a } from '../outcome'\nimport { b } from '@/statistics/describe/moments'",
   ],
   ['src/features/docket/actions.ts', "import { a } from '@/server/docket/docket'"],
   [

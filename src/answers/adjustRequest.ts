@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ADJUSTMENTS, adjustPValues } from '@/statistics/adjust/adjust'
 import { success } from '@/claims/terms/outcome'
 import { type Answered, answered } from './answered'

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import { z } from 'zod'
+import * as z from 'zod'
 import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
 import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type CriticalValues, criticalValues } from '@/statistics/inference/criticalValues'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { describe, type Description } from '@/statistics/describe/describe'
 import { failure, success } from '@/claims/terms/outcome'
 import { problems } from '@/claims/terms/problems'

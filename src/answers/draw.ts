@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Draw, type Drawn, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'

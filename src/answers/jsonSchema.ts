@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { adjustRequestSchema } from './adjustRequest'
 import { describeRequestSchema } from './describeRequest'
 import { contentRequestSchema } from '@/claims/terms/contentRequest'

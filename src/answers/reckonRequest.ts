@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { MAX_UNITS } from '@/claims/terms/request'
 
 /** Degrees of freedom and shapes between which every figure keeps its digits and comes at once. */

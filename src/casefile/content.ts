@@ -1,6 +1,6 @@
 import { MAX_JWS } from '@/desk/signature'
 import { createHash } from 'node:crypto'
-import { z } from 'zod'
+import * as z from 'zod'
 import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
 import { claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { OUTCOMES } from '@/claims/finding'

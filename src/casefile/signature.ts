@@ -1,5 +1,5 @@
 import { compactVerify, calculateJwkThumbprint, EmbeddedJWK, decodeProtectedHeader, type JWK } from 'jose'
-import { z } from 'zod'
+import * as z from 'zod'
 import {
   type FindingStatement,
   findingStatementSchema,

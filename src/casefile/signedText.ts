@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { PARAMETERS } from '@/claims/terms/names'
 import { parseJson } from '@/desk/parseJson'
 

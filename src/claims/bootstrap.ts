@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { median } from '@/statistics/describe/quantile'
 import { ends, holds, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { ContentDocument } from './terms/contentRequest'
 import { contentFiguresSchema } from './terms/contentResult'
 import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { censusOf } from './census'
 import { conditionsFor } from './conditions/conditions'
 import { reportedInterval } from './intervalFigures'

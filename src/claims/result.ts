@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { type METHOD_DEFINITIONS, methodOf, methodsFor, type PARAMETER_DEFINITIONS, parameterOf } from './all'

@@ -3,7 +3,6 @@ import { once } from 'node:events'
 import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
 import { type Answer, answer } from '@/answers/answer'
-import { summary } from '@/answers/summary'
 
 const BYTE_ORDER_MARK = /^\ufeff/
 
@@ -16,14 +15,15 @@ export async function answerLines(
   streams: Readonly<{ input: Readable; output: Writable; style: 'json' | 'pretty' }>,
 ): Promise<0 | 1> {
   const { input, output, style } = streams
+  // Words for people are read only where they are wanted.
+  const written = style === 'pretty' ? (await import('@/answers/summary')).summary : JSON.stringify
   let isRefused = false
   for await (const line of createInterface({ input, crlfDelay: Infinity })) {
     const text = line.replace(BYTE_ORDER_MARK, '')
     if (text.trim() === '') continue
     const result = answerTo(text)
     isRefused ||= !result.ok
-    const written = style === 'pretty' ? summary(result) : JSON.stringify(result)
-    if (!output.write(`${written}\n`)) await once(output, 'drain')
+    if (!output.write(`${written(result)}\n`)) await once(output, 'drain')
   }
   return isRefused ? 1 : 0
 }

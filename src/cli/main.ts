@@ -1,11 +1,7 @@
 import { parseArgs } from 'node:util'
 import type { Answer } from '@/answers/answer'
-import { requestJsonSchema } from '@/answers/jsonSchema'
 import type { Outcome } from '@/claims/terms/outcome'
-import { summary } from '@/answers/summary'
 import { answerLines } from './answerLines'
-import { checkCsv } from './checkCsv'
-import { checkSpec, specificationSummary } from './checkSpec'
 import { openInput } from './openInput'
 import type { Verdict } from './verify'
 
@@ -102,26 +98,31 @@ export async function main(args: readonly string[]): Promise<number> {
     const { csv, pretty, help, keys, authority, ...options } = values
     const [command, file = '-', ...more] = positionals
     if (help) return print(USAGE)
-    if (command === 'schema' && positionals.length === 1)
+    // What a command needs beside checks is read only where it is asked for: reading it takes longer than a check.
+    if (command === 'schema' && positionals.length === 1) {
+      const { requestJsonSchema } = await import('@/answers/jsonSchema')
       return print(JSON.stringify(requestJsonSchema(), null, 2))
+    }
     if (command === 'verify' && positionals.length === 2) {
       const { verify } = await import('./verify')
       return printVerdict(await verify(file, { keys, authority }))
     }
     if (command === 'report' && positionals.length === 2) {
-      // Read only where it is wanted: what makes reports takes longer to load than all the rest.
       const { writeReport } = await import('./report')
       return printReport(await writeReport(file, options))
     }
     if (command !== 'check' || more.length > 0 || keys !== undefined || authority !== undefined)
       return refuse(USAGE)
     if (csv !== undefined && options.spec !== undefined && positionals.length === 1) {
+      const { checkSpec, specificationSummary } = await import('./checkSpec')
       const answered = await checkSpec({ csv, ...options })
       print(pretty ? specificationSummary(answered) : JSON.stringify(answered))
       return answered.ok && answered.specification.every(({ answer }) => answer?.ok) ? 0 : 1
     }
-    if (csv !== undefined && positionals.length === 1)
-      return printAnswer(await checkCsv({ csv, ...options }), pretty)
+    if (csv !== undefined && positionals.length === 1) {
+      const { checkCsv } = await import('./checkCsv')
+      return await printAnswer(await checkCsv({ csv, ...options }), pretty)
+    }
     if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)
     const input = await openInput(file)
     return await answerLines({ input, output: process.stdout, style: pretty ? 'pretty' : 'json' })
@@ -130,8 +131,9 @@ export async function main(args: readonly string[]): Promise<number> {
   }
 }
 
-function printAnswer(answer: Answer, pretty: boolean): number {
-  print(pretty ? summary(answer) : JSON.stringify(answer))
+async function printAnswer(answer: Answer, pretty: boolean): Promise<number> {
+  const text = pretty ? (await import('@/answers/summary')).summary(answer) : JSON.stringify(answer)
+  print(text)
   return answer.ok ? 0 : 1
 }
 

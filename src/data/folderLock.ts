@@ -16,7 +16,7 @@ import {
 import { hostname } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import { z } from 'zod'
+import * as z from 'zod'
 
 const LOCK_FILE = 'in-use.json'
 /** Longer than another process takes between reading a stale lock and removing it. */

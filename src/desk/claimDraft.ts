@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { keptRowsSchema } from './rowCondition'
 import { DECIMAL_MARKS, storedText } from './typed'
 import { parameterOf } from '@/claims/all'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { planRequestSchema } from '@/claims/plan/planRequest'
 import { METHODS } from '@/claims/terms/names'

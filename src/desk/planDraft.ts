@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { addressWith, type AddressWords, draftFromWords, type Fields, wordsOf } from './addressWords'
 import { methodOf } from '@/claims/all'
 import type { Method } from '@/claims/terms/names'

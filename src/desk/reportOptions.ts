@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** How numbers are written: 1,234.5 or 1 234,5. */
 export const LANGUAGES = ['point', 'comma'] as const

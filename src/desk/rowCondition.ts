@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { storedText } from './typed'
 
 export const CONDITION_RELATIONS = [

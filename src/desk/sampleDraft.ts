@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { READ_RULES } from '@/claims/terms/entries'
 import { madeColumnSchema } from './madeColumn'
 import { DECIMAL_MARKS, storedText } from './typed'

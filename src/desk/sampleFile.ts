@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** A file as it was handed in. */
 export const sampleFileSchema = z.strictObject({

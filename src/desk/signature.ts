@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { storedText } from './typed'
 
 const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)

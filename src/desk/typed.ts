@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 export const DECIMAL_MARKS = ['point', 'comma'] as const
 export type DecimalMark = (typeof DECIMAL_MARKS)[number]

@@ -150,6 +150,7 @@ test('columns that are pasted among the readings go the way of a sheet', async (
     await choose(driver, 'Column of the readings', 'mass')
     await seeMean('4', '12.550 kg')
     await see(driver, '4 of 4 rows', '#evidence')
+    await untilSaved(driver)
   })
   await step('columns with spaces are asked about', async () => {
     await driver.navigate().refresh()

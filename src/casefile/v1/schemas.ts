@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /**
  * The records of a case file of version 1, as they stood when it was the newest. Nothing here is shared with today's schemas,

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { mapEnds } from '@/statistics/inference/interval'
 import type { EffectQuestion, EffectSizeFigures } from '../terms/definition'
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { studentT } from '@/statistics/distributions/studentT'
 import { clusterMean } from '@/statistics/describe/clusterMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { studentT } from '@/statistics/distributions/studentT'
 import { stratifiedMean } from '@/statistics/describe/stratifiedMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import { contentSchema } from '../terms/contentRequest'
 import { claimSchema, evidenceSchema, testSchema } from '../terms/request'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { MadeProcedure, ParameterDefinition } from '../terms/definition'
 import type { MeasuredSample } from '../terms/sample'
 import { designMethod } from '../terms/design'

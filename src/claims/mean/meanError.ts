@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { normal } from '@/statistics/distributions/normal'
 import { studentT } from '@/statistics/distributions/studentT'
 import type { Worked } from '../terms/definition'

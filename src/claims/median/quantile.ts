@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { median } from '@/statistics/describe/quantile'
 import type { Alternative } from '@/statistics/inference/alternative'
 import type { MethodDefinition } from '../terms/definition'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { allotted } from '@/statistics/resampling/allotted'
 import { randomWords } from '@/statistics/numeric/random'
 import { unitsDrawnBy } from '@/statistics/resampling/drawUnits'

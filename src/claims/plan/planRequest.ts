@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { methodOf, methodsFor, parameterOf } from '../all'
 import { type Method, METHODS } from '../terms/names'
 import type { PlanOfParameter } from '../terms/definition'

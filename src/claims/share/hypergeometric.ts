@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { hypergeometric as hypergeometricDistribution } from '@/statistics/distributions/hypergeometric'
 import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'

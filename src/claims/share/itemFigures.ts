@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { normal } from '@/statistics/distributions/normal'
 import { toleranceFactor, type ToleranceQuestion, toleranceRank } from '@/statistics/inference/toleranceLimit'
 import type { Claim } from '../terms/claim'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { chiSquare as chiSquareDistribution } from '@/statistics/distributions/chiSquare'
 import { pivotProcedure } from '@/statistics/inference/pivot'
 import { powerOfChiSquare } from '@/statistics/power/spreadPower'

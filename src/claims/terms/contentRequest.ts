@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { entriesSchema } from './entries'
 import { DRAWN, INDEPENDENT } from './sample'
 import { controlPlanSchema } from './controlPlan'

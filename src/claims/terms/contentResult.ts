@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { CONTENT_UNITS } from './contentUnits'
 import { controlPlanSchema } from './controlPlan'
 

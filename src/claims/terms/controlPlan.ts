@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { numberOf, productOf, rational, upToStep } from '@/statistics/numeric/rational'
 
 const positive = z.number().positive()

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /**
  * How entries are read that can be read in several ways, or only with a sign taken off: somebody said so, and the text stays as

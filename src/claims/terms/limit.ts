@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Burden } from './relations'
 
 export const LIMIT_SIDES = ['at-least', 'at-most'] as const

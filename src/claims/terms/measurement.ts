@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** What is known of the instrument, in the unit of the readings: standard uncertainties, not expanded ones. */
 export const measurementSchema = z.strictObject({

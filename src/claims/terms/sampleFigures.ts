@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { median } from '@/statistics/describe/quantile'
 import type { Limit } from './limit'
 import type { MeasuredSample, Sample, SampleKind } from './sample'

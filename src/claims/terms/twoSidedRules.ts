@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { ExactRules } from '@/statistics/inference/exactCount'
 
 /** What a two-sided exact test adds up: every outcome no likelier than the one seen, or twice the smaller tail. */

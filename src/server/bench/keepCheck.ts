@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import { BENCH_IDS, type BenchCheck, benchCheckSchema } from '@/desk/bench'
 import { caseWordsSchema } from '@/desk/caseWords'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { claimDraftSchema } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { findSample } from '@/data/sampleRepository'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { CASE_STATES, type CaseState, type CaseWords, caseWordsSchema } from '@/desk/caseWords'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { claimDraftSchema, samplesNamed } from '@/desk/claimDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { changeBetween } from '@/desk/trail/change'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type Draw, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { parseJson } from '@/desk/parseJson'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { ClaimResult } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'

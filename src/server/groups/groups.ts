@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import type { GroupsResult } from '@/answers/groups'
 import type { LotsResult } from '@/answers/lots'
 import type { CheckError } from '@/claims/checkAnswer'

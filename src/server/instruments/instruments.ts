@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion, listRegister } from '@/data/register'
 import { EMPTY_INSTRUMENT, instrumentSchema, type RegisteredInstrument } from '@/desk/instrument'

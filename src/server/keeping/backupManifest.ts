@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */

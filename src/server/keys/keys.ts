@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { keysOf, readKeyStatement } from '@/casefile/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { addKeyEntry, holdRegister, listKeyEntries } from '@/data/keyRepository'

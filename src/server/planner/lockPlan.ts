@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'

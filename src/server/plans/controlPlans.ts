@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { faultIn, R87 } from '@/claims/terms/controlPlan'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion, listRegister } from '@/data/register'

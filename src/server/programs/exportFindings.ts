@@ -1,6 +1,6 @@
 import 'server-only'
 import writeXlsxFile from 'write-excel-file/node'
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type CaseWithClaims, type DocketQuestion, findCase, findCases } from '@/data/caseRepository'
 import { harmlessCell } from '@/intake/sheet/csvText'

@@ -1,5 +1,5 @@
 import 'server-only'
-import { z } from 'zod'
+import * as z from 'zod'
 import { asksForControl } from '@/answers/claim'
 import { type ClaimAnswer, type ClaimDocument, isControl, isTested } from '@/claims/checkAnswer'
 import { OUTCOMES } from '@/claims/finding'

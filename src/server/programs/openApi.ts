@@ -1,6 +1,6 @@
 import 'server-only'
 import { storedText } from '@/desk/typed'
-import { z } from 'zod'
+import * as z from 'zod'
 import { caseWordsSchema, CASE_STATES } from '@/desk/caseWords'
 import { OUTCOMES } from '@/claims/finding'
 import { claimDraftSchema } from '@/desk/claimDraft'

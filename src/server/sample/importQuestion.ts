@@ -1,6 +1,6 @@
 import 'server-only'
 import { parseJson } from '@/desk/parseJson'
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import { DECIMAL_MARKS } from '@/desk/typed'
 import { DATE_ORDERS } from '@/intake/reading/date'

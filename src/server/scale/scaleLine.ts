@@ -1,6 +1,6 @@
 import 'server-only'
 import net from 'node:net'
-import { z } from 'zod'
+import * as z from 'zod'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { Lines } from '@/intake/scale/line'
 import { readInput } from '../input'

@@ -1,6 +1,6 @@
 import { refusalOf } from '@/ownSite'
 import { backUpTo, isKeeper, restoreFrom } from '@/server/keeping/keeper'
-import { z } from 'zod'
+import * as z from 'zod'
 import { readInput } from '@/server/input'
 import { answerWith, readBody } from '@/server/programs/answer'
 

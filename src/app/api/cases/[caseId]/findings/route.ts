@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { exportFindings, FINDING_FORMATS } from '@/server/programs/exportFindings'
 import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'

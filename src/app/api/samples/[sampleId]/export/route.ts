@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'
 import { EXPORT_PARTS, exportSample } from '@/server/sample/exportSample'
