@@ -14,7 +14,8 @@ export const INTERVAL_NAMES: Readonly<Record<'auto' | IntervalName, string>> = {
   score: 'the score test inverted',
 }
 
-const OTHER_INTERVALS: Readonly<Record<string, string>> = {
+const ALL_INTERVALS: Readonly<Record<string, string>> = {
+  ...INTERVAL_NAMES,
   f: 'F',
   'cluster-t': 't by clusters',
   'stratified-t': 't by layers',
@@ -28,10 +29,7 @@ const OTHER_INTERVALS: Readonly<Record<string, string>> = {
 }
 
 /** The method of an interval, as a result names it, in words. */
-export function intervalMethodWords(method: string): string {
-  const names: Readonly<Record<string, string>> = { ...INTERVAL_NAMES, ...OTHER_INTERVALS }
-  return names[method] ?? method
-}
+export const intervalMethodWords = (method: string): string => ALL_INTERVALS[method] ?? method
 
 export const SIDES_WORDS: Readonly<Record<IntervalSides, string>> = {
   'two-sided': 'two-sided',
