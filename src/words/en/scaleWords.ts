@@ -18,7 +18,7 @@ export const STANDING_WORDS = {
 
 /** Why what the instrument shows is no reading that can be taken. */
 export const NOT_TAKEN = {
-  moving: 'It is still moving. Take it when it stands still.',
+  moving: 'It was still moving, and nothing was taken. Take it when it stands still.',
   empty:
     'What it shows is nothing, or less than a tenth of the last reading, and counts as an empty pan. Put a unit on it first.',
   taken: 'This one is taken already. Take it off the instrument before the next one.',
