@@ -140,7 +140,7 @@ export async function studyClaims(
       fromTrail: fromTrail(
         toldByTrail(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
         answered,
-        samples.flatMap(({ id, draft: of }) => (id === draft.sampleId ? unitsNoted(of) : [])),
+        samples.flatMap(({ id, draft: of }) => (id === draft.sampleId ? unitsNoted(of, draft.column) : [])),
       ),
       reading,
       ...(checked ? { checked } : {}),

@@ -189,12 +189,22 @@ test('an instrument on a serial port of the browser is heard, over what the line
   await driver.executeScript('garble()')
   await say('N 0,000 kg\r\nN 0,000 kg\r\nN 0,000 kg\r\n')
   await see(driver, 'It counts as empty', STANDING)
+  await say('N 15,010 kg\r\nN 15,010 kg\r\nN 15,010 kg\r\n')
+  await see(driver, 'It stands still', STANDING)
+  await press(driver, 'Take it (Enter)')
+  await see(driver, 'Taken: 15.010 kg as reading 2, unit ', SAID)
   await driver.executeScript('pull()')
   await see(driver, 'No instrument answers', 'main')
   await until(() => driver.executeScript<boolean>('return window.isClosed === true'), 10_000)
   await untilSaved(driver)
   const [row] = await stored()
   expect(row!.slice(0, 2)).toEqual(['14.932', expect.stringMatching(/^\d+$/)])
+  await follow(driver, 'The claim')
+  await see(
+    driver,
+    'Not as planned: 30 units planned, 2 tested; of the 30 units drawn 2 are noted with readings.',
+    '#finding',
+  )
 })
 
 test('of 200 readings none is lost, though the server is killed twice', async () => {

@@ -134,8 +134,10 @@ export function SignedFindingView({
 
 /** What was kept, in what was signed, of the plan that was locked for the claim. */
 function planWords(plan: PlanOnTrail, signed: Verified['signed']): string {
-  const { draft } = signed.samples.find(({ id }) => id === signed.claim.draft.sampleId) ?? {}
-  const gone = departures(plan.plan, plan.place, signed, draft ? unitsNoted(draft) : [])
+  const { sampleId, column } = signed.claim.draft
+  const sample = signed.samples.find(({ id }) => id === sampleId)
+  const noted = sample ? unitsNoted(sample.draft, column) : []
+  const gone = departures(plan.plan, plan.place, signed, noted)
   return `${planKeptWords(plan, gone)} ${lockedPlanWords(plan)}`
 }
 

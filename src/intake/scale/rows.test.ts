@@ -115,10 +115,14 @@ test('the first reading says the unit; an instrument that says none is in that o
 test('units of the lot are noted with the readings that count', () => {
   const two = put(put(EMPTY_SAMPLE, taken('14.932', 1)), taken('15.010', 2, { unit: 'north 51' }))
   const three = put(two, taken('15.020', 3, { unit: '' }))
-  expect(unitsNoted(three)).toEqual(['49', 'north 51'])
-  expect(unitsNoted({ ...three, setAside: [{ row: 0, reason: 'torn', by: '' }] })).toEqual(['north 51'])
-  expect(unitsNoted({ ...three, kind: 'summary' })).toEqual([])
-  expect(unitsNoted({ ...EMPTY_SAMPLE, readings: '14.9\n15' })).toEqual([])
+  const noted = (change: Partial<SampleDraft>, column = 'readings') =>
+    unitsNoted({ ...three, ...change }, column)
+  expect(noted({})).toEqual(['49', 'north 51'])
+  expect(noted({ setAside: [{ row: 0, reason: 'torn', by: '' }] })).toEqual(['north 51'])
+  expect(noted({ readings: three.readings.replace('14.932', '') })).toEqual(['north 51'])
+  expect(noted({}, 'mass')).toEqual([])
+  expect(noted({ kind: 'summary' })).toEqual([])
+  expect(noted({ columns: [], readings: '14.9\n15' })).toEqual([])
 })
 
 test('the last one is taken back where it was taken here, and not where it was typed or set aside', () => {

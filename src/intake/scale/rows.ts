@@ -82,14 +82,19 @@ export function takenRows(sample: SampleDraft): readonly WithReading[] {
   })
 }
 
-/** The units of the lot that are noted with readings that are not set aside, row by row. */
-export function unitsNoted(sample: SampleDraft): readonly string[] {
-  const at = sample.columns.findIndex(({ name }) => name === WITH_READING.unit)
-  if (sample.kind !== 'typed' || at < 0) return []
+/**
+ * The units of the lot that are noted with readings that are not set aside, row by row.
+ *
+ * @param column - of the readings
+ */
+export function unitsNoted(sample: SampleDraft, column: string): readonly string[] {
+  const placeOf = (wanted: string) => sample.columns.findIndex(({ name }) => name === wanted)
+  const [at, reading] = [placeOf(WITH_READING.unit), placeOf(column)]
+  if (sample.kind !== 'typed' || at < 0 || reading < 0) return []
   const aside = new Set(sample.setAside.map(({ row }) => row))
   return typedCells(sample).flatMap((row, place) => {
-    const unit = row[at]?.trim() ?? ''
-    return unit === '' || aside.has(place) ? [] : [unit]
+    const [unit, read] = [row[at]?.trim() ?? '', row[reading]?.trim() ?? '']
+    return unit === '' || read === '' || aside.has(place) ? [] : [unit]
   })
 }
 

@@ -29,10 +29,10 @@ export function LockedPlanNote({ plan }: Readonly<{ plan: PlanOnTrail }>) {
 
 /** Whether the plan was kept, once there is a finding; `isAsked` where an opponent asks. */
 export function PlanKept({ plan, isAsked = false }: Readonly<{ plan: PlanOnTrail; isAsked?: boolean }>) {
-  const { found, census, control, first } = useWorkbench()
+  const { found, census, control, first, draft } = useWorkbench()
   const answered = found ?? census ?? control
   if (!answered) return null
-  const gone = departures(plan.plan, plan.place, answered, unitsNoted(first.sample.draft))
+  const gone = departures(plan.plan, plan.place, answered, unitsNoted(first.sample.draft, draft.column))
   return (
     <Note>
       {planKeptWords(plan, gone)} {isAsked ? notChosenAfter(plan, gone) : lockedPlanWords(plan)}
