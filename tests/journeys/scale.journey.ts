@@ -246,4 +246,7 @@ test('of 200 readings none is lost, though the server is killed twice', async ()
   }
   await follow(driver, 'The claim')
   await see(driver, 'As planned: what is claimed', '#finding')
+  await press(driver, 'Sign the finding')
+  await follow(driver, 'Signed finding 1')
+  await see(driver, 'As planned: what is claimed', 'main')
 }, 600_000)

@@ -2,11 +2,10 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Button, QuietButton } from '../Button'
-import type { SaveState } from './Keeper'
+import { gravestOf } from './gravest'
 import { SaveLine } from './SaveLine'
 import type { Saving } from './useSaving'
 
-const GRAVITY = ['saved', 'saving', 'changed-elsewhere', 'failed'] as const
 const Panel = chakra('section', {
   base: {
     position: 'absolute',
@@ -34,15 +33,9 @@ const Head = chakra('th', {
   },
 })
 
-/** Of what is saved the later is told. */
-function isGraver(one: SaveState, other: SaveState): boolean {
-  if (one.kind === 'saved' && other.kind === 'saved') return (one.at ?? '') > (other.at ?? '')
-  return GRAVITY.indexOf(one.kind) > GRAVITY.indexOf(other.kind)
-}
-
 /** Whether everything is stored as it stands here; where another window changed it, both versions and which is to stand. */
 export function SaveStatus({ savings }: Readonly<{ savings: readonly Saving[] }>) {
-  const gravest = savings.reduce((worst, one) => (isGraver(one.state, worst.state) ? one : worst))
+  const gravest = gravestOf(savings)
   if (gravest.state.kind !== 'changed-elsewhere') return <SaveLine state={gravest.state} />
   return (
     <>
