@@ -90,7 +90,7 @@ export function takenRows(sample: SampleDraft): readonly WithReading[] {
 export function unitsNoted(sample: SampleDraft, column: string): readonly string[] {
   const placeOf = (wanted: string) => sample.columns.findIndex(({ name }) => name === wanted)
   const [at, reading] = [placeOf(WITH_READING.unit), placeOf(column)]
-  if (sample.kind !== 'typed' || at < 0 || reading < 0) return []
+  if (sample.kind !== 'typed') return []
   const aside = new Set(sample.setAside.map(({ row }) => row))
   return typedCells(sample).flatMap((row, place) => {
     const [unit, read] = [row[at]?.trim() ?? '', row[reading]?.trim() ?? '']
@@ -103,7 +103,7 @@ export function withoutLast(sample: SampleDraft): Pick<SampleDraft, 'readings'> 
   const rows = typedCells(sample)
   const at = sample.columns.findIndex(({ name }) => name === WITH_READING.at)
   const last = rows.length - 1
-  const isTaken = at >= 0 && (rows[last]?.[at] ?? '') !== ''
+  const isTaken = (rows[last]?.[at] ?? '') !== ''
   if (!isTaken || sample.setAside.some(({ row }) => row === last)) return undefined
   return {
     readings: rows
