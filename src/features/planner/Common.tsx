@@ -36,12 +36,7 @@ export function Common({
     <Box as="section" aria-label="Lot and cost" borderTop="1px solid" borderColor="rule" paddingTop="12px">
       <Line>
         From a lot of {word('lotSize', 'Size of the lot', 'any number of')} units, drawn of{' '}
-        {word(
-          'layers',
-          'Layers of the lot',
-          'the whole of it, or of layers such as north = 400; south = 560',
-        )}
-        ; numbers with a{' '}
+        {word('layers', 'Layers of the lot', 'the whole, or north = 400; south = 560')}; numbers with a{' '}
         <InlineChoice
           label="Decimal mark"
           value={draft.decimalMark}
