@@ -24,7 +24,7 @@ function rootOf({ ofSample = {} }: MadeProcedure, { sampleSize }: MeasuredSample
 /** A population's mean. */
 export const mean: ParameterDefinition<'mean', 'measured', typeof effect> = {
   name: 'mean',
-  symbol: { text: 'μ', latex: '\\mu' },
+  symbol: 'μ',
   domain: { min: -Infinity, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,

@@ -5,7 +5,7 @@ import { isKnown } from '../terms/sample'
 /** A population's median. */
 export const median: ParameterDefinition<'median', 'measured', Record<never, never>> = {
   name: 'median',
-  symbol: { text: 'M', latex: 'M' },
+  symbol: 'M',
   domain: { min: -Infinity, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,

@@ -5,7 +5,7 @@ import type { ParameterDefinition } from '../terms/definition'
 /** How many events come, on average, to one unit of exposure. */
 export const rate: ParameterDefinition<'rate', 'events', typeof RATIO_SHAPE> = {
   name: 'rate',
-  symbol: { text: 'λ', latex: '\\lambda' },
+  symbol: 'λ',
   domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,

@@ -4,7 +4,7 @@ import { RATIO_SHAPE, ratioToClaimed } from '../effects/ratioEffect'
 /** The ratio of the variances of two populations, the first over the second. */
 export const varianceRatio: ParameterDefinition<'variance-ratio', 'two', typeof RATIO_SHAPE> = {
   name: 'variance-ratio',
-  symbol: { text: 'σ₁²/σ₂²', latex: '\\sigma_1^2 / \\sigma_2^2' },
+  symbol: 'σ₁²/σ₂²',
   domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: () => undefined,

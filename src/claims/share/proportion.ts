@@ -14,7 +14,7 @@ const effect = {
 /** The share of a population that has a property, from 0 to 1. */
 export const proportion: ParameterDefinition<'proportion', 'counted', typeof effect> = {
   name: 'proportion',
-  symbol: { text: 'p', latex: 'p' },
+  symbol: 'p',
   domain: { min: 0, max: 1, ends: 'in', codeAbove: 'share-above-one' },
   scale: 100,
   unitOf: () => undefined,

@@ -5,7 +5,7 @@ import { varianceOfWholeLot } from './scale'
 /** A population's standard deviation. */
 export const standardDeviation: ParameterDefinition<'standard-deviation', 'measured', typeof RATIO_SHAPE> = {
   name: 'standard-deviation',
-  symbol: { text: 'σ', latex: '\\sigma' },
+  symbol: 'σ',
   domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => unit,

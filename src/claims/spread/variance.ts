@@ -5,7 +5,7 @@ import { varianceOfWholeLot } from './scale'
 /** A population's variance, in the unit of the readings squared. */
 export const variance: ParameterDefinition<'variance', 'measured', typeof RATIO_SHAPE> = {
   name: 'variance',
-  symbol: { text: 'σ²', latex: '\\sigma^2' },
+  symbol: 'σ²',
   domain: { min: 0, max: Infinity, ends: 'out' },
   scale: 1,
   unitOf: (unit) => (/^\p{L}+$/u.test(unit) ? `${unit}²` : `(${unit})²`),

@@ -174,7 +174,7 @@ export type ParameterDefinition<
   Effect extends z.ZodRawShape = z.ZodRawShape,
 > = Readonly<{
   name: Name
-  symbol: Readonly<{ text: string; latex: string }>
+  symbol: string
   domain: Domain
   /** Its values are shown as they are, or in percent. */
   scale: 1 | 100

@@ -1,25 +1,14 @@
 'use client'
 
-import {
-  Chart,
-  type ChartOptions,
-  LinearScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  Tooltip,
-} from 'chart.js'
+import type { ChartOptions } from 'chart.js'
 import { memo, useMemo } from 'react'
 import { chakra } from '@chakra-ui/react'
 import { formatCount } from '@/words/figures'
 import { axisWords, tickStyle } from './axisWords'
 import type { ClaimLineFigures } from '@/pictures/claimLine'
 import { claimLineData } from './claimLineData'
-import { labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, labelPlugin)
 
 /** In pixels: with readings, without, and what the bound takes more. */
 const HEIGHTS = { readings: 220, bare: 112, bound: 56 } as const

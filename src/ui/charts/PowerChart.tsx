@@ -1,15 +1,12 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { Chart, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController } from 'chart.js'
+import type { ChartOptions } from 'chart.js'
 import { useMemo, useRef } from 'react'
 import { axisWords, tickStyle } from './axisWords'
 import { ChartHandle } from './ChartHandle'
-import { labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin)
 
 /** Of the picture, in pixels: what its axes and its margins take is fixed, so that the handle stands on the curve. */
 const [HEIGHT, ABOVE, BELOW, LEFT, RIGHT] = [300, 16, 30, 48, 44]

@@ -1,34 +1,11 @@
 'use client'
 
-import {
-  BarController,
-  BarElement,
-  Chart as ChartJs,
-  type ChartData,
-  type ChartOptions,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  ScatterController,
-  Tooltip,
-} from 'chart.js'
+import type { Chart, ChartData, ChartOptions } from 'chart.js'
 import { memo, useEffect, useMemo, useRef } from 'react'
 import type { Point, ReadingsPicture } from '@/pictures/readings'
 import { axisWords } from './axisWords'
 import { Picture } from './Picture'
 import { type Colours, useColours } from './useColours'
-
-ChartJs.register(
-  BarController,
-  BarElement,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  ScatterController,
-  Tooltip,
-)
 
 const HEIGHT = '170px'
 
@@ -60,7 +37,7 @@ export const ReadingsChart = memo(function ReadingsChart({
   onChoose: (row: number) => void
 }>) {
   const colours = useColours()
-  const chart = useRef<ChartJs | null>(null)
+  const chart = useRef<Chart | null>(null)
   const data = useMemo(() => colours && dataOf(picture, colours), [picture, colours])
   const drawing = useMemo(
     () => colours && data && { data, options: optionsOf({ picture, colours, words, pointing, onChoose }) },

@@ -1,24 +1,13 @@
 'use client'
 
-import {
-  Chart,
-  type ChartOptions,
-  LinearScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  type ScatterDataPoint,
-} from 'chart.js'
+import type { ChartOptions, ScatterDataPoint } from 'chart.js'
 import { memo, useMemo } from 'react'
 import type { SamplingPicture } from '@/pictures/samplingPicture'
 import { outlineOf, samplingShape, withArrow } from '@/pictures/samplingShape'
 import { axisWords, tickStyle } from './axisWords'
-import { type ChartLabel, labelPlugin } from './labelPlugin'
+import type { ChartLabel } from './labelPlugin'
 import { Picture } from './Picture'
-import { samplingPlugin } from './samplingPlugin'
 import { type Colours, useColours } from './useColours'
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin, samplingPlugin)
 
 const HEIGHT = '236px'
 /** Above the curve, as a part of its height: room for the labels. */

@@ -1,19 +1,15 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import { Chart, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController } from 'chart.js'
+import type { ChartOptions } from 'chart.js'
 import { useMemo, useRef } from 'react'
 import type { DistributionShape } from '@/pictures/distributionShape'
 import { outlineOf, samplingShape } from '@/pictures/samplingShape'
 import type { Ends } from '@/statistics/inference/interval'
 import { axisWords, tickStyle } from './axisWords'
 import { ChartHandle } from './ChartHandle'
-import { labelPlugin } from './labelPlugin'
 import { Picture } from './Picture'
-import { samplingPlugin } from './samplingPlugin'
 import { type Colours, useColours } from './useColours'
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, labelPlugin, samplingPlugin)
 
 const HEIGHT = 300
 /** Round the plot, in pixels: room for half a label, and for the handle. */

@@ -8,7 +8,7 @@ import { normal } from '@/statistics/distributions/normal'
 import { deriveHypotheses } from '@/claims/terms/hypotheses'
 import { claimTitle } from './claimTitle'
 import { claimLineWords } from './claimLineWords'
-import { hypothesisLatex, hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
+import { hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
@@ -135,18 +135,6 @@ test('the tolerance of a share is in percentage points', () => {
   expect(plain(result.finding.sentence)).toContain(
     'is within 7 percentage points below and 2 percentage points above 95 %.',
   )
-})
-
-test('a hypothesis in LaTeX keeps its unit, whatever signs that has', () => {
-  const latexOf = (parameter: Parameter, value: number, unit: string) => {
-    const hypotheses = deriveHypotheses({ parameter, relation: 'at-least', value }, 'auto')
-    if (!hypotheses.ok) throw new Error(hypotheses.problem.code)
-    return hypothesisLatex(hypotheses.value.null, unit)
-  }
-  expect(latexOf('mean', 15, 'kg')).toBe('\\mu\\;\\ge\\;\\text{15\\,kg}')
-  expect(latexOf('proportion', 0.95, '')).toBe('p\\;\\ge\\;\\text{95\\,\\%}')
-  expect(latexOf('variance', 0.09, 'mm')).toBe('\\sigma^2\\;\\ge\\;\\text{0.09\\,mm}^2\\text{}')
-  expect(latexOf('mean', 21, '°C')).toContain('^\\circ\\text{C}')
 })
 
 // A tenth of the lot: common practice, no source.

@@ -10,7 +10,7 @@ export function hypothesisSymbols(
   hypothesis: PointHypothesis | RangeHypothesis,
   unit: string | undefined,
 ): string {
-  const symbol = parameterOf(hypothesis.parameter).symbol.text
+  const symbol = parameterOf(hypothesis.parameter).symbol
   if (!('lower' in hypothesis)) {
     return `${symbol} ${hypothesis.relation} ${fullValue({ parameter: hypothesis.parameter, unit }, hypothesis.value)}`
   }
@@ -20,43 +20,6 @@ export function hypothesisSymbols(
   return hypothesis.relation === 'inside'
     ? `${lower} < ${symbol} < ${upper}`
     : `${symbol} ≤ ${lower} or ${symbol} ≥ ${upper}`
-}
-
-const LATEX: Readonly<Record<string, string>> = {
-  '≥': '\\ge',
-  '≤': '\\le',
-  '≠': '\\ne',
-  or: '\\text{ or }',
-}
-
-/** The same as LaTeX. */
-export function hypothesisLatex(
-  hypothesis: PointHypothesis | RangeHypothesis,
-  unit: string | undefined,
-): string {
-  const { text, latex } = parameterOf(hypothesis.parameter).symbol
-  return hypothesisSymbols(hypothesis, unit)
-    .split(' ')
-    .map(
-      (part) =>
-        (part === text ? latex : undefined) ??
-        LATEX[part] ??
-        (/^[<>=]$|^[a-zA-Z]$/.test(part) ? part : `\\text{${escaped(part)}}`),
-    )
-    .join('\\;')
-}
-
-/** What no text of LaTeX holds. */
-const OUTSIDE_TEXT: Readonly<Record<string, string>> = { '²': '^2', '³': '^3', '°': '^\\circ', µ: '\\mu' }
-
-/** What means something to LaTeX, as itself. */
-function escaped(text: string): string {
-  return text
-    .replace(/\\/g, '')
-    .replace(/[{}%$#&_]/g, '\\$&')
-    .replace(/[~^]/g, ' ')
-    .replaceAll('\u202f', '\\,')
-    .replace(/[²³°µ]/g, (letter) => `}${OUTSIDE_TEXT[letter]}\\text{`)
 }
 
 /** Which kind of test the alternative asks for. */
