@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import type { PlanDraft, PlanWanted } from '@/desk/planDraft'
+import type { PlanDraft } from '@/desk/planDraft'
 import { claimTitle } from '@/words/en/claimTitle'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { formatCount, formatFull } from '@/words/figures'
@@ -17,11 +17,8 @@ import {
 import { CopyButton } from '@/ui/CopyButton'
 import { DataTable } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
-import { InlineChoice } from '@/ui/inline/InlineChoice'
-import { InlineText } from '@/ui/inline/InlineText'
 import { type Found, type Planning, powerToFind } from '@/workers/planning'
 
-const WANTED = { units: 'how many units', power: 'the power', gap: 'the gap' } as const
 /** Parts of the gap that the table looks at beside it. */
 const PARTS = [0.5, 1, 1.5] as const
 const Large = chakra('p', {
@@ -34,44 +31,6 @@ const Large = chakra('p', {
     marginBlock: '6px 8px',
   },
 })
-
-/** Which of units, power and gap follows from the other two, and the units where they do not. */
-export function Wanted({
-  draft,
-  units,
-  onChange,
-}: Readonly<{
-  draft: PlanDraft
-  /** As they were worked out. */
-  units: number | undefined
-  onChange: (part: Partial<PlanDraft>) => void
-}>) {
-  return (
-    <Box>
-      Work out{' '}
-      <InlineChoice<PlanWanted>
-        label="What is worked out"
-        value={draft.wanted}
-        words={WANTED}
-        onChange={(wanted) => onChange({ wanted, units: draft.units || String(units ?? '') })}
-      />
-      {draft.wanted !== 'units' && (
-        <>
-          {' '}
-          of{' '}
-          <InlineText
-            label="Units taken"
-            placeholder="how many"
-            inputMode="decimal"
-            value={draft.units}
-            onChange={(text) => onChange({ units: text })}
-          />{' '}
-          units
-        </>
-      )}
-    </Box>
-  )
-}
 
 /** How many units it takes, and what so large a sample finds. */
 export function PlanFigures({

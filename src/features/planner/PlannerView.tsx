@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import type { AddressWords } from '@/desk/addressWords'
 import {
@@ -16,11 +17,15 @@ import { Main } from '@/ui/Main'
 import { useAddress } from '@/ui/useAddress'
 import { Common } from './Common'
 import type { Planning } from '@/workers/planning'
-import { LockPlan } from './LockPlan'
-import { PlanFigures, Wanted } from './PlanFigures'
-import { PlanPicture } from './PlanPicture'
 import { type PlanChange, PlanSentence } from './PlanSentence'
 import { usePlanning } from './usePlanning'
+import { Wanted } from './Wanted'
+
+// What is shown of a plan once it is worked out comes with it, so that the page can be written in sooner.
+const CostAndDraw = dynamic(() => import('./CostAndDraw').then((file) => file.CostAndDraw), { ssr: false })
+const LockPlan = dynamic(() => import('./LockPlan').then((file) => file.LockPlan), { ssr: false })
+const PlanFigures = dynamic(() => import('./PlanFigures').then((file) => file.PlanFigures), { ssr: false })
+const PlanPicture = dynamic(() => import('./PlanPicture').then((file) => file.PlanPicture), { ssr: false })
 
 /** How many units find the gap that matters, or what a number of them finds; for one claim, or for several at once. */
 export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
@@ -30,10 +35,7 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
   useAddress(addressOfPlan(draft))
   const worked = usePlanning(draft)
   const shown = worked?.draft ?? draft
-  const known: Planning = worked?.planning ?? {
-    common: { problems: [] },
-    claims: draft.claims.map(() => NOTHING),
-  }
+  const known = worked?.planning ?? unplanned(draft)
   /** Of a claim that is being changed, what it came to before; of one that was only moved up, its own. */
   const plannedOf = (claim: PlanClaim, place: number) => {
     const own = shown.claims.indexOf(claim)
@@ -96,7 +98,9 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
         >
           <Wanted draft={draft} units={known.units} onChange={change} />
           <PlanFigures draft={shown} planning={known} isOld={shown !== draft} />
-          <Common draft={draft} planning={known} onChange={change} />
+          <Common draft={draft} planning={known} onChange={change}>
+            <CostAndDraw planning={known} seed={draft.seed} onSeed={(seed) => change({ seed })} />
+          </Common>
           {shown === draft && <LockPlan draft={draft} planning={known} />}
         </Box>
       </Grid>
@@ -105,6 +109,12 @@ export function PlannerView({ asked }: Readonly<{ asked: AddressWords }>) {
 }
 
 const NOTHING = { read: { missing: [], problems: [] } } as const
+
+/** What is known of a plan before it is worked out. */
+const unplanned = ({ claims }: PlanDraft): Planning => ({
+  common: { problems: [] },
+  claims: claims.map(() => NOTHING),
+})
 
 /** Another claim of the same units, at the same level and power. */
 function another({ claims }: PlanDraft) {
