@@ -81,7 +81,7 @@ const coreRules = WHOLE_CORE.map((room) => {
     [`src/${room}/**/*.ts`],
     [
       forbidden(
-        room === 'statistics' ? '^(?!\\./|\\.\\./).+' : '^(?!\\./|\\.\\./|zod$|d3-|canonicalize$|@/).+',
+        room === 'statistics' ? '^(?!\\./|\\.\\./).+' : '^(?!\\./|\\.\\./|zod/|d3-|canonicalize$|@/).+',
         'The core imports nothing outside itself but zod, canonical JSON, and d3 for its pictures.',
       ),
       ...patternsFor(room, CORE[room]),
@@ -107,8 +107,12 @@ export default defineConfig([
       'no-restricted-syntax': [
         'error',
         {
-          selector: "ImportDeclaration[source.value='zod'][importKind='value'] > ImportSpecifier",
-          message: "Write import * as z from 'zod': a bundle holds all of it otherwise, with every language.",
+          selector: "ImportDeclaration[source.value='zod']",
+          message: "Write import * as z from 'zod/mini': it is a quarter as large, and made sooner.",
+        },
+        {
+          selector: "ImportDeclaration[source.value='zod/mini'][importKind='value'] > ImportSpecifier",
+          message: "Write import * as z from 'zod/mini': a bundle holds all of it otherwise, with every language.",
         },
       ],
     },

@@ -12,7 +12,7 @@ const FORBIDDEN: readonly Case[] = [
   ['src/desk/a.ts', "import { a } from '@/words/figures'"],
   ['src/pictures/a.ts', "import { a } from '@/words/figures'"],
   ['src/words/a.ts', "import { a } from '@/answers/check'"],
-  ['src/statistics/describe/a.ts', "import * as z from 'zod'"],
+  ['src/statistics/describe/a.ts', "import * as z from 'zod/mini'"],
   ['src/statistics/describe/a.ts', "import { a } from '@/claims/terms/claim'"],
   ['src/intake/a.ts', "import { a } from '@/answers/check'"],
   ['src/claims/a.ts', "import { a } from '../intake/number'"],
@@ -26,11 +26,13 @@ const FORBIDDEN: readonly Case[] = [
   ['src/features/docket/a.ts', "import { a } from '../case/CaseView'"],
   ['src/features/docket/a.ts', "import { a } from '@/server/docket/docket'"],
   ['src/app/a.ts', "import { a } from '@/claims/check'"],
+  ['src/desk/a.ts', "import * as z from 'zod'"],
+  ['src/desk/a.ts', "import { z } from 'zod/mini'"],
 ]
 const ALLOWED: readonly Case[] = [
   [
     'src/claims/a.ts',
-    "import * as z from 'zod'\nimport { a } from '../outcome'\nimport { b } from '@/statistics/describe/moments'",
+    "import * as z from 'zod/mini'\nimport { a } from '../outcome'\nimport { b } from '@/statistics/describe/moments'",
   ],
   ['src/features/docket/actions.ts', "import { a } from '@/server/docket/docket'"],
   [

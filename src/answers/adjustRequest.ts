@@ -1,14 +1,14 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { ADJUSTMENTS, adjustPValues } from '@/statistics/adjust/adjust'
 import { success } from '@/claims/terms/outcome'
 import { type Answered, answered } from './answered'
 
 /** P-values of several claims, to be adjusted for being tested together. */
 export const adjustRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   adjust: z.strictObject({
-    pValues: z.array(z.number().min(0).max(1)),
-    method: z.enum(ADJUSTMENTS).default('holm'),
+    pValues: z.array(z.number().check(z.minimum(0), z.maximum(1))),
+    method: z._default(z.enum(ADJUSTMENTS), 'holm'),
   }),
 })
 

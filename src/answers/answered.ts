@@ -3,7 +3,7 @@ import { failure, type Outcome } from '@/claims/terms/outcome'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { problems } from '@/claims/terms/problems'
 import { problemWords } from '@/words/en/problems'
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { idOf } from './idOf'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
 import { parseRequest } from '@/claims/terms/parseRequest'
@@ -21,7 +21,7 @@ export type Answered<K extends string, V> =
 export function answered<T, K extends string, V>(
   input: Readonly<{
     document: unknown
-    schema: z.ZodType<T>
+    schema: z.ZodMiniType<T>
     key: K
     figuresOf: (request: T) => Outcome<V, CheckProblem>
   }>,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { fieldsOf, type Field, type JsonSchema } from '@tests/document/fields'
 import { estimateRequestSchema } from '@/claims/estimate'
 import { planRequestSchema } from '@/claims/plan/planRequest'
@@ -47,7 +47,7 @@ const rowsOf = (heading: string) =>
 const named = (cell: string | undefined) => cell?.replaceAll('`', '') ?? ''
 const codesOf = (heading: string) => rowsOf(heading).map(([code]) => named(code))
 
-const schemaFields = (schema: z.ZodType, io: 'input' | 'output') =>
+const schemaFields = (schema: z.ZodMiniType, io: 'input' | 'output') =>
   fieldsOf(z.toJSONSchema(schema, { io }) as JsonSchema)
 const inOrder = (fields: Iterable<readonly [string, Field]>) =>
   Object.fromEntries([...fields].toSorted(([one], [other]) => (one < other ? -1 : 1)))
@@ -96,7 +96,7 @@ test.each([
     for (const [path, , , , meaning] of rows)
       expect([path, meaning]).toEqual([path, expect.stringMatching(/\w.*\.$/)])
     const told = rows.map(([path, is, need, where]) => [named(path), { is, need, where }] as const)
-    const elsewhere = schema === (checkResultSchema as z.ZodType) ? OF_OTHERS : TOLD_ELSEWHERE
+    const elsewhere = schema === (checkResultSchema as z.ZodMiniType) ? OF_OTHERS : TOLD_ELSEWHERE
     const known = [...schemaFields(schema, io)].filter(([path]) => !elsewhere.some(([own]) => own.test(path)))
     expect(inOrder(told as Iterable<readonly [string, Field]>)).toEqual(inOrder(known))
   },

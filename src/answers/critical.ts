@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type CriticalValues, criticalValues } from '@/statistics/inference/criticalValues'
@@ -13,10 +13,12 @@ const LEAST_LEVEL = 1e-300
 
 /** A distribution, and the levels at which its critical values are wanted. */
 export const criticalRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   critical: z.strictObject({
     distribution: distributionSchema,
-    levels: z.array(z.number().min(LEAST_LEVEL).lt(1)).min(1).max(MAX_LEVELS),
+    levels: z
+      .array(z.number().check(z.minimum(LEAST_LEVEL), z.lt(1)))
+      .check(z.minLength(1), z.maxLength(MAX_LEVELS)),
   }),
 })
 

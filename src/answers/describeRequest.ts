@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { describe, type Description } from '@/statistics/describe/describe'
 import { failure, success } from '@/claims/terms/outcome'
 import { problems } from '@/claims/terms/problems'
@@ -6,7 +6,7 @@ import { type Answered, answered } from './answered'
 
 /** Readings to be described, in the order in which they were taken. */
 export const describeRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   describe: z.strictObject({ values: z.array(z.number()) }),
 })
 

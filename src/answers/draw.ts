@@ -1,11 +1,11 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { type Draw, type Drawn, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type ClaimProblem, problems } from '@/claims/terms/problems'
 import { type Answered, answered } from './answered'
 
 /** Units of a lot, or of each of its layers, to be drawn at random, without putting back. */
-export const drawRequestSchema = z.strictObject({ id: z.string().optional(), draw: drawSchema })
+export const drawRequestSchema = z.strictObject({ id: z.optional(z.string()), draw: drawSchema })
 
 export type DrawAnswer = Answered<'draw', DrawFigures>
 export type DrawFigures =

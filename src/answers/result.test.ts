@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { CheckAnswer } from '@/claims/checkAnswer'

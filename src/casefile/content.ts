@@ -1,6 +1,6 @@
 import { MAX_JWS } from '@/desk/signature'
 import { createHash } from 'node:crypto'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
 import { claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { OUTCOMES } from '@/claims/finding'
@@ -10,18 +10,19 @@ import { TRAIL_ACTIONS } from '@/desk/trail/chain'
 import type { SampleSource } from '@/intake/claimDocument'
 
 const instant = z.iso.datetime()
-const revision = z.int().positive()
-const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
+const revision = z.int().check(z.positive())
+const sha256Text = z.string().check(z.regex(/^[0-9a-f]{64}$/))
 const trailHash = z.union([sha256Text, z.literal('')])
-const count = z.int().nonnegative()
+const count = z.int().check(z.nonnegative())
 
 /** A record whose missing keys take their defaults: those that were added after it was written. */
-function filled<Schema extends z.ZodType>(schema: Schema, defaults: object) {
-  return z.preprocess(
-    (value) =>
+function filled<Schema extends z.ZodMiniType>(schema: Schema, defaults: object) {
+  return z.pipe(
+    z.transform((value) =>
       typeof value === 'object' && value !== null && !Array.isArray(value)
         ? { ...defaults, ...value }
         : value,
+    ),
     schema,
   )
 }
@@ -63,7 +64,7 @@ export const sampleRecordSchema = z.strictObject({
   createdAt: instant,
   updatedAt: instant,
   draft: filled(sampleDraftSchema, EMPTY_SAMPLE),
-  file: sampleFileSchema.nullable(),
+  file: z.nullable(sampleFileSchema),
   columns: z.array(columnHeadSchema),
 })
 export type SampleRecord = Readonly<z.infer<typeof sampleRecordSchema>>
@@ -79,7 +80,7 @@ export type ContentSample = Omit<SampleRecord, 'columns'> &
 export const contentFindingSchema = z.strictObject({
   id: z.uuid(),
   claimId: z.uuid(),
-  number: z.int().positive(),
+  number: z.int().check(z.positive()),
   signedBy: z.string(),
   signedOn: z.string(),
   outcome: z.enum(OUTCOMES),
@@ -89,7 +90,7 @@ export const contentFindingSchema = z.strictObject({
   createdAt: instant,
   signed: z.string(),
   /** The signature by a key, a compact JWS; empty where it was signed by name alone. */
-  jws: z.string().max(MAX_JWS).default(''),
+  jws: z._default(z.string().check(z.maxLength(MAX_JWS)), ''),
 })
 export type ContentFinding = Readonly<z.infer<typeof contentFindingSchema>>
 
@@ -97,12 +98,12 @@ export type ContentFinding = Readonly<z.infer<typeof contentFindingSchema>>
 export const trailEntrySchema = z.strictObject({
   id: z.uuid(),
   caseId: z.uuid(),
-  number: z.int().positive(),
+  number: z.int().check(z.positive()),
   at: instant,
   who: z.string(),
   action: z.enum(TRAIL_ACTIONS),
-  claimId: z.uuid().nullable(),
-  sampleId: z.uuid().nullable(),
+  claimId: z.nullable(z.uuid()),
+  sampleId: z.nullable(z.uuid()),
   detail: z.string(),
   before: z.string(),
   after: z.string(),
@@ -113,7 +114,7 @@ export const trailEntrySchema = z.strictObject({
 export const manifestSchema = z.strictObject({
   kind: z.literal('true-weight-case-file'),
   /** Told apart before anything else is read: see `versions`. */
-  version: z.int().positive(),
+  version: z.int().check(z.positive()),
   coreVersion: z.string(),
   caseId: z.uuid(),
   trail: z.strictObject({ length: count, hash: trailHash }),

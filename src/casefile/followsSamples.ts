@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { EMPTY_SAMPLE, type SetAside, setAsideSchema } from '@/desk/sampleDraft'
 import type { SampleFile } from '@/desk/sampleFile'
 import type { TrailAction } from '@/desk/trail/chain'

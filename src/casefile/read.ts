@@ -1,5 +1,6 @@
 import { samplesNamed } from '@/desk/claimDraft'
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
+import '@/claims/terms/zod'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Column } from '@/intake/sheet/columns'

@@ -1,5 +1,5 @@
 import { compactVerify, calculateJwkThumbprint, EmbeddedJWK, decodeProtectedHeader, type JWK } from 'jose'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import {
   type FindingStatement,
   findingStatementSchema,
@@ -31,7 +31,7 @@ export type Signed<Statement> = Readonly<{ key: string; statement: Statement }>
  */
 async function readStatement<Statement>(
   jws: string,
-  schema: z.ZodType<Statement>,
+  schema: z.ZodMiniType<Statement>,
 ): Promise<Signed<Statement> | undefined> {
   try {
     if (jws.length > MAX_JWS) return undefined

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { PARAMETERS } from '@/claims/terms/names'
 import { parseJson } from '@/desk/parseJson'
 
@@ -14,11 +14,11 @@ const signedSchema = z.looseObject({
     .looseObject({
       ok: z.literal(true),
       coreVersion: z.string(),
-      kind: z.string().optional(),
-      test: z.looseObject({ method: z.string() }).optional(),
+      kind: z.optional(z.string()),
+      test: z.optional(z.looseObject({ method: z.string() })),
       finding: z.looseObject({ outcome: z.string(), sentence: z.string() }),
     })
-    .refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content'),
+    .check(z.refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content')),
   signedBy: z.string(),
   signedOn: z.string(),
 })

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import * as z from 'zod/mini'
 import {
   caseSchema,
   contentClaimSchema,
@@ -21,11 +21,11 @@ export const RECORDS = {
 } as const
 export type RecordKind = keyof typeof RECORDS
 
-const V2_SCHEMAS = { ...RECORDS, finding: contentFindingSchema.omit({ jws: true }) } as const
+const V2_SCHEMAS = { ...RECORDS, finding: z.omit(contentFindingSchema, { jws: true }) } as const
 
 type Version = Readonly<{
   /** What a record of this version has to be: frozen. */
-  schemas: { readonly [Kind in RecordKind]: z.ZodType }
+  schemas: { readonly [Kind in RecordKind]: z.ZodMiniType }
   /** Makes a record of the next version of it. */
   upgrade: (kind: RecordKind, record: unknown) => unknown
 }>

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { AT_ONCE, type Computing } from '@/answers/computing'
 import { requestJsonSchema } from '@/answers/jsonSchema'

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { median } from '@/statistics/describe/quantile'
 import { ends, holds, MIRRORED_SIDES } from '@/statistics/inference/interval'
 import type { PointQuestion, PointTest, Procedure } from '@/statistics/inference/procedure'
@@ -34,7 +34,7 @@ const LEAST: Readonly<Record<Resampled, number>> = {
 export const leastResampled = (parameter: Parameter): number => LEAST[parameter as Resampled]
 
 /** The estimates of the resamples, were the claimed value true, counted in stretches of one width. */
-const drawn = z.strictObject({ from: z.number(), width: z.number(), counts: z.array(z.number()).readonly() })
+const drawn = z.strictObject({ from: z.number(), width: z.number(), counts: z.readonly(z.array(z.number())) })
 /** So many stretches are drawn: common practice, no source. */
 const STRETCHES = 60
 

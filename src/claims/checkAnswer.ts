@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { ContentDocument } from './terms/contentRequest'
 import { contentFiguresSchema } from './terms/contentResult'
 import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'
@@ -9,7 +9,7 @@ const figure = z.number()
 
 /** What a claim comes to for a lot all of whose units were measured: no sample, and no test. */
 export const censusResultSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   ok: z.literal(true),
   coreVersion: z.string(),
   kind: z.literal('census'),
@@ -19,13 +19,13 @@ export const censusResultSchema = z.strictObject({
     outcome: z.enum(['supported', 'contradicted']),
     sentence: z.string(),
     limits: z.string(),
-    basis: z.string().optional(),
+    basis: z.optional(z.string()),
   }),
 })
 
 /** What a control of net content comes to: three criteria, and one finding made of them. */
 export const contentResultSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   ok: z.literal(true),
   coreVersion: z.string(),
   kind: z.literal('content'),
@@ -35,13 +35,13 @@ export const contentResultSchema = z.strictObject({
     outcome: z.enum(['contradicted', 'not-contradicted']),
     sentence: z.string(),
     limits: z.string(),
-    basis: z.string().optional(),
+    basis: z.optional(z.string()),
   }),
   warnings: z.array(warningSchema),
 })
 
 export const checkErrorSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   ok: z.literal(false),
   error: z.strictObject({ code: z.string(), path: z.string(), message: z.string() }),
 })

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { censusOf } from './census'
 import { conditionsFor } from './conditions/conditions'
 import { reportedInterval } from './intervalFigures'
@@ -20,12 +20,12 @@ import { itemFigures, type ItemFigures } from './share/itemFigures'
 
 /** What is to be estimated, and from what: nothing is claimed of it. */
 export const estimateRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   estimate: z.strictObject({
     parameter: z.enum(PARAMETERS),
     evidence: evidenceSchema,
-    limit: limitSchema.optional(),
-    test: testSchema.prefault({}),
+    limit: z.optional(limitSchema),
+    test: z.prefault(testSchema, {}),
   }),
 })
 

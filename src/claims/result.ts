@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { type METHOD_DEFINITIONS, methodOf, methodsFor, type PARAMETER_DEFINITIONS, parameterOf } from './all'
@@ -13,7 +13,7 @@ import { SAMPLE_FIGURES } from './terms/sampleFigures'
 import { ITEM_FIGURES, type ItemFigures } from './share/itemFigures'
 
 const figure = z.number()
-const optional = figure.optional()
+const optional = z.optional(figure)
 const ends = { lower: optional, upper: optional }
 const probability = { pValue: optional, logPValue: optional }
 const sides = z.enum(INTERVAL_SIDES)
@@ -28,7 +28,11 @@ const distribution = z.discriminatedUnion('name', [
   z.strictObject({ name: z.literal('binomial'), n: figure, p: figure }),
   z.strictObject({ name: z.literal('hypergeometric'), lotSize: figure, marked: figure, n: figure }),
   z.strictObject({ name: z.literal('poisson'), mean: figure }),
-  z.strictObject({ name: z.literal('signed-rank'), n: figure, ranks: z.array(figure).readonly().optional() }),
+  z.strictObject({
+    name: z.literal('signed-rank'),
+    n: figure,
+    ranks: z.optional(z.readonly(z.array(figure))),
+  }),
 ])
 
 const point = z.strictObject({ parameter, relation: z.enum(['≥', '≤', '=', '≠', '<', '>']), value: figure })
@@ -84,18 +88,20 @@ const limits = {
   criticalEstimates: z.array(figure),
 }
 
-const shapeOfPart = <Own extends z.ZodType>(own: Own) => ({
+const shapeOfPart = <Own extends z.ZodMiniType>(own: Own) => ({
   /** A p-value and its log: the former absent where it lies below the range of a double, the latter where it is 0. */
   ...probability,
   statistic: figure,
-  distribution: distribution.optional(),
+  distribution: z.optional(distribution),
   ...limits,
   /** The method's own figures on the way to the statistic. */
   figures: own,
 })
 
 /** A test by one method: of one value, or of both limits of a tolerance, whose two statistics are in `parts`. */
-function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; figures: z.ZodType<Own> }>) {
+function testSchemaOf<Name extends Method, Own>(
+  method: Readonly<{ name: Name; figures: z.ZodMiniType<Own> }>,
+) {
   const own = method.figures
   const shared = {
     method: z.literal(method.name),
@@ -109,10 +115,10 @@ function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; f
     z.strictObject({
       ...shared,
       ...probability,
-      distribution: distribution.optional(),
+      distribution: z.optional(distribution),
       ...limits,
       /** The tests of the lower limit and of the upper. */
-      parts: z.array(z.strictObject(shapeOfPart(own))).length(2),
+      parts: z.array(z.strictObject(shapeOfPart(own))).check(z.length(2)),
     }),
   ])
 }
@@ -120,14 +126,14 @@ function testSchemaOf<Name extends Method, Own>(method: Readonly<{ name: Name; f
 export const conditionSchema = z.strictObject({
   name: z.enum(CONDITIONS),
   code: z.string(),
-  of: z.enum(['first', 'second']).optional(),
+  of: z.optional(z.enum(['first', 'second'])),
   state: z.enum(CONDITION_STATES),
   figures: z.record(z.string(), figure),
-  readings: z.array(z.int().nonnegative()).optional(),
+  readings: z.optional(z.array(z.int().check(z.nonnegative()))),
   /** The same with the readings that were set aside first. */
-  withSetAside: z
-    .strictObject({ state: z.enum(CONDITION_STATES), figures: z.record(z.string(), figure) })
-    .optional(),
+  withSetAside: z.optional(
+    z.strictObject({ state: z.enum(CONDITION_STATES), figures: z.record(z.string(), figure) }),
+  ),
   sentence: z.string(),
 })
 
@@ -143,20 +149,20 @@ const intervalShape = { ...reportedShape, holdsClaimedValue: z.boolean() }
 const stepSchema = z.strictObject({ name: z.string(), latex: z.string(), text: z.string() })
 export const warningSchema = z.strictObject({ code: z.string(), message: z.string() })
 
-type OwnFigures<Definition> = Definition extends { readonly figures: z.ZodType<infer Own> } ? Own : never
+type OwnFigures<Definition> = Definition extends { readonly figures: z.ZodMiniType<infer Own> } ? Own : never
 type TestSchema = {
   [Name in Method]: ReturnType<typeof testSchemaOf<Name, OwnFigures<(typeof METHOD_DEFINITIONS)[Name]>>>
 }[Method]
 
 /** What a check of one parameter comes to: the kind of result has only the figures that mean something for it. */
-function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect extends z.ZodRawShape>(
+function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect extends z.core.$ZodShape>(
   definition: ParameterDefinition<Name, Kind, Effect>,
 ) {
   const { name, sample, effectSize, alsoAs } = definition
   const [first, ...others] = methodsFor(name).map((one) => testSchemaOf(methodOf(one))) as TestSchema[]
-  const also = z.strictObject({ ...ends, parameter }).optional()
+  const also = z.optional(z.strictObject({ ...ends, parameter }))
   return z.strictObject({
-    id: z.string().optional(),
+    id: z.optional(z.string()),
     ok: z.literal(true),
     coreVersion: z.string(),
     kind: z.literal(name),
@@ -164,40 +170,42 @@ function resultSchemaOf<Name extends Parameter, Kind extends SampleKind, Effect 
     sample: SAMPLE_FIGURES[sample],
     test: z.union([first!, ...others]),
     estimate: z.strictObject({ parameter: z.literal(name), value: figure, difference: figure }),
-    interval: z
-      .strictObject({
+    interval: z.optional(
+      z.strictObject({
         ...intervalShape,
         /** For a spread, the same ends as variances or as standard deviations. */
         ...((alsoAs ? { alsoAs: also } : {}) as { alsoAs: typeof also }),
-      })
-      .optional(),
+      }),
+    ),
     ...((sample === 'counted' ? ITEM_FIGURES : {}) as typeof ITEM_FIGURES),
-    ...((effectSize ? { effectSize: z.strictObject({ ...ends, ...effectSize.shape }).optional() } : {}) as {
-      effectSize: z.ZodOptional<z.ZodObject<typeof ends & Effect, z.core.$strict>>
+    ...((effectSize ? { effectSize: z.optional(z.strictObject({ ...ends, ...effectSize.shape })) } : {}) as {
+      effectSize: z.ZodMiniOptional<z.ZodMiniObject<typeof ends & Effect, z.core.$strict>>
     }),
     conditions: z.array(conditionSchema),
     /** The same test at a second level, where one is asked for: read beside the first, at which the finding is made. */
-    second: z
-      .strictObject({
+    second: z.optional(
+      z.strictObject({
         significanceLevel: figure,
         decision: z.enum(DECISIONS),
         outcome: z.enum(OUTCOMES),
         ...limits,
-        interval: z.strictObject({ ...ends, level: figure }).optional(),
-      })
-      .optional(),
+        interval: z.optional(z.strictObject({ ...ends, level: figure })),
+      }),
+    ),
     /** The robust test where a condition of the test made is not met. */
-    beside: z.strictObject({ method: z.enum(METHODS), outcome: z.enum(OUTCOMES), ...probability }).optional(),
+    beside: z.optional(
+      z.strictObject({ method: z.enum(METHODS), outcome: z.enum(OUTCOMES), ...probability }),
+    ),
     finding: z.strictObject({
       outcome: z.enum(OUTCOMES),
       sentence: z.string(),
       limits: z.string(),
       /** What a test comes to that bears the shape that this one does not, where the readings show such a one. */
-      beside: z.string().optional(),
+      beside: z.optional(z.string()),
       /** What became of the entries that the figures were taken from, where it is not nothing. */
-      basis: z.string().optional(),
+      basis: z.optional(z.string()),
       /** Of items by their readings: beyond which limit the claimed share of them lies, and what is not told. */
-      items: z.array(z.string()).optional(),
+      items: z.optional(z.array(z.string())),
     }),
     /** The formulas with the sample's numbers put in, step by step. */
     working: z.array(stepSchema),
@@ -233,7 +241,7 @@ export type TestFigures = CheckResult['test']
 type RangeTest = Extract<TestFigures, { parts: unknown }>
 export type TestPart = RangeTest['parts'][number]
 export type WayToDecide = TestFigures['ways'][number]
-export type IntervalFigures = Plain<z.infer<z.ZodObject<typeof intervalShape, z.core.$strict>>> & {
+export type IntervalFigures = Plain<z.infer<z.ZodMiniObject<typeof intervalShape, z.core.$strict>>> & {
   readonly alsoAs?:
     | {
         readonly parameter: (typeof PARAMETERS)[number]

@@ -16,7 +16,7 @@ import {
 import { hostname } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 const LOCK_FILE = 'in-use.json'
 /** Longer than another process takes between reading a stale lock and removing it. */
@@ -28,15 +28,15 @@ const SILENT_MS = 60_000
 
 const holderSchema = z.object({
   token: z.string(),
-  pid: z.int().positive(),
+  pid: z.int().check(z.positive()),
   host: z.string(),
   /** Tells a process from a later one with the same number; empty where the system does not say. */
   born: z.string(),
   /** The kernel and the space of processes in which its number means something; empty where the system does not say. */
-  space: z.string().default(''),
+  space: z._default(z.string(), ''),
   since: z.iso.datetime(),
   /** Where it answers requests, which have to give its token; empty for a process that answers none. */
-  address: z.string().default(''),
+  address: z._default(z.string(), ''),
 })
 type Holder = z.infer<typeof holderSchema>
 

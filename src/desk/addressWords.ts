@@ -1,11 +1,11 @@
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { wellFormed } from './typed'
 
 /** The words of an address, as they come. */
 export type AddressWords = Readonly<Record<string, string | readonly string[] | undefined>>
 
 /** The fields of a draft that an address can bring: which values each can have. */
-export type Fields = Readonly<Record<string, z.ZodType>>
+export type Fields = Readonly<Record<string, z.ZodMiniType>>
 
 /** A draft as some version or some address has it: a field that is not there, or is not as it has to be, is as in an empty one. */
 export function draftFrom<Draft extends object>(fields: Fields, empty: Draft, kept: unknown): Draft {
@@ -51,7 +51,7 @@ export const addressWith = (path: string, words: readonly (readonly [string, str
   `${path}?${words.map(([word, value]) => `${word}=${encodeURIComponent(wellFormed(value))}`).join('&')}`
 
 /** A text as the field has it: itself, a number, or yes or no; nothing where it can be none of them. */
-function valueOf(type: z.ZodType, text: string): unknown {
+function valueOf(type: z.ZodMiniType, text: string): unknown {
   const yesOrNo = { true: true, false: false }[text]
   return [text, text.trim() === '' ? undefined : Number(text), yesOrNo].find(
     (value) => value !== undefined && type.safeParse(value).success,

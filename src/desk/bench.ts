@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import {
   addressWith,
   type AddressWords,
@@ -9,7 +9,7 @@ import {
 } from './addressWords'
 import { canonicalJson } from './canonicalJson'
 import { type ClaimDraft, claimDraftSchema, EMPTY_CLAIM } from './claimDraft'
-import { EMPTY_SAMPLE, type SampleDraft, sampleDraftSchema } from './sampleDraft'
+import { EMPTY_SAMPLE, SAMPLE_KINDS, type SampleDraft, sampleDraftSchema } from './sampleDraft'
 
 /** What the claim and the samples of the bench are known by: they are stored nowhere else. */
 export const BENCH_IDS = {
@@ -35,7 +35,7 @@ const SHAPES: Readonly<Record<BenchPart, Fields>> = {
     ...claimDraftSchema.shape,
     // Of the bench's own samples, and of no others.
     sampleId: z.literal(BENCH_IDS.sample),
-    secondSampleId: z.enum([BENCH_IDS.sample, BENCH_IDS.second]).nullable(),
+    secondSampleId: z.nullable(z.enum([BENCH_IDS.sample, BENCH_IDS.second])),
     lots: z.tuple([]),
     isDiscarded: z.literal(false),
   },
@@ -47,7 +47,7 @@ const SHAPES: Readonly<Record<BenchPart, Fields>> = {
 function sampleShape(): Fields {
   return {
     ...sampleDraftSchema.shape,
-    kind: sampleDraftSchema.shape.kind.exclude(['file']),
+    kind: z.enum(SAMPLE_KINDS.filter((kind) => kind !== 'file')),
     isDiscarded: z.literal(false),
   }
 }
@@ -57,7 +57,7 @@ export const benchCheckSchema = z.strictObject({
   claim: z.strictObject(SHAPES.claim),
   sample: z.strictObject(SHAPES.sample),
   second: z.strictObject(SHAPES.second),
-}) as unknown as z.ZodType<BenchCheck>
+}) as unknown as z.ZodMiniType<BenchCheck>
 
 /** A part of a check as some version kept it. */
 export const benchPartFrom = <Part extends BenchPart>(part: Part, kept: unknown): BenchCheck[Part] =>

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { storedText } from './typed'
 
 export const CASE_STATES = ['open', 'closed', 'archived'] as const

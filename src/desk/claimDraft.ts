@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { keptRowsSchema } from './rowCondition'
 import { DECIMAL_MARKS, storedText } from './typed'
 import { parameterOf } from '@/claims/all'
@@ -45,7 +45,7 @@ export const claimDraftSchema = z.strictObject({
   /** So many standard uncertainties of a reading the limit is moved by; empty: none. */
   guardFactor: words,
   /** Absent: the burden that the relation's words carry. */
-  burden: z.enum(BURDENS).nullable(),
+  burden: z.nullable(z.enum(BURDENS)),
   significanceLevel: words,
   /** Read beside the first; empty: none. */
   secondLevel: words,
@@ -66,7 +66,7 @@ export const claimDraftSchema = z.strictObject({
   /** For display; empty: from the standard error. */
   decimals: words,
   /** Of the histogram's bins, in the unit of the readings; absent: the usual one. */
-  binWidth: z.number().positive().nullable(),
+  binWidth: z.nullable(z.number().check(z.positive())),
   /** How numbers are typed in the claim. */
   decimalMark: z.enum(DECIMAL_MARKS),
   sampleId: z.uuid(),
@@ -76,7 +76,7 @@ export const claimDraftSchema = z.strictObject({
   /** Of a share: which of the rows kept have the property that is claimed. */
   counted: keptRowsSchema,
   /** Of two spreads: the sample of the second source; null: the same one by another column or other rows, or none chosen yet. */
-  secondSampleId: z.uuid().nullable(),
+  secondSampleId: z.nullable(z.uuid()),
   secondColumn: words,
   secondKept: keptRowsSchema,
   control: z.enum(CONTROLS),
@@ -85,11 +85,11 @@ export const claimDraftSchema = z.strictObject({
   /** Of a volume found by weighing, in g/mL; empty: what the label states is what was measured. */
   density: words,
   /** As it stood when it was chosen; null: the one that ships. */
-  controlPlan: controlPlanSchema.nullable(),
+  controlPlan: z.nullable(controlPlanSchema),
   /** The column by whose entries the claim is held against each group; empty: none. */
   groupsBy: words,
   /** Samples of other lots that it is held against too. */
-  lots: z.array(z.uuid()).max(MAX_LOTS),
+  lots: z.array(z.uuid()).check(z.maxLength(MAX_LOTS)),
   /** By which the p-values of groups and lots are adjusted. */
   adjustment: z.enum(ADJUSTMENTS),
   /** What whoever signs the finding has to say beside it. */

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { controlPlanSchema } from '@/claims/terms/controlPlan'
 
 /** A control plan that an office keeps; a claim takes it over as it stands on the day it is chosen. */

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { SampleDraft } from './sampleDraft'
 import { storedText } from './typed'
 

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { storedText } from './typed'
 
 /** How a column is made of others, row by row. */

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { addressWith, type AddressWords, draftFromWords, type Fields, wordsOf } from './addressWords'
 import { methodOf } from '@/claims/all'
 import type { Method } from '@/claims/terms/names'
@@ -8,7 +8,7 @@ import { storedText } from './typed'
 const words = storedText(500)
 
 const planClaimSchema = z.strictObject({
-  ...claimDraftSchema.pick({
+  ...z.pick(claimDraftSchema, {
     parameter: true,
     quantity: true,
     relation: true,
@@ -55,7 +55,7 @@ export const MOST_PLAN_CLAIMS = 6
 
 export const planDraftSchema = z.strictObject({
   ...planSchema.shape,
-  claims: z.array(planClaimSchema).min(1).max(MOST_PLAN_CLAIMS),
+  claims: z.array(planClaimSchema).check(z.minLength(1), z.maxLength(MOST_PLAN_CLAIMS)),
 })
 
 /** One claim that a sample is planned for, as it is typed. */

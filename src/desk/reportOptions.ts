@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 /** How numbers are written: 1,234.5 or 1 234,5. */
 export const LANGUAGES = ['point', 'comma'] as const
@@ -30,10 +30,10 @@ const USUAL_PARTS: readonly PartName[] = PARTS.filter((part) => part !== 'simult
 const MAX_DECIMALS = 12
 
 export const reportOptionsSchema = z.strictObject({
-  parts: z.array(z.enum(PARTS)).default([...USUAL_PARTS]),
+  parts: z._default(z.array(z.enum(PARTS)), [...USUAL_PARTS]),
   /** Of every figure of a claim; absent: those chosen for each claim. */
-  decimals: z.int().min(0).max(MAX_DECIMALS).optional(),
-  language: z.enum(LANGUAGES).default('point'),
+  decimals: z.optional(z.int().check(z.minimum(0), z.maximum(MAX_DECIMALS))),
+  language: z._default(z.enum(LANGUAGES), 'point'),
 })
 export type ReportOptions = Readonly<z.infer<typeof reportOptionsSchema>>
 

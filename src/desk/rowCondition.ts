@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { storedText } from './typed'
 
 export const CONDITION_RELATIONS = [
@@ -30,8 +30,8 @@ export const rowConditionSchema = z.strictObject({
 
 /** Which rows are kept: those that meet every condition of one of the lists; all rows where there is no list. */
 export const keptRowsSchema = z
-  .array(z.array(rowConditionSchema).min(1).max(MAX_CONDITIONS))
-  .max(MAX_CONDITIONS)
+  .array(z.array(rowConditionSchema).check(z.minLength(1), z.maxLength(MAX_CONDITIONS)))
+  .check(z.maxLength(MAX_CONDITIONS))
 
 export type RowCondition = Readonly<z.infer<typeof rowConditionSchema>>
 export type KeptRows = readonly (readonly RowCondition[])[]

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { READ_RULES } from '@/claims/terms/entries'
 import { madeColumnSchema } from './madeColumn'
 import { DECIMAL_MARKS, storedText } from './typed'
@@ -39,16 +39,16 @@ export const columnWordsSchema = z.strictObject({
   unit: words,
   kind: z.enum(COLUMN_KINDS),
   /** Whether somebody said the kind; else that of a typed column follows its cells. */
-  isKindSaid: z.boolean().optional(),
+  isKindSaid: z.optional(z.boolean()),
   /** What each code means, one a line: "7 = North quay depot". */
   codes: storedText(CODES_LENGTH),
-  readAs: z.array(readRuleSchema).max(MAX_READ_RULES).optional(),
+  readAs: z.optional(z.array(readRuleSchema).check(z.maxLength(MAX_READ_RULES))),
 })
 
 /** A reading that is kept out of every test of this sample: it stays visible and can be brought back. */
 export const setAsideSchema = z.strictObject({
   /** The row of the sheet, counted from 0. */
-  row: z.int().nonnegative(),
+  row: z.int().check(z.nonnegative()),
   reason: storedText(2000),
   by: words,
 })
@@ -63,10 +63,10 @@ export const sampleDraftSchema = z.strictObject({
   /** What is typed: a list of readings, or rows of cells that tabs separate where there are two columns or more. */
   readings: storedText(READINGS_LENGTH),
   decimalMark: z.enum(DECIMAL_MARKS),
-  columns: z.array(columnWordsSchema).max(MAX_COLUMNS),
-  setAside: z.array(setAsideSchema).max(MAX_SET_ASIDE),
+  columns: z.array(columnWordsSchema).check(z.maxLength(MAX_COLUMNS)),
+  setAside: z.array(setAsideSchema).check(z.maxLength(MAX_SET_ASIDE)),
   /** Columns that are made of those of the sheet. */
-  made: z.array(madeColumnSchema).max(MAX_MADE),
+  made: z.array(madeColumnSchema).check(z.maxLength(MAX_MADE)),
   sampleSize: words,
   mean: words,
   spread: words,

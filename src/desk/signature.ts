@@ -1,17 +1,20 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { storedText } from './typed'
 
-const sha256Text = z.string().regex(/^[0-9a-f]{64}$/)
+const sha256Text = z.string().check(z.regex(/^[0-9a-f]{64}$/))
 const instant = z.iso.datetime()
 /** RFC 7638: SHA-256 of the public key, in base64url. */
-export const keyName = z.string().regex(/^[\w-]{43}$/)
+export const keyName = z.string().check(z.regex(/^[\w-]{43}$/))
 
 /** What a key signs of a finding: its fingerprint, where the trail of its case stood, and when. */
 export const findingStatementSchema = z.strictObject({
   kind: z.literal('true-weight-signature'),
   /** SHA-256 of the text that is signed, in UTF-8. */
   finding: sha256Text,
-  trail: z.strictObject({ length: z.int().nonnegative(), hash: z.union([sha256Text, z.literal('')]) }),
+  trail: z.strictObject({
+    length: z.int().check(z.nonnegative()),
+    hash: z.union([sha256Text, z.literal('')]),
+  }),
   at: instant,
 })
 export type FindingStatement = Readonly<z.infer<typeof findingStatementSchema>>

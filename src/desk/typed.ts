@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 export const DECIMAL_MARKS = ['point', 'comma'] as const
 export type DecimalMark = (typeof DECIMAL_MARKS)[number]
@@ -11,13 +11,10 @@ export const LONGEST_PHRASE = 1000
 
 /** Text that a database can keep: any whole characters but NUL, which PostgreSQL has no room for. */
 export function storedText(longest: number) {
-  return (
-    z
-      .string()
-      .max(longest)
-      .refine((value) => !value.includes('\0'), 'a text without the character NUL')
-      // UTF-8 has no room for half of a character: what is stored would be another text than what is hashed.
-      .refine((value) => !/\p{Surrogate}/u.test(value), 'a text of whole characters')
+  return z.string().check(
+    z.maxLength(longest),
+    z.refine((value) => !value.includes('\0'), 'a text without the character NUL'),
+    z.refine((value) => !/\p{Surrogate}/u.test(value), 'a text of whole characters'),
   )
 }
 

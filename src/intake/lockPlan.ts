@@ -1,5 +1,5 @@
 import { parameterOf } from '@/claims/all'
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { type Draw, MAX_DRAWN } from '@/claims/plan/draw'
 import { planForGap } from '@/claims/plan/gap'
 import type { Claim } from '@/claims/terms/claim'

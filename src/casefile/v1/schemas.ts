@@ -1,15 +1,15 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 /**
  * The records of a case file of version 1, as they stood when it was the newest. Nothing here is shared with today's schemas,
  * and nothing is changed: a file that was written then is read by these for ever.
  */
 const instant = z.iso.datetime()
-const revision = z.int().positive()
-const sha256 = z.string().regex(/^[0-9a-f]{64}$/)
+const revision = z.int().check(z.positive())
+const sha256 = z.string().check(z.regex(/^[0-9a-f]{64}$/))
 const sha256OrEmpty = z.union([sha256, z.literal('')])
-const count = z.int().nonnegative()
-const text = (longest: number) => z.string().max(longest)
+const count = z.int().check(z.nonnegative())
+const text = (longest: number) => z.string().check(z.maxLength(longest))
 const words = text(500)
 const decimalMark = z.enum(['point', 'comma'])
 const times = { id: z.uuid(), revision, createdAt: instant, updatedAt: instant }
@@ -31,7 +31,7 @@ const rowCondition = z.strictObject({
   value: text(5000),
   upTo: words,
 })
-const keptRows = z.array(z.array(rowCondition).min(1).max(50)).max(50)
+const keptRows = z.array(z.array(rowCondition).check(z.minLength(1), z.maxLength(50))).check(z.maxLength(50))
 
 const claimDraft = z.strictObject({
   source: words,
@@ -43,7 +43,7 @@ const claimDraft = z.strictObject({
   toleranceBelow: words,
   toleranceAbove: words,
   unit: words,
-  burden: z.enum(['challenge', 'substantiate']).nullable(),
+  burden: z.nullable(z.enum(['challenge', 'substantiate'])),
   significanceLevel: words,
   confidenceLevel: words,
   knownStandardDeviation: words,
@@ -82,7 +82,7 @@ const claimDraft = z.strictObject({
   column: words,
   kept: keptRows,
   counted: keptRows,
-  secondSampleId: z.uuid().nullable(),
+  secondSampleId: z.nullable(z.uuid()),
   secondColumn: words,
   secondKept: keptRows,
   remarks: text(20_000),
@@ -96,8 +96,10 @@ const sampleDraft = z.strictObject({
   decimalMark,
   columns: z
     .array(z.strictObject({ name: words, label: words, unit: words, kind: columnKind, codes: text(200_000) }))
-    .max(400),
-  setAside: z.array(z.strictObject({ row: count, reason: text(2000), by: words })).max(100_000),
+    .check(z.maxLength(400)),
+  setAside: z
+    .array(z.strictObject({ row: count, reason: text(2000), by: words }))
+    .check(z.maxLength(100_000)),
   sampleSize: words,
   mean: words,
   spread: words,
@@ -132,24 +134,24 @@ export const V1_SCHEMAS = {
     createdAt: instant,
     updatedAt: instant,
   }),
-  claim: z.strictObject({ ...times, draft: claimDraft.partial().required({ sampleId: true }) }),
+  claim: z.strictObject({ ...times, draft: z.required(z.partial(claimDraft), { sampleId: true }) }),
   sample: z.strictObject({
     ...times,
-    draft: sampleDraft.partial(),
-    file: z
-      .strictObject({
-        fileName: z.string().min(1),
+    draft: z.partial(sampleDraft),
+    file: z.nullable(
+      z.strictObject({
+        fileName: z.string().check(z.minLength(1)),
         fileBytes: count,
         fileSha256: sha256,
-        rowCount: z.int().positive(),
-      })
-      .nullable(),
+        rowCount: z.int().check(z.positive()),
+      }),
+    ),
     columns: z.array(z.strictObject({ name: z.string(), kind: columnKind, length: count, missing: count })),
   }),
   finding: z.strictObject({
     id: z.uuid(),
     claimId: z.uuid(),
-    number: z.int().positive(),
+    number: z.int().check(z.positive()),
     signedBy: z.string(),
     signedOn: z.string(),
     outcome: z.enum(['contradicted', 'not-contradicted', 'supported', 'not-supported']),
@@ -162,7 +164,7 @@ export const V1_SCHEMAS = {
   'trail-entry': z.strictObject({
     id: z.uuid(),
     caseId: z.uuid(),
-    number: z.int().positive(),
+    number: z.int().check(z.positive()),
     at: instant,
     who: z.string(),
     action: z.enum([
@@ -182,8 +184,8 @@ export const V1_SCHEMAS = {
       'signed',
       'imported',
     ]),
-    claimId: z.uuid().nullable(),
-    sampleId: z.uuid().nullable(),
+    claimId: z.nullable(z.uuid()),
+    sampleId: z.nullable(z.uuid()),
     detail: z.string(),
     before: z.string(),
     after: z.string(),

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { mapEnds } from '@/statistics/inference/interval'
 import type { EffectQuestion, EffectSizeFigures } from '../terms/definition'
 

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { studentT } from '@/statistics/distributions/studentT'
 import { clusterMean } from '@/statistics/describe/clusterMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'
@@ -13,7 +13,7 @@ import { valuesIn } from './valuesOf'
 const figures = z.strictObject({
   /** Σ (yᵢ − R·nᵢ)² over the clusters. */
   squares: z.number(),
-  clustersInLot: z.number().optional(),
+  clustersInLot: z.optional(z.number()),
 })
 
 const M = symbol('m')

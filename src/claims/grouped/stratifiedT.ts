@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { studentT } from '@/statistics/distributions/studentT'
 import { stratifiedMean } from '@/statistics/describe/stratifiedMean'
 import { estimateAt, meanProcedure } from '../mean/meanPivot'
@@ -12,8 +12,8 @@ import { valuesIn } from './valuesOf'
 
 const figures = z.strictObject({
   /** W·ȳ of each layer, in their order, and W²·s²/n·(1 − n/N). */
-  parts: z.array(z.number()).readonly(),
-  variances: z.array(z.number()).readonly(),
+  parts: z.readonly(z.array(z.number())),
+  variances: z.readonly(z.array(z.number())),
   layers: z.enum(['finite', 'endless']),
 })
 

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { MadeProcedure, ParameterDefinition } from '../terms/definition'
 import type { MeasuredSample } from '../terms/sample'
 import { designMethod } from '../terms/design'
@@ -8,7 +8,7 @@ const effect = {
   /** (x̄ − c) / s. */
   cohenD: z.number(),
   /** Cohen's d freed from its bias; absent for two readings, where the factor does not exist. */
-  hedgesG: z.number().optional(),
+  hedgesG: z.optional(z.number()),
 }
 
 /**

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { normal } from '@/statistics/distributions/normal'
 import { studentT } from '@/statistics/distributions/studentT'
 import type { Worked } from '../terms/definition'
@@ -23,9 +23,9 @@ import type { StandardError } from './meanPivot'
 
 /** What a standard error of a mean allows for beside the scatter of the readings. */
 export const ALLOWED = {
-  lotSize: z.number().optional(),
-  systematic: z.number().optional(),
-  systematicDf: z.number().optional(),
+  lotSize: z.optional(z.number()),
+  systematic: z.optional(z.number()),
+  systematicDf: z.optional(z.number()),
 }
 type Allowed = Readonly<{
   lotSize?: number | undefined

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { MethodDefinition } from '../terms/definition'
 import { failure, success } from '../terms/outcome'
 import { planOfMeans } from './planning'

@@ -1,4 +1,4 @@
-import * as zod from 'zod'
+import * as zod from 'zod/mini'
 import { chiSquare } from '@/statistics/distributions/chiSquare'
 import { powerInsideWithZ, powerOfZ } from '@/statistics/power/meanPower'
 import type { MethodDefinition } from '../terms/definition'

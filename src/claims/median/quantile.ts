@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { median } from '@/statistics/describe/quantile'
 import type { Alternative } from '@/statistics/inference/alternative'
 import type { MethodDefinition } from '../terms/definition'
@@ -8,7 +8,7 @@ import { countSteps } from '../working/countSteps'
 import { orderStatistics, testCountAbove } from './countAbove'
 import { differencesFrom } from './differences'
 
-const figures = z.strictObject({ equal: z.int().nonnegative() })
+const figures = z.strictObject({ equal: z.int().check(z.nonnegative()) })
 type Figures = z.infer<typeof figures>
 
 /**

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { median } from '@/statistics/describe/quantile'
 import { MAX_EXACT_UNITS } from '@/statistics/power/sharePower'
 import { powerOfSign, signSizes } from '@/statistics/power/signPower'

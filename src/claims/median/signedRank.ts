@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { walshAverage, walshMedian } from '@/statistics/describe/walsh'
 import { normal } from '@/statistics/distributions/normal'
 import { signedRank as signedRankDistribution, sumOfSigned } from '@/statistics/distributions/signedRank'

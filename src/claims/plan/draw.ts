@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { allotted } from '@/statistics/resampling/allotted'
 import { randomWords } from '@/statistics/numeric/random'
 import { unitsDrawnBy } from '@/statistics/resampling/drawUnits'
@@ -7,19 +7,28 @@ import { MAX_UNITS } from '../terms/request'
 /** More are no draw that anybody takes along. */
 export const MAX_DRAWN = 1_000_000
 const MAX_LAYERS = 1000
-const size = z.int().positive().max(MAX_UNITS)
-const common = { count: z.int().positive().max(MAX_DRAWN), seed: z.int().nonnegative() }
+const size = z.int().check(z.positive(), z.maximum(MAX_UNITS))
+const common = {
+  count: z.int().check(z.positive(), z.maximum(MAX_DRAWN)),
+  seed: z.int().check(z.nonnegative()),
+}
 
 /** Units to be drawn of a lot, or of each of its layers, by a seed that anybody can draw them by again. */
 export const drawSchema = z.union([
   z.strictObject({ lotSize: size, ...common }),
   z.strictObject({
     layers: z
-      .array(z.strictObject({ name: z.string().min(1), units: size }))
-      .min(1)
-      .max(MAX_LAYERS)
-      .readonly()
-      .refine((layers) => new Set(layers.map(({ name }) => name)).size === layers.length, 'each name once'),
+      .readonly(
+        z
+          .array(z.strictObject({ name: z.string().check(z.minLength(1)), units: size }))
+          .check(z.minLength(1), z.maxLength(MAX_LAYERS)),
+      )
+      .check(
+        z.refine(
+          (layers) => new Set(layers.map(({ name }) => name)).size === layers.length,
+          'each name once',
+        ),
+      ),
     ...common,
   }),
 ])

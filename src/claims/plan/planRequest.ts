@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { methodOf, methodsFor, parameterOf } from '../all'
 import { type Method, METHODS } from '../terms/names'
 import type { PlanOfParameter } from '../terms/definition'
@@ -12,20 +12,21 @@ export const FINDABLE = ['power', 'n', 'difference'] as const
 
 /** A claim, how it is to be tested, what is assumed to be true, and what is to be found. */
 export const planRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   plan: z.strictObject({
     claim: claimSchema,
-    test: testSchema.prefault({}),
-    assume: z
-      .strictObject({
-        value: z.number().optional(),
-        standardDeviation: z.number().positive().optional(),
-        lotSize: z.int().positive().max(MAX_PLANNED_UNITS).optional(),
-      })
-      .prefault({}),
+    test: z.prefault(testSchema, {}),
+    assume: z.prefault(
+      z.strictObject({
+        value: z.optional(z.number()),
+        standardDeviation: z.optional(z.number().check(z.positive())),
+        lotSize: z.optional(z.int().check(z.positive(), z.maximum(MAX_PLANNED_UNITS))),
+      }),
+      {},
+    ),
     find: z.enum(FINDABLE),
-    n: z.number().positive().max(MAX_PLANNED_UNITS).optional(),
-    power: z.number().gt(0).lt(1).optional(),
+    n: z.optional(z.number().check(z.positive(), z.maximum(MAX_PLANNED_UNITS))),
+    power: z.optional(z.number().check(z.gt(0), z.lt(1))),
   }),
 })
 

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { normal } from '@/statistics/distributions/normal'
 import { correctedDeviation } from '@/statistics/inference/continuity'
 import { type Pivot, pivotProcedure } from '@/statistics/inference/pivot'

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { fDistribution } from '@/statistics/distributions/fDistribution'
 import { pivotProcedure } from '@/statistics/inference/pivot'
 import { powerOfF } from '@/statistics/power/ratioPower'

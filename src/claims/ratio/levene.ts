@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { median } from '@/statistics/describe/quantile'
 import { fDistribution } from '@/statistics/distributions/fDistribution'
 import type { PointQuestion, PointTest } from '@/statistics/inference/procedure'

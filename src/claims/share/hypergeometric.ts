@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { hypergeometric as hypergeometricDistribution } from '@/statistics/distributions/hypergeometric'
 import { countTest, tailRule } from '@/statistics/inference/countTest'
 import { type Ends, type Interval, intervalFrom, mapEnds } from '@/statistics/inference/interval'

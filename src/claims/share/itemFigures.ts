@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { normal } from '@/statistics/distributions/normal'
 import { toleranceFactor, type ToleranceQuestion, toleranceRank } from '@/statistics/inference/toleranceLimit'
 import type { Claim } from '../terms/claim'
@@ -10,28 +10,28 @@ const figure = z.number()
 /** What is known of items by their readings beside the test of their share. */
 export const ITEM_FIGURES = {
   /** What a reading is held against, where a guard band moves it. */
-  limitUsed: figure.optional(),
+  limitUsed: z.optional(figure),
   /** With the confidence at least the share of items reads beyond the limit, on the side that counts. */
-  toleranceLimits: z
-    .strictObject({
+  toleranceLimits: z.optional(
+    z.strictObject({
       share: figure,
       confidence: figure,
       /** Of a normal population: x̄ − k·s, of at most x̄ + k·s. */
-      normal: z.strictObject({ limit: figure, k: figure }).optional(),
+      normal: z.optional(z.strictObject({ limit: figure, k: figure })),
       /** Of any: the reading of this rank from the end; or how many readings it would need. */
-      ordered: z
-        .union([
+      ordered: z.optional(
+        z.union([
           z.strictObject({ limit: figure, rank: figure }),
-          z.strictObject({ neededN: figure.optional() }),
-        ])
-        .optional(),
-    })
-    .optional(),
+          z.strictObject({ neededN: z.optional(figure) }),
+        ]),
+      ),
+    }),
+  ),
   /** Of each reading tested, the probability that its item conforms, where the uncertainty of a reading is stated. */
-  items: z.array(z.strictObject({ index: z.int().nonnegative(), conforms: figure })).optional(),
+  items: z.optional(z.array(z.strictObject({ index: z.int().check(z.nonnegative()), conforms: figure }))),
 }
 
-export type ItemFigures = Readonly<z.infer<z.ZodObject<typeof ITEM_FIGURES>>>
+export type ItemFigures = Readonly<z.infer<z.ZodMiniObject<typeof ITEM_FIGURES>>>
 
 /**
  * Tolerance limits and conformance probabilities of items held against a limit.

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { noncentralT } from '@/statistics/distributions/noncentralT'
 import { noncentralityAt } from '@/statistics/distributions/noncentrality'
 import { normal } from '@/statistics/distributions/normal'

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { mapEnds } from '@/statistics/inference/interval'
 import { SHARE_INTERVALS, type ShareInterval, shareInterval } from '@/statistics/inference/shareInterval'
 import { SMALL_SHARE } from '../terms/sample'

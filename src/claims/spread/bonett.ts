@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { normal } from '@/statistics/distributions/normal'
 import { pivotProcedure } from '@/statistics/inference/pivot'
 import { bracketedRoot } from '@/statistics/numeric/bracketedRoot'

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { chiSquare as chiSquareDistribution } from '@/statistics/distributions/chiSquare'
 import { pivotProcedure } from '@/statistics/inference/pivot'
 import { powerOfChiSquare } from '@/statistics/power/spreadPower'

@@ -1,10 +1,10 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { entriesSchema } from './entries'
 import { DRAWN, INDEPENDENT } from './sample'
 import { controlPlanSchema } from './controlPlan'
 import { CONTENT_UNITS, MASS_UNITS } from './contentUnits'
 
-const measured = z.array(z.number().nonnegative())
+const measured = z.array(z.number().check(z.nonnegative()))
 
 /** The plans that ship, by the names that a request may call them. */
 export const SHIPPED_PLANS = ['oiml-r87'] as const
@@ -17,38 +17,40 @@ const USUAL_SIMULATED = 10_000
  * the label; gross, tare and the mass of a volume in `massUnit`.
  */
 export const contentSchema = z.strictObject({
-  nominal: z.number().positive(),
+  nominal: z.number().check(z.positive()),
   unit: z.enum(CONTENT_UNITS),
-  quantity: z.string().optional(),
-  wording: z.string().optional(),
+  quantity: z.optional(z.string()),
+  wording: z.optional(z.string()),
   /** The content of each pack; with `density` its net mass. */
-  values: measured.optional(),
+  values: z.optional(measured),
   /** With its package. */
-  gross: measured.optional(),
+  gross: z.optional(measured),
   /** The package of each, of all, or those of some that were emptied: their mean is taken. */
-  tare: z.union([measured, z.number().nonnegative(), z.strictObject({ emptyPacks: measured })]).optional(),
+  tare: z.optional(
+    z.union([measured, z.number().check(z.nonnegative()), z.strictObject({ emptyPacks: measured })]),
+  ),
   /** Of a volume found by weighing, in g/mL, which are kg/L. */
-  density: z.number().positive().optional(),
+  density: z.optional(z.number().check(z.positive())),
   /** Of gross, tare and net mass where the label states a volume. Left out: kg for L, else g. */
-  massUnit: z.enum(MASS_UNITS).optional(),
+  massUnit: z.optional(z.enum(MASS_UNITS)),
   /** Indexes of packs that are not judged, from 0. */
-  setAside: z.array(z.int().nonnegative()).optional(),
-  lotSize: z.int().positive().optional(),
-  drawn: z.enum(DRAWN).optional(),
-  independence: z.enum(INDEPENDENT).optional(),
-  entries: z.array(entriesSchema).max(2).optional(),
+  setAside: z.optional(z.array(z.int().check(z.nonnegative()))),
+  lotSize: z.optional(z.int().check(z.positive())),
+  drawn: z.optional(z.enum(DRAWN)),
+  independence: z.optional(z.enum(INDEPENDENT)),
+  entries: z.optional(z.array(entriesSchema).check(z.maxLength(2))),
   /** One that ships by its name, or any other whole. */
-  plan: z.union([z.enum(SHIPPED_PLANS), controlPlanSchema]).default('oiml-r87'),
+  plan: z._default(z.union([z.enum(SHIPPED_PLANS), controlPlanSchema]), 'oiml-r87'),
   /** Whether it is worked out too how often lots that are short pass. */
-  operating: z
-    .strictObject({
-      seed: z.int().default(DEFAULT_SEED),
-      samples: z.int().min(100).max(1_000_000).default(USUAL_SIMULATED),
-    })
-    .optional(),
+  operating: z.optional(
+    z.strictObject({
+      seed: z._default(z.int(), DEFAULT_SEED),
+      samples: z._default(z.int().check(z.minimum(100), z.maximum(1_000_000)), USUAL_SIMULATED),
+    }),
+  ),
 })
 
-export const contentRequestSchema = z.strictObject({ id: z.string().optional(), content: contentSchema })
+export const contentRequestSchema = z.strictObject({ id: z.optional(z.string()), content: contentSchema })
 
 export type ContentDocument = z.input<typeof contentRequestSchema>
 export type Content = z.output<typeof contentSchema>

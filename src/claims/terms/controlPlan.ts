@@ -1,8 +1,8 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { numberOf, productOf, rational, upToStep } from '@/statistics/numeric/rational'
 
-const positive = z.number().positive()
-const packs = z.int().positive().max(1_000_000_000)
+const positive = z.number().check(z.positive())
+const packs = z.int().check(z.positive(), z.maximum(1_000_000_000))
 /** More rows than any document has. */
 const MAX_ROWS = 100
 
@@ -11,38 +11,47 @@ const MAX_ROWS = 100
  * the tolerable deficiency T, how large T is, and at which level the average is tested. Quantities are in g or mL.
  */
 export const controlPlanSchema = z.strictObject({
-  name: z.string().trim().min(1).max(200),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)),
   /** Where it is published, or who wrote it. */
-  source: z.string().max(1000),
+  source: z.string().check(z.maxLength(1000)),
   /** Whether it was written down from memory, and has to be checked against its document before it is relied on. */
   isFromMemory: z.boolean(),
   /** One-sided, of the test of the average. */
-  averageLevel: z.number().gt(0).lt(0.5),
+  averageLevel: z.number().check(z.gt(0), z.lt(0.5)),
   /** By the size of the lot, rising; `to` is left out for “and more”. */
-  sampling: z
-    .array(z.strictObject({ from: packs, to: packs.optional(), n: packs, allowed: z.int().nonnegative() }))
-    .min(1)
-    .max(MAX_ROWS)
-    .readonly(),
+  sampling: z.readonly(
+    z
+      .array(
+        z.strictObject({
+          from: packs,
+          to: z.optional(packs),
+          n: packs,
+          allowed: z.int().check(z.nonnegative()),
+        }),
+      )
+      .check(z.minLength(1), z.maxLength(MAX_ROWS)),
+  ),
   /** By the nominal quantity, rising: T for all up to it, as a quantity or in percent of it. */
-  deficiencies: z
-    .array(
-      z.strictObject({
-        upTo: positive,
-        quantity: positive.optional(),
-        percent: positive.max(50).optional(),
-      }),
-    )
-    .min(1)
-    .max(MAX_ROWS)
-    .readonly(),
+  deficiencies: z.readonly(
+    z
+      .array(
+        z.strictObject({
+          upTo: positive,
+          quantity: z.optional(positive),
+          percent: z.optional(positive.check(z.maximum(50))),
+        }),
+      )
+      .check(z.minLength(1), z.maxLength(MAX_ROWS)),
+  ),
   /** T is rounded up to a step, by the nominal quantity; `upTo` is left out for “and more”; none: T is not rounded. */
-  rounding: z
-    .array(z.strictObject({ upTo: positive.optional(), step: positive }))
-    .max(MAX_ROWS)
-    .readonly(),
+  rounding: z.readonly(
+    z.array(z.strictObject({ upTo: z.optional(positive), step: positive })).check(z.maxLength(MAX_ROWS)),
+  ),
   /** Where the number of packs is not the plan's: the share of packs that may be short by more than T, and the level of its test. */
-  otherwise: z.strictObject({ share: z.number().gt(0).lt(1), level: z.number().gt(0).lt(1) }),
+  otherwise: z.strictObject({
+    share: z.number().check(z.gt(0), z.lt(1)),
+    level: z.number().check(z.gt(0), z.lt(1)),
+  }),
 })
 
 export type ControlPlan = Readonly<z.infer<typeof controlPlanSchema>>

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import type { NamedDistribution } from '@/statistics/distributions/named'
 import type { Reference } from '@/statistics/distributions/reference'
 import type { Procedure } from '@/statistics/inference/procedure'
@@ -122,7 +122,7 @@ export type MethodDefinition<
   /** Where it is published; docs/METHODS.md says what of it is computed. */
   source: string
   /** Its own figures on the way, as a result carries them. */
-  figures: z.ZodType<Own>
+  figures: z.ZodMiniType<Own>
   make(question: MethodQuestion<Kind>): Outcome<MadeProcedure<Own>, ClaimProblem>
   /** How the statistic comes from the sample: formulas with the numbers put in. */
   working(worked: Worked<Own, Kind>): readonly Step[]
@@ -171,7 +171,7 @@ export type EffectQuestion = Readonly<{
 export type ParameterDefinition<
   Name extends Parameter = Parameter,
   Kind extends SampleKind = SampleKind,
-  Effect extends z.ZodRawShape = z.ZodRawShape,
+  Effect extends z.core.$ZodShape = z.core.$ZodShape,
 > = Readonly<{
   name: Name
   symbol: string

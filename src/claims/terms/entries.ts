@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 
 /**
  * How entries are read that can be read in several ways, or only with a sign taken off: somebody said so, and the text stays as
@@ -20,25 +20,25 @@ export const READ_RULES = [
   'limits',
 ] as const
 
-const count = z.int().positive()
+const count = z.int().check(z.positive())
 
 /** What became of the entries that the figures were taken from, where it is not nothing. */
 export const entriesSchema = z.strictObject({
-  header: z.string().optional(),
-  unreadable: z
-    .strictObject({ count, texts: z.array(z.string()), couldBe: z.array(z.number()).optional() })
-    .optional(),
-  setAside: count.optional(),
-  blank: count.optional(),
-  readAs: z
-    .strictObject({
+  header: z.optional(z.string()),
+  unreadable: z.optional(
+    z.strictObject({ count, texts: z.array(z.string()), couldBe: z.optional(z.array(z.number())) }),
+  ),
+  setAside: z.optional(count),
+  blank: z.optional(count),
+  readAs: z.optional(
+    z.strictObject({
       rules: z.array(z.strictObject({ rule: z.enum(READ_RULES), text: z.string() })),
-      count: count.optional(),
-      example: z.string().optional(),
-      value: z.number().optional(),
-    })
-    .optional(),
-  converted: z.string().optional(),
+      count: z.optional(count),
+      example: z.optional(z.string()),
+      value: z.optional(z.number()),
+    }),
+  ),
+  converted: z.optional(z.string()),
 })
 
 export type Entries = z.infer<typeof entriesSchema>

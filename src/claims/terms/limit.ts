@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { Burden } from './relations'
 
 export const LIMIT_SIDES = ['at-least', 'at-most'] as const
@@ -9,7 +9,7 @@ export const limitSchema = z.strictObject({
   /** In the claim's unit. */
   value: z.number(),
   /** So many standard uncertainties of a reading the limit is moved by: the guard band. */
-  guardFactor: z.number().nonnegative().optional(),
+  guardFactor: z.optional(z.number().check(z.nonnegative())),
 })
 
 export type Limit = Readonly<z.output<typeof limitSchema>>

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import { failure, type Outcome, success } from './outcome'
 import { problem } from './problems'
 
@@ -26,7 +26,7 @@ export type Bound = Readonly<{ side: 'min' | 'max'; limit: number | bigint; isIn
 export type RequestProblem = ReturnType<(typeof requestProblems)[keyof typeof requestProblems]>
 
 /** Reads a document from outside by its schema, and names the first thing wrong with it. */
-export function parseRequest<T>(schema: z.ZodType<T>, document: unknown): Outcome<T, RequestProblem> {
+export function parseRequest<T>(schema: z.ZodMiniType<T>, document: unknown): Outcome<T, RequestProblem> {
   const parsed = schema.safeParse(document, { reportInput: true })
   if (parsed.success) return success(parsed.data)
   return failure(problemOf(parsed.error.issues[0]!))

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { RATE_INTERVALS } from '@/statistics/inference/rateInterval'
@@ -10,29 +10,27 @@ import { METHODS, PARAMETERS } from './names'
 import { BURDENS, RELATIONS } from './relations'
 import { DRAWN, INDEPENDENT } from './sample'
 import { TWO_SIDED_RULES } from './twoSidedRules'
+import './zod'
 
-// Zod would else probe for eval, which a page with a strict Content-Security-Policy reports as an attack.
-z.config({ jitless: true })
-
-const positive = z.number().positive()
-const level = z.number().gt(0).lt(1)
+const positive = z.number().check(z.positive())
+const level = z.number().check(z.gt(0), z.lt(1))
 /** The largest sample, lot or count for which every figure keeps its digits. */
 export const MAX_UNITS = 1_000_000_000
 /** How many resamples are drawn where none are stated. */
 export const USUAL_RESAMPLES = 9999
-const size = z.int().positive().max(MAX_UNITS)
+const size = z.int().check(z.positive(), z.maximum(MAX_UNITS))
 const origin = {
-  lotSize: size.optional(),
-  drawn: z.enum(DRAWN).optional(),
-  independence: z.enum(INDEPENDENT).optional(),
+  lotSize: z.optional(size),
+  drawn: z.optional(z.enum(DRAWN)),
+  independence: z.optional(z.enum(INDEPENDENT)),
   /** One for each source, in their order. */
-  entries: z.array(entriesSchema).max(2).optional(),
+  entries: z.optional(z.array(entriesSchema).check(z.maxLength(2))),
 }
 /** What is measured may be drawn from a lot of any size: only counts are worked out unit by unit. */
-const originOfMeasured = { ...origin, lotSize: z.int().positive().optional() }
+const originOfMeasured = { ...origin, lotSize: z.optional(z.int().check(z.positive())) }
 const spread = {
-  standardDeviation: z.number().nonnegative().optional(),
-  variance: z.number().nonnegative().optional(),
+  standardDeviation: z.optional(z.number().check(z.nonnegative())),
+  variance: z.optional(z.number().check(z.nonnegative())),
 }
 
 export const claimSchema = z.strictObject({
@@ -40,60 +38,62 @@ export const claimSchema = z.strictObject({
   relation: z.enum(RELATIONS),
   value: z.number(),
   /** Of a share: what the reading of an item has to be for it to count. */
-  limit: limitSchema.optional(),
-  tolerance: z.strictObject({ below: z.number().nonnegative(), above: z.number().nonnegative() }).optional(),
-  burden: z.enum(BURDENS).optional(),
-  unit: z.string().optional(),
+  limit: z.optional(limitSchema),
+  tolerance: z.optional(
+    z.strictObject({ below: z.number().check(z.nonnegative()), above: z.number().check(z.nonnegative()) }),
+  ),
+  burden: z.optional(z.enum(BURDENS)),
+  unit: z.optional(z.string()),
   /** What a rate is per one of: "1,000 deliveries"; the exposure of the evidence counts so many of these. */
-  exposureUnit: z.string().optional(),
-  quantity: z.string().optional(),
-  wording: z.string().optional(),
+  exposureUnit: z.optional(z.string()),
+  quantity: z.optional(z.string()),
+  wording: z.optional(z.string()),
 })
 
 const values = z.array(z.number())
 /** Indexes of the readings kept out of the test, from 0. */
-const setAside = z.array(z.int().nonnegative()).optional()
+const setAside = z.optional(z.array(z.int().check(z.nonnegative())))
 
 /** Of each reading, the group that it was taken in. */
-const groups = z.array(z.string()).optional()
+const groups = z.optional(z.array(z.string()))
 
 const readings = z.strictObject({
   kind: z.literal('readings'),
   values,
   setAside,
   /** Readings that say only that they lie below or above a limit, "< 0.5": by index, their value is the limit. */
-  censored: z
-    .strictObject({
-      below: z.array(z.int().nonnegative()).optional(),
-      above: z.array(z.int().nonnegative()).optional(),
-    })
-    .optional(),
-  measurement: measurementSchema.optional(),
+  censored: z.optional(
+    z.strictObject({
+      below: z.optional(z.array(z.int().check(z.nonnegative()))),
+      above: z.optional(z.array(z.int().check(z.nonnegative()))),
+    }),
+  ),
+  measurement: z.optional(measurementSchema),
   /** What was drawn, where readings were taken several of each: pallets, batches, days. */
   cluster: groups,
   /** How many there are of them in the lot. */
-  clustersInLot: size.optional(),
+  clustersInLot: z.optional(size),
   /** The layers of the lot that readings are of, and their sizes. */
   stratum: groups,
-  strata: z.record(z.string(), size).optional(),
+  strata: z.optional(z.record(z.string(), size)),
   /** Whether a layer of which the readings are a large part counts as finite; left out: it does. */
-  finiteFactor: z.boolean().optional(),
+  finiteFactor: z.optional(z.boolean()),
   ...originOfMeasured,
 })
 
 const summary = z.strictObject({
   kind: z.literal('summary'),
   n: size,
-  mean: z.number().optional(),
+  mean: z.optional(z.number()),
   ...spread,
-  measurement: measurementSchema.optional(),
+  measurement: z.optional(measurementSchema),
   ...originOfMeasured,
 })
 
 const count = z.strictObject({
   kind: z.literal('count'),
   n: size,
-  successes: z.int().nonnegative(),
+  successes: z.int().check(z.nonnegative()),
   ...origin,
 })
 
@@ -118,7 +118,7 @@ const twoSummaries = z.strictObject({
 const { lotSize: _, ...originOfEvents } = origin
 const events = z.strictObject({
   kind: z.literal('events'),
-  events: z.int().nonnegative().max(MAX_UNITS),
+  events: z.int().check(z.nonnegative(), z.maximum(MAX_UNITS)),
   exposure: positive,
   ...originOfEvents,
 })
@@ -133,24 +133,24 @@ const eventCounts = z.strictObject({
 })
 
 export const testSchema = z.strictObject({
-  method: z.enum(['auto', ...METHODS]).default('auto'),
-  alternative: z.enum(['auto', ...ALTERNATIVES]).default('auto'),
-  significanceLevel: level.default(0.05),
+  method: z._default(z.enum(['auto', ...METHODS]), 'auto'),
+  alternative: z._default(z.enum(['auto', ...ALTERNATIVES]), 'auto'),
+  significanceLevel: z._default(level, 0.05),
   /** A second level, to be read beside the first; the finding is made at the first. */
-  secondSignificanceLevel: level.optional(),
-  confidenceLevel: level.optional(),
-  knownStandardDeviation: positive.optional(),
-  interval: z.enum(['auto', ...SHARE_INTERVALS, ...RATE_INTERVALS]).default('auto'),
-  intervalSides: z.enum(['auto', ...INTERVAL_SIDES]).default('auto'),
-  continuityCorrection: z.boolean().default(false),
-  twoSidedRule: z.enum(['auto', ...TWO_SIDED_RULES]).default('auto'),
-  midP: z.boolean().default(false),
+  secondSignificanceLevel: z.optional(level),
+  confidenceLevel: z.optional(level),
+  knownStandardDeviation: z.optional(positive),
+  interval: z._default(z.enum(['auto', ...SHARE_INTERVALS, ...RATE_INTERVALS]), 'auto'),
+  intervalSides: z._default(z.enum(['auto', ...INTERVAL_SIDES]), 'auto'),
+  continuityCorrection: z._default(z.boolean(), false),
+  twoSidedRule: z._default(z.enum(['auto', ...TWO_SIDED_RULES]), 'auto'),
+  midP: z._default(z.boolean(), false),
   /** The standard error of a mean allows for a lot of which the sample is a large part. */
-  finiteLot: z.boolean().default(false),
+  finiteLot: z._default(z.boolean(), false),
   /** The standard error of a mean allows for the uncertainty that all readings share. */
-  allowForMeasurement: z.boolean().default(false),
-  seed: z.int().default(20260101),
-  resamples: z.int().min(99).max(1_000_000).default(USUAL_RESAMPLES),
+  allowForMeasurement: z._default(z.boolean(), false),
+  seed: z._default(z.int(), 20260101),
+  resamples: z._default(z.int().check(z.minimum(99), z.maximum(1_000_000)), USUAL_RESAMPLES),
 })
 
 export const evidenceSchema = z.discriminatedUnion('kind', [
@@ -165,10 +165,10 @@ export const evidenceSchema = z.discriminatedUnion('kind', [
 
 /** The check document: what is claimed, what was measured, and how it is to be tested. */
 export const checkRequestSchema = z.strictObject({
-  id: z.string().optional(),
+  id: z.optional(z.string()),
   claim: claimSchema,
   evidence: evidenceSchema,
-  test: testSchema.prefault({}),
+  test: z.prefault(testSchema, {}),
 })
 
 export type CheckDocument = z.input<typeof checkRequestSchema>

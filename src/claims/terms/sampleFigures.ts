@@ -1,10 +1,10 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { median } from '@/statistics/describe/quantile'
 import type { Limit } from './limit'
 import type { MeasuredSample, Sample, SampleKind } from './sample'
 
 const figure = z.number()
-const optional = figure.optional()
+const optional = z.optional(figure)
 
 const spreadSchema = z.strictObject({
   n: figure,
@@ -26,20 +26,21 @@ const ofSample = {
   /** The variance of the estimate over that of as many readings taken one by one. */
   designEffect: optional,
   effectiveSampleSize: optional,
-  strata: z
-    .array(
-      z.strictObject({
-        name: z.string(),
-        size: figure,
-        n: figure,
-        mean: figure,
-        standardDeviation: figure,
-      }),
-    )
-    .readonly()
-    .optional(),
+  strata: z.optional(
+    z.readonly(
+      z.array(
+        z.strictObject({
+          name: z.string(),
+          size: figure,
+          n: figure,
+          mean: figure,
+          standardDeviation: figure,
+        }),
+      ),
+    ),
+  ),
 }
-export type OfSample = Readonly<z.infer<z.ZodObject<typeof ofSample>>>
+export type OfSample = Readonly<z.infer<z.ZodMiniObject<typeof ofSample>>>
 
 const countedSchema = z.strictObject({
   n: figure,
@@ -79,7 +80,7 @@ export const SAMPLE_FIGURES = {
     standardError: optional,
   }),
   two: z.strictObject({ n: figure, setAside: figure, first: spreadSchema, second: spreadSchema }),
-} as const satisfies Readonly<Record<SampleKind, z.ZodType>>
+} as const satisfies Readonly<Record<SampleKind, z.ZodMiniType>>
 
 export type SampleFiguresOf<Kind extends SampleKind> = Kind extends SampleKind
   ? Readonly<z.infer<(typeof SAMPLE_FIGURES)[Kind]>>

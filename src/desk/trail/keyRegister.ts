@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { keyName, MAX_JWS } from '../signature'
 import { storedText } from '../typed'
 
@@ -6,14 +6,14 @@ export const KEY_ACTIONS = ['entered', 'withdrawn'] as const
 
 /** An entry of the office's register of keys: whose key was entered or withdrawn, when and by whom, chained by hash. */
 export const keyEntrySchema = z.strictObject({
-  number: z.int().positive(),
+  number: z.int().check(z.positive()),
   at: z.iso.datetime(),
   who: storedText(500),
   action: z.enum(KEY_ACTIONS),
   name: storedText(500),
   key: keyName,
   /** The statement of the key about itself, signed by it: a compact JWS. Empty where it is withdrawn. */
-  proof: z.string().max(MAX_JWS),
+  proof: z.string().check(z.maxLength(MAX_JWS)),
   previous: z.string(),
   hash: z.string(),
 })

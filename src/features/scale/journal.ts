@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { TakenReading } from '@/intake/scale/rows'
 
 /** Readings that were taken here and of which it is not known yet that they are stored: kept by this browser. */

@@ -1,3 +1,4 @@
+import * as z from 'zod/mini'
 import { parse } from 'papaparse'
 import { type Relation, RELATIONS } from '@/claims/terms/relations'
 import { type ClaimWithoutSample, claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
@@ -226,7 +227,7 @@ const tooManyCells = (cell: string) =>
     `It has more cells than the header, with “${cell.slice(0, 40)}” in one of them: a decimal comma may have been taken for the mark between cells. Put such numbers in quotes, or use semicolons or tabs between cells.`,
   )
 
-const KEPT = claimDraftSchema.omit({ sampleId: true })
+const KEPT = z.omit(claimDraftSchema, { sampleId: true })
 
 const notKept = (field: string) =>
   problem(

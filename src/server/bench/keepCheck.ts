@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import { BENCH_IDS, type BenchCheck, benchCheckSchema } from '@/desk/bench'
 import { caseWordsSchema } from '@/desk/caseWords'
@@ -19,7 +19,7 @@ const keeping = z.strictObject({
   into: z.union([
     z.strictObject({ caseId: z.string() }),
     z.strictObject({
-      subject: caseWordsSchema.shape.subject.refine((text) => text.trim() !== '', 'a subject'),
+      subject: caseWordsSchema.shape.subject.check(z.refine((text) => text.trim() !== '', 'a subject')),
     }),
   ]),
   by: bySchema,

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { claimDraftSchema } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { findSample } from '@/data/sampleRepository'
@@ -15,7 +15,7 @@ const MAX_CLAIMS = 500
 const { sampleId: _, ...ofClaim } = claimDraftSchema.shape
 const addingSchema = z.strictObject({
   sampleId: z.uuid(),
-  claims: z.array(z.strictObject(ofClaim)).min(1).max(MAX_CLAIMS),
+  claims: z.array(z.strictObject(ofClaim)).check(z.minLength(1), z.maxLength(MAX_CLAIMS)),
   by: bySchema,
 })
 

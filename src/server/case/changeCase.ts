@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { CASE_STATES, type CaseState, type CaseWords, caseWordsSchema } from '@/desk/caseWords'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
@@ -81,7 +81,7 @@ export async function addEmptySample(
   )
 }
 
-const changeSchema = z.strictObject({ words: caseWordsSchema.partial(), by: bySchema })
+const changeSchema = z.strictObject({ words: z.partial(caseWordsSchema), by: bySchema })
 
 /**
  * Stores what a case is called, what it is about and who makes its claims.
@@ -139,7 +139,7 @@ export async function changeState(
   })
 }
 
-const orderSchema = z.strictObject({ claimIds: z.array(z.uuid()).max(10_000), by: bySchema })
+const orderSchema = z.strictObject({ claimIds: z.array(z.uuid()).check(z.maxLength(10_000)), by: bySchema })
 
 /**
  * Gives the claims of a case another order.

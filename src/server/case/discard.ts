@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { samplesNamed } from '@/desk/claimDraft'
 import type { Turned } from '@/desk/caseWords'

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { claimDraftSchema, samplesNamed } from '@/desk/claimDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { changeBetween } from '@/desk/trail/change'
@@ -18,7 +18,11 @@ import { outcomeOf } from '../check/outcomeOf'
 import { changedElsewhere, notFound } from '../problems'
 import { record } from '../record'
 
-const changeSchema = z.strictObject({ draft: claimDraftSchema, revision: z.int().positive(), by: bySchema })
+const changeSchema = z.strictObject({
+  draft: claimDraftSchema,
+  revision: z.int().check(z.positive()),
+  by: bySchema,
+})
 
 /**
  * Stores a claim as it stands, with the outcome that its check comes to.

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { type Draw, drawnOf, drawSchema, lotSizeOf } from '@/claims/plan/draw'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { parseJson } from '@/desk/parseJson'
@@ -12,7 +12,7 @@ import { readInput } from '../input'
 /** More units are no sheet that anybody takes along. */
 const MOST_ON_SHEET = 5000
 const asked = z.strictObject({
-  draw: z.string().max(100_000).transform(jsonOrNothing).pipe(drawSchema),
+  draw: z.pipe(z.pipe(z.string().check(z.maxLength(100_000)), z.transform(jsonOrNothing)), drawSchema),
   format: z.enum(['csv', 'pdf']),
 })
 

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { ClaimResult } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'
@@ -31,7 +31,7 @@ const signatureSchema = z.strictObject({
   /** Of the check document and the remarks that whoever signs has before them. */
   inputFingerprint: storedText(64),
   /** The signature by a key, over what `readToSign` gave; absent: by name alone. */
-  jws: z.string().max(MAX_JWS).optional(),
+  jws: z.optional(z.string().check(z.maxLength(MAX_JWS))),
 })
 
 /**

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { GroupsResult } from '@/answers/groups'
 import type { LotsResult } from '@/answers/lots'
 import type { CheckError } from '@/claims/checkAnswer'
@@ -62,9 +62,9 @@ function settled<T extends Readonly<{ ok: boolean }>>(
 const { groupsBy, lots, adjustment } = claimDraftSchema.shape
 const changeSchema = z.strictObject({
   change: z.strictObject({
-    groupsBy: groupsBy.optional(),
-    lots: lots.optional(),
-    adjustment: adjustment.optional(),
+    groupsBy: z.optional(groupsBy),
+    lots: z.optional(lots),
+    adjustment: z.optional(adjustment),
   }),
   by: bySchema,
 })

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion, listRegister } from '@/data/register'
 import { EMPTY_INSTRUMENT, instrumentSchema, type RegisteredInstrument } from '@/desk/instrument'
@@ -17,7 +17,7 @@ export async function readInstruments(): Promise<readonly RegisteredInstrument[]
     .toSorted((a, b) => (a.name < b.name ? -1 : 1))
 }
 
-const saving = z.strictObject({ id: z.uuid().optional(), words: instrumentSchema, by: bySchema })
+const saving = z.strictObject({ id: z.optional(z.uuid()), words: instrumentSchema, by: bySchema })
 
 /**
  * Enters an instrument on the register, or how it stands now; how it stood before is kept.

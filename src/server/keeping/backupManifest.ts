@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
@@ -9,8 +9,8 @@ const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
   z.strictObject({
     path: z.string(),
     table: z.enum(tables),
-    columns: z.array(z.string().regex(/^[a-z_0-9]+$/)),
-    bytes: z.int().nonnegative(),
+    columns: z.array(z.string().check(z.regex(/^[a-z_0-9]+$/))),
+    bytes: z.int().check(z.nonnegative()),
     sha256: z.string(),
   })
 
@@ -97,5 +97,5 @@ export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifes
 
 const laterSchema = z.looseObject({
   kind: z.literal('true-weight-backup'),
-  version: z.int().gt(BACKUP_VERSION),
+  version: z.int().check(z.gt(BACKUP_VERSION)),
 })

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { keysOf, readKeyStatement } from '@/casefile/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { addKeyEntry, holdRegister, listKeyEntries } from '@/data/keyRepository'
@@ -35,7 +35,7 @@ export async function registeredKeys(db: Connection): Promise<readonly Registere
   return read.ok ? read.keys : []
 }
 
-const entering = z.strictObject({ proof: z.string().max(MAX_JWS) })
+const entering = z.strictObject({ proof: z.string().check(z.maxLength(MAX_JWS)) })
 
 /**
  * Enters a key on the register, under the name that it says of itself.

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
@@ -33,7 +33,7 @@ const locking = z.strictObject({
   /** The day, as YYYY-MM-DD. */
   lockedOn: storedText(20),
   /** The signature by a key, over what `readPlanToSign` gave; absent: by name alone. */
-  jws: z.string().max(MAX_JWS).optional(),
+  jws: z.optional(z.string().check(z.maxLength(MAX_JWS))),
 })
 
 /**

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { faultIn, R87 } from '@/claims/terms/controlPlan'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion, listRegister } from '@/data/register'
@@ -19,7 +19,7 @@ export async function readControlPlans(): Promise<readonly RegisteredPlan[]> {
     .toSorted((a, b) => (a.plan.name < b.plan.name ? -1 : 1))
 }
 
-const saving = z.strictObject({ id: z.uuid().optional(), words: officePlanSchema, by: bySchema })
+const saving = z.strictObject({ id: z.optional(z.uuid()), words: officePlanSchema, by: bySchema })
 
 /**
  * Puts a control plan on the register, or how it stands now; how it stood before is kept, and so is what claims took over.

@@ -1,5 +1,5 @@
 import 'server-only'
-import type { z } from 'zod'
+import type { z } from 'zod/mini'
 import type { Answer } from '@/answers/answer'
 import { caseWordsOf } from '@/desk/caseWords'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'

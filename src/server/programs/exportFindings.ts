@@ -1,6 +1,6 @@
 import 'server-only'
 import writeXlsxFile from 'write-excel-file/node'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { type CaseWithClaims, type DocketQuestion, findCase, findCases } from '@/data/caseRepository'
 import { harmlessCell } from '@/intake/sheet/csvText'
@@ -33,8 +33,8 @@ export async function exportFindings(caseId: string, format: Format): Promise<Ou
 }
 
 const askedSchema = z.strictObject({
-  ...casesQuerySchema.omit({ page: true, pageSize: true }).shape,
-  format: z.enum(FINDING_FORMATS).default('csv'),
+  ...z.omit(casesQuerySchema, { page: true, pageSize: true }).shape,
+  format: z._default(z.enum(FINDING_FORMATS), 'csv'),
 })
 
 /** The findings of all cases on the docket that answer a query, as a file. */

@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { asksForControl } from '@/answers/claim'
 import { type ClaimAnswer, type ClaimDocument, isControl, isTested } from '@/claims/checkAnswer'
 import { OUTCOMES } from '@/claims/finding'
@@ -15,8 +15,8 @@ import { computing } from '../compute/computing'
 import { documentOf } from '../check/documentOf'
 import { fingerprintOfValue } from '../fingerprint'
 
-const figure = z.number().nullable()
-const outcome = z.enum(OUTCOMES).nullable()
+const figure = z.nullable(z.number())
+const outcome = z.nullable(z.enum(OUTCOMES))
 
 /** A claim with what it comes to, as a row of data; what there is not is null. */
 export const findingRowSchema = z.strictObject({

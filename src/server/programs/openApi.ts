@@ -1,6 +1,6 @@
 import 'server-only'
 import { storedText } from '@/desk/typed'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { caseWordsSchema, CASE_STATES } from '@/desk/caseWords'
 import { OUTCOMES } from '@/claims/finding'
 import { claimDraftSchema } from '@/desk/claimDraft'
@@ -12,7 +12,7 @@ import { findingRowSchema } from './findingRows'
 import { CASE_ORDERS } from '@/data/caseRepository'
 
 const instant = z.iso.datetime()
-const outcome = z.enum(OUTCOMES).nullable()
+const outcome = z.nullable(z.enum(OUTCOMES))
 
 export const claimLineSchema = z.strictObject({ id: z.uuid(), title: z.string(), outcome })
 export const caseLineSchema = z.strictObject({
@@ -34,10 +34,10 @@ export const sampleSchema = z.strictObject({
   caseId: z.uuid(),
   revision: z.int(),
   draft: sampleDraftSchema,
-  file: sampleFileSchema.nullable(),
+  file: z.nullable(sampleFileSchema),
 })
 export const claimCheckSchema = z.strictObject({
-  document: z.looseObject({}).describe('The check document, as the request of /check has it.'),
+  document: z.looseObject({}).check(z.describe('The check document, as the request of /check has it.')),
   result: claimAnswerSchema,
 })
 export const findingsSchema = z.strictObject({
@@ -53,26 +53,25 @@ const problemSchema = z.strictObject({
 const otherAnswerSchema = z.looseObject({ ok: z.literal(true), coreVersion: z.string() })
 
 /** A whole number as an address states it: no spaces, no sign, no other base. */
-const whole = z
-  .string()
-  .regex(/^\d{1,6}$/, 'a whole number')
-  .transform(Number)
+const whole = z.pipe(z.string().check(z.regex(/^\d{1,6}$/, 'a whole number')), z.transform(Number))
 
 export const casesQuerySchema = z.strictObject({
-  text: storedText(200).optional(),
-  state: z.enum(['current', ...CASE_STATES, 'any']).default('current'),
-  outcome: z.enum([...OUTCOMES, 'none']).optional(),
-  order: z.enum(CASE_ORDERS).default('changed'),
-  direction: z.enum(['rising', 'falling']).default('falling'),
-  page: whole.pipe(z.int().min(0).max(100_000)).default(0),
-  pageSize: whole.pipe(z.int().min(1).max(200)).default(50),
+  text: z.optional(storedText(200)),
+  state: z._default(z.enum(['current', ...CASE_STATES, 'any']), 'current'),
+  outcome: z.optional(z.enum([...OUTCOMES, 'none'])),
+  order: z._default(z.enum(CASE_ORDERS), 'changed'),
+  direction: z._default(z.enum(['rising', 'falling']), 'falling'),
+  page: z._default(z.pipe(whole, z.int().check(z.minimum(0), z.maximum(100_000))), 0),
+  pageSize: z._default(z.pipe(whole, z.int().check(z.minimum(1), z.maximum(200))), 50),
 })
 
-const schemaOf = (schema: z.ZodType, io: 'input' | 'output' = 'output') => {
+const schemaOf = (schema: z.ZodMiniType, io: 'input' | 'output' = 'output') => {
   const { $schema: _, ...own } = z.toJSONSchema(schema, { io, unrepresentable: 'any' })
   return own
 }
-const json = (schema: z.ZodType, io?: 'input') => ({ 'application/json': { schema: schemaOf(schema, io) } })
+const json = (schema: z.ZodMiniType, io?: 'input') => ({
+  'application/json': { schema: schemaOf(schema, io) },
+})
 const problem = (description: string) => ({ description, content: json(problemSchema) })
 const identifier = (name: string) => ({
   name,
@@ -80,7 +79,7 @@ const identifier = (name: string) => ({
   required: true,
   schema: { type: 'string', format: 'uuid' },
 })
-const reading = (summary: string, id: string, schema: z.ZodType) => ({
+const reading = (summary: string, id: string, schema: z.ZodMiniType) => ({
   get: {
     summary,
     parameters: [identifier(id)],

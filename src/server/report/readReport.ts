@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import {
   FORMATS,
   optionsIn,
@@ -75,19 +75,23 @@ export async function makeReport(
 }
 
 const askedSchema = z.strictObject({
-  format: z.enum(FORMATS).default('pdf'),
-  parts: z
-    .string()
-    .transform((text) => text.split(',').filter((part) => part !== ''))
-    .pipe(reportOptionsSchema.shape.parts.unwrap())
-    .optional(),
-  decimals: z
-    .string()
-    .regex(/^\d{1,2}$/, 'a whole number')
-    .transform(Number)
-    .pipe(reportOptionsSchema.shape.decimals.unwrap())
-    .optional(),
-  numbers: reportOptionsSchema.shape.language.unwrap().optional(),
+  format: z._default(z.enum(FORMATS), 'pdf'),
+  parts: z.optional(
+    z.pipe(
+      z.pipe(
+        z.string(),
+        z.transform((text) => text.split(',').filter((part) => part !== '')),
+      ),
+      reportOptionsSchema.shape.parts.def.innerType,
+    ),
+  ),
+  decimals: z.optional(
+    z.pipe(
+      z.pipe(z.string().check(z.regex(/^\d{1,2}$/, 'a whole number')), z.transform(Number)),
+      reportOptionsSchema.shape.decimals.def.innerType,
+    ),
+  ),
+  numbers: z.optional(reportOptionsSchema.shape.language.def.innerType),
 })
 
 /** What an address asks for; PDF where it names no format. What is no choice is refused. */

@@ -1,6 +1,6 @@
 import 'server-only'
 import { parseJson } from '@/desk/parseJson'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 import { DECIMAL_MARKS } from '@/desk/typed'
 import { DATE_ORDERS } from '@/intake/reading/date'
@@ -18,24 +18,26 @@ const formatSchema = z.strictObject({
   dateOrder: z.enum(DATE_ORDERS),
   header: z.enum(['first-row', 'none']),
 })
-const row = z.int().min(1).max(1_048_576)
+const row = z.int().check(z.minimum(1), z.maximum(1_048_576))
 const workbookSchema = z.strictObject({
-  sheet: z.string().max(500).optional(),
-  firstRow: row.optional(),
-  lastRow: row.optional(),
-  hiddenRows: z.enum(['taken', 'left-out']).optional(),
+  sheet: z.optional(z.string().check(z.maxLength(500))),
+  firstRow: z.optional(row),
+  lastRow: z.optional(row),
+  hiddenRows: z.optional(z.enum(['taken', 'left-out'])),
 })
 const questionSchema = z.strictObject({
-  fileName: z.string().min(1).max(500),
-  by: z.string().max(500),
+  fileName: z.string().check(z.minLength(1), z.maxLength(500)),
+  by: z.string().check(z.maxLength(500)),
   /** By which it can be cancelled. */
-  importId: z.uuid().optional(),
-  format: formatSchema.optional(),
-  workbook: workbookSchema.optional(),
-  isKept: z.boolean().optional(),
+  importId: z.optional(z.uuid()),
+  format: z.optional(formatSchema),
+  workbook: z.optional(workbookSchema),
+  isKept: z.optional(z.boolean()),
   /** Names of the columns that are taken; absent: all. */
-  columns: z.array(z.string().max(500)).min(1).max(MAX_COLUMNS).optional(),
-  missingWords: z.array(z.string().max(500)).max(1000).optional(),
+  columns: z.optional(
+    z.array(z.string().check(z.maxLength(500))).check(z.minLength(1), z.maxLength(MAX_COLUMNS)),
+  ),
+  missingWords: z.optional(z.array(z.string().check(z.maxLength(500))).check(z.maxLength(1000))),
 })
 
 /** Reads what a request says of the file that it brings: its parameter `question`, as JSON. */

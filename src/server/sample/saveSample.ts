@@ -1,5 +1,5 @@
 import 'server-only'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { type SampleDraft, sampleDraftSchema, type SetAside } from '@/desk/sampleDraft'
 import { storedText } from '@/desk/typed'
@@ -19,7 +19,7 @@ import type { Saved } from '../saved'
 
 const changeSchema = z.strictObject({
   draft: sampleDraftSchema,
-  revision: z.int().positive(),
+  revision: z.int().check(z.positive()),
   /** Who sets readings aside or brings them back. */
   by: storedText(500),
 })

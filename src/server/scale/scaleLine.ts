@@ -1,6 +1,6 @@
 import 'server-only'
 import net from 'node:net'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { Lines } from '@/intake/scale/line'
 import { readInput } from '../input'

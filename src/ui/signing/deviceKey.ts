@@ -10,7 +10,7 @@ import {
   importJWK,
   type JWK,
 } from 'jose'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import type { DeviceKey } from './keyStore'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { FindingStatement, KeyStatement } from '@/desk/signature'

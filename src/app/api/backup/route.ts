@@ -1,16 +1,16 @@
 import { refusalOf } from '@/ownSite'
 import { backUpTo, isKeeper, restoreFrom } from '@/server/keeping/keeper'
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { readInput } from '@/server/input'
 import { answerWith, readBody } from '@/server/programs/answer'
 
 const orderSchema = z.strictObject({
   do: z.enum(['backup', 'restore']),
-  file: z
-    .string()
-    .min(1)
-    .max(4096)
-    .refine((name) => name.startsWith('/') && !name.includes('\0'), 'an absolute path'),
+  file: z.string().check(
+    z.minLength(1),
+    z.maxLength(4096),
+    z.refine((name) => name.startsWith('/') && !name.includes('\0'), 'an absolute path'),
+  ),
 })
 
 /**

@@ -1,9 +1,9 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { exportFindings, FINDING_FORMATS } from '@/server/programs/exportFindings'
 import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'
 
-const askedSchema = z.strictObject({ format: z.enum(FINDING_FORMATS).default('csv') })
+const askedSchema = z.strictObject({ format: z._default(z.enum(FINDING_FORMATS), 'csv') })
 
 /** The findings of a case as data: `?format=csv` or `xlsx`. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ caseId: string }> }>) {

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { readInput } from '@/server/input'
 import { answerWith, download } from '@/server/programs/answer'
 import { EXPORT_PARTS, exportSample } from '@/server/sample/exportSample'
@@ -6,7 +6,7 @@ import { exportWorkbook } from '@/server/sample/exportWorkbook'
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 
-const askedSchema = z.strictObject({ part: z.enum([...EXPORT_PARTS, 'workbook']).default('sheet') })
+const askedSchema = z.strictObject({ part: z._default(z.enum([...EXPORT_PARTS, 'workbook']), 'sheet') })
 
 /** A part of a sample as a CSV file: `?part=sheet`, `codes` or `set-aside`; or all of it as an XLSX file: `workbook`. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ sampleId: string }> }>) {
