@@ -35,6 +35,7 @@ export default createConfig({
     '^(d3-(?:array|scale|shape|path|interpolate|color|format|time|time-format))$':
       '<rootDir>/node_modules/$1/dist/$1.js',
     ...Object.fromEntries(MODULES.map((name) => [`^${name}$`, older(name)])),
+    '^zod/v4/locales/en.js$': '<rootDir>/node_modules/zod/v4/locales/en.cjs',
     '^convert$': '<rootDir>/node_modules/convert/dist/index.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@tests/(.*)$': '<rootDir>/tests/$1',

@@ -2,10 +2,11 @@ import type { Method, Parameter } from './terms/names'
 import { parameterOf } from './all'
 import { itemFigures } from './share/itemFigures'
 import { type Beside, besideOf, isOfShape, type SecondLevel, secondLevelOf } from './beside'
+import type { Decision } from './decision'
 import { conditionsFor } from './conditions/conditions'
 import type { FindingOutcome } from './finding'
 import { intervalFigures } from './intervalFigures'
-import { type CheckProblem, outcomeOf, type Prepared, prepareCheck } from './prepareCheck'
+import { type CheckProblem, outcomeOf, type Prepared, prepareCheck, prepareRequest } from './prepareCheck'
 import type { ComputedFigures } from './result'
 import { type Condition } from './terms/condition'
 import type { EffectSizeFigures } from './terms/definition'
@@ -13,7 +14,7 @@ import { type Hypotheses, valuesOf } from './terms/hypotheses'
 import { isAllFinite } from './terms/isAllFinite'
 import { failure, type Outcome, success } from './terms/outcome'
 import { problems } from './terms/problems'
-import type { CheckRequest } from './terms/request'
+import type { CheckRequest, Evidence } from './terms/request'
 import { sampleFigures } from './terms/sampleFigures'
 import { CORE_VERSION } from './terms/version'
 import type { ClaimWarning } from './terms/warnings'
@@ -83,6 +84,25 @@ export function checkFigures(
 export function checkDecision(document: unknown): FindingOutcome | undefined {
   const prepared = prepareCheck(document)
   return prepared.ok ? outcomeOf(prepared.value) : undefined
+}
+
+/**
+ * What a request that was read decides with other evidence in its place, of which every figure has to be finite.
+ *
+ * @returns with the outcome the side of the claimed value on which the estimate lies
+ */
+export function decisionOn(
+  request: CheckRequest,
+  evidence: Evidence,
+): Readonly<{ outcome: FindingOutcome; decision: Decision; side: number }> | undefined {
+  const prepared = prepareRequest({ ...request, evidence })
+  if (!prepared.ok) return undefined
+  const { procedure, decided } = prepared.value
+  return {
+    outcome: outcomeOf(prepared.value),
+    decision: decided.decision,
+    side: Math.sign(procedure.differenceFrom(request.claim.value)),
+  }
 }
 
 /** The method by which a check is made; undefined where it can't be made. */

@@ -6,10 +6,11 @@ import { deriveHypotheses, type Hypotheses, isRange, valuesOf } from './terms/hy
 import { isAllFinite } from './terms/isAllFinite'
 import type { Parameter } from './terms/names'
 import { failure, type Outcome, success } from './terms/outcome'
-import { parseRequest, type RequestProblem } from './terms/parseRequest'
+import type { RequestProblem } from './terms/parseRequest'
 import { type ClaimProblem, problems } from './terms/problems'
 import { type Made, procedureOf } from './procedureOf'
-import { type CheckRequest, checkRequestSchema } from './terms/request'
+import { readDocument } from './readEvidence'
+import type { CheckRequest } from './terms/request'
 import type { Sample } from './terms/sample'
 import { sampleOf } from './sampleOf'
 import { type Decided, decideOn } from './testFigures'
@@ -29,9 +30,13 @@ export type Prepared = Readonly<{
 
 /** Everything that can keep a check from being made is met here. */
 export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem> {
-  const request = parseRequest(checkRequestSchema, document)
-  if (!request.ok) return request
-  const { claim, test: options, evidence } = request.value
+  const request = readDocument(document)
+  return request.ok ? prepareRequest(request.value) : request
+}
+
+/** The same of a request that was read. */
+export function prepareRequest(request: CheckRequest): Outcome<Prepared, CheckProblem> {
+  const { claim, test: options, evidence } = request
   const { parameter } = claim
   if (claim.exposureUnit !== undefined && parameterOf(parameter).sample !== 'events')
     return failure(problems.exposureUnitForOther(parameter))
@@ -50,15 +55,14 @@ export function prepareCheck(document: unknown): Outcome<Prepared, CheckProblem>
   const census = censusOf(claim, sample.value)
   // What is wrong with the test that was asked for is told first; what the readings lack for a test does not matter.
   const isAsked = made.ok || !made.problem.path.startsWith('test')
-  if (census && isAsked && !(made.ok && isUncertain(made.value)))
-    return failure(censusFound(request.value, census))
+  if (census && isAsked && !(made.ok && isUncertain(made.value))) return failure(censusFound(request, census))
   if (!made.ok) return made
   const confidenceLevel = confidenceLevelOf(options, hypotheses.value)
   if (confidenceLevel <= 0) return failure(problems.levelNeeded(options.significanceLevel))
   const decided = decideOn(made.value.procedure, hypotheses.value, options.significanceLevel)
   if (!isAllFinite(decided.statistics)) return failure(problems.figuresOutOfRange())
   return success({
-    request: request.value,
+    request,
     hypotheses: hypotheses.value,
     sample: sample.value,
     ...made.value,

@@ -1,7 +1,7 @@
 import { median } from '@/statistics/describe/quantile'
 import { methodOf, methodsFor, parameterOf } from './all'
 import type { Method, Parameter } from './terms/names'
-import { countEqual } from './median/differences'
+import { countsAbout } from './median/differences'
 import { type Hypotheses, valuesOf } from './terms/hypotheses'
 import type { MadeProcedure, MethodDefinition, MethodQuestion, ParameterDefinition } from './terms/definition'
 import { failure, type Outcome, success } from './terms/outcome'
@@ -72,12 +72,12 @@ export function methodUsed(
   return parameterOf(parameter).usualMethod({
     ...{ ...options, sampleSize: counted?.sampleSize, lotSize: sample?.lotSize },
     design: sample?.design?.kind,
-    hasEqual: hypotheses && valuesOf(hypotheses).some((value) => equalTo(sample, value) > 0),
+    hasEqual: () => (hypotheses ? valuesOf(hypotheses) : []).some((value) => equalTo(sample, value) > 0),
   })
 }
 
 const equalTo = (sample: Sample | undefined, value: number): number =>
-  sample?.kind === 'measured' ? countEqual(sample.measured.values ?? [], value) : 0
+  sample?.kind === 'measured' ? countsAbout(sample.measured.values ?? [], value).equal : 0
 
 /** The interval of a share or a rate is chosen apart from its test, but where the method has its own and none is stated. */
 function withChosenInterval(

@@ -2,6 +2,7 @@ import { moments, spread } from '@/statistics/describe/moments'
 import { parameterOf } from './all'
 import { designOf } from './designOf'
 import { itemsOf, type Told } from './itemsOf'
+import { keptOf } from './readEvidence'
 import { lotSizeOf, measurementOf, type MeasuredSample, type Sample, unitsTaken } from './terms/sample'
 import { failure, type Outcome, success } from './terms/outcome'
 import { type ClaimProblem, problems } from './terms/problems'
@@ -11,9 +12,7 @@ import { type Evidence, MAX_UNITS } from './terms/request'
 export function sampleOf(evidence: Evidence, claim: Told): Outcome<Sample, ClaimProblem> {
   if (claim.limit && parameterOf(claim.parameter).sample !== 'counted')
     return failure(problems.limitForOther(claim.parameter))
-  const plain = figuresOf(evidence)
-  if (!plain.ok) return plain
-  const designed = withDesign(evidence, plain.value)
+  const designed = keptOf(evidence, designedOf)
   if (!designed.ok) return designed
   const sample = itemsOf(designed.value, evidence, claim)
   if (!sample.ok) return sample
@@ -22,6 +21,12 @@ export function sampleOf(evidence: Evidence, claim: Told): Outcome<Sample, Claim
   const taken = unitsTaken(sample.value)
   if (lotSize !== undefined && lotSize < taken) return failure(problems.lotTooSmall(lotSize, taken))
   return success({ ...sample.value, lotSize, drawn, independence, measurement: measurementOf(evidence) })
+}
+
+/** What is the same whatever is claimed. */
+function designedOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
+  const plain = figuresOf(evidence)
+  return plain.ok ? withDesign(evidence, plain.value) : plain
 }
 
 function figuresOf(evidence: Evidence): Outcome<Sample, ClaimProblem> {
@@ -156,8 +161,7 @@ function fromReadings(
   const indexes = indexesOf(setAside, all.length)
   if (!indexes.ok) return indexes
   const excluded = indexes.value
-  const places =
-    excluded.size === 0 ? undefined : all.flatMap((_, index) => (excluded.has(index) ? [] : [index]))
+  const places = excluded.size === 0 ? undefined : placesBut(excluded, all.length)
   const values = places ? places.map((index) => all[index]!) : all
   if (values.length === 0) return failure(problems.tooFewReadings(0, 2, path))
   return success({
@@ -168,6 +172,13 @@ function fromReadings(
     setAside: excluded.size,
     path,
   })
+}
+
+/** Of `count` places those that are not excluded. */
+function placesBut(excluded: ReadonlySet<number>, count: number): readonly number[] {
+  const places: number[] = []
+  for (let index = 0; index < count; index += 1) if (!excluded.has(index)) places.push(index)
+  return places
 }
 
 type Summary = Readonly<{

@@ -3,7 +3,7 @@ import { type Moments, moments } from '@/statistics/describe/moments'
 import type { MethodDefinition } from '../terms/definition'
 import { type MeasuredSample, type Sample, SMALL_SHARE, unitsTaken } from '../terms/sample'
 import { type Condition, conditions } from '../terms/condition'
-import { countEqual } from '../median/differences'
+import { countsAbout } from '../median/differences'
 import { eventConditions } from './events'
 import { asGrouped, isTakenAsClusters, linearisedOf } from './grouped'
 import { measurementConditions } from './measurement'
@@ -212,7 +212,7 @@ function equalReadings(
   { values = [], sampleSize: n }: MeasuredSample,
   claimedValues: readonly number[],
 ): readonly Condition[] {
-  const equal = Math.max(...claimedValues.map((value) => countEqual(values, value)))
+  const equal = Math.max(...claimedValues.map((value) => countsAbout(values, value).equal))
   return equal === 0 ? [] : [conditions.equalLeftOut({ equal, n })]
 }
 

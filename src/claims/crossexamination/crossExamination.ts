@@ -7,6 +7,7 @@ import { defaultBurden } from '../terms/relations'
 import type { Asked } from './asked'
 import { methodChoices } from '../methodChoices'
 import { type Examination, type Examined, isScored, type Question, variation } from './question'
+import { readOnce } from '../readEvidence'
 import { readingQuestions } from './readings'
 import { sampleSizeQuestion, smallestGapQuestion, turningQuestion } from './limits'
 
@@ -20,7 +21,9 @@ const LEVELS = [0.1, 0.05, 0.01, 0.001]
  * A finding stands where the changed check speaks of the claim in the same way: for it (not contradicted, supported) or
  * against it (contradicted, not supported).
  */
-export function crossExamination(examined: Examination): readonly Question[] {
+export function crossExamination(examination: Examination): readonly Question[] {
+  const { document } = examination
+  const examined = { ...examination, document: { ...document, evidence: readOnce(document.evidence) } }
   return [
     ...readingQuestions(examined),
     ...burdenQuestions(examined),

@@ -1,15 +1,20 @@
-import { checkDecision } from '../check'
-import { type CheckDocument, type Evidence, USUAL_RESAMPLES } from '../terms/request'
+import { decisionOn } from '../check'
+import { readDocument } from '../readEvidence'
+import type { CheckDocument, CheckRequest, Evidence } from '../terms/request'
 import type { FindingOutcome } from '../finding'
-import { moments } from '@/statistics/describe/moments'
 import { methodOf } from '../all'
 import type { Asked, LeftOut } from './asked'
-import { type Examination, type Examined, isAgainst, type Question } from './question'
+import { type Examination, type Examined, type ExaminedResult, isAgainst, type Question } from './question'
 import { type List, listsOf } from './lists'
-import type { MethodDefinition } from '../terms/definition'
+import { isRange } from '../terms/hypotheses'
+import { type Decide, outcomesWithoutEach } from './byMoments'
 
 /** A change that leaves one unit out, and how many units it stands for: equal readings make equal findings. */
-type Change = Readonly<{ evidence: Evidence; stands: number; name: LeftOut }>
+type Change = Readonly<{ outcome: () => FindingOutcome | undefined; stands: number; name: LeftOut }>
+/** How many units were left out in turn, and those without which the finding turns. */
+type Tried = Readonly<{ tried: number; turning: readonly Turned[]; untried: number }>
+type Turned = Omit<Change, 'outcome'> & Readonly<{ outcome: FindingOutcome }>
+type IsTurned = (outcome: FindingOutcome) => boolean
 
 /** Readings looked at in all, over every change: keeps the longest examination at some seconds. */
 const MAX_LOOKED_AT = 5_000_000
@@ -26,25 +31,15 @@ export function leaveOneOut({ document, result }: Examination): Question {
   }
   const shared = { key: 'leave one out', asked }
   const ask = (): Examined => {
-    const { changes, untried } = changesOf(document, methodOf(result.test.method))
-    if (changes.length === 0) return { ...shared, note: { remark: 'readings-needed' } }
-    const wasAgainst = isAgainst(result.finding.outcome)
-    const turning: Change[] = []
-    let tried = 0
-    let turned: FindingOutcome | undefined
-    for (const change of changes) {
-      const outcome = checkDecision({ ...document, evidence: change.evidence })
-      if (outcome === undefined) continue
-      tried += change.stands
-      if (isAgainst(outcome) === wasAgainst) continue
-      turning.push(change)
-      turned = outcome
-    }
+    const read = readDocument(document)
+    const found = read.ok && triedOf(read.value, result)
+    if (!found) return { ...shared, note: { remark: 'readings-needed' } }
+    const { tried, turning, untried } = found
     if (tried === 0) return { ...shared, note: { remark: 'too-few-left' } }
     const count = turning.reduce((sum, { stands }) => sum + stands, 0)
     return {
       ...shared,
-      outcome: turned ?? result.finding.outcome,
+      outcome: turning.at(-1)?.outcome ?? result.finding.outcome,
       stands: count === 0,
       note: {
         remark: 'left-out',
@@ -58,41 +53,77 @@ export function leaveOneOut({ document, result }: Examination): Question {
   return { key: shared.key, ask }
 }
 
-function changesOf(
-  document: CheckDocument,
-  method: Pick<MethodDefinition, 'dependsOn' | 'work'>,
-): Readonly<{ changes: readonly Change[]; untried: number }> {
-  const { evidence, claim } = document
-  if (evidence.kind === 'count') return { changes: withoutOneCounted(evidence), untried: 0 }
+/** @returns undefined where there is nothing to leave out */
+function triedOf(request: CheckRequest, { test, hypotheses, finding }: ExaminedResult): Tried | undefined {
+  const { evidence, claim } = request
+  const method = methodOf(test.method)
+  const decide: Decide = (changed) => decisionOn(request, changed)
+  const isTurned: IsTurned = (outcome) => isAgainst(outcome) !== isAgainst(finding.outcome)
+  if (evidence.kind === 'count') return tryAll(withoutOneCounted(evidence, decide), isTurned)
   const [list, ...others] = listsOf(evidence)
-  if (!list) return { changes: [], untried: 0 }
+  if (!list) return undefined
   const isShort =
-    others.length === 0 && list.values.length > MAX_FROM_READINGS && method.dependsOn === 'moments'
-  if (isShort) return { changes: withoutOneByMoments(document), untried: 0 }
+    evidence.kind === 'readings' && list.values.length > MAX_FROM_READINGS && method.dependsOn === 'moments'
+  if (isShort) {
+    const outcomeWithout = outcomesWithoutEach(evidence, { decide, isRange: isRange(hypotheses) })
+    return tryByValue(list, claim, { outcomeWithout, isTurned })
+  }
   const all = [list, ...others].flatMap((one) =>
     alike(one, method.dependsOn === 'places' ? 'singly' : 'by-value').map(({ value, indexes }) => ({
-      evidence: () => one.with([...one.setAside, indexes[0]!].toSorted((a, b) => a - b)),
+      outcome: () => decide(one.with([...one.setAside, indexes[0]!].toSorted((a, b) => a - b)))?.outcome,
       stands: indexes.length,
       name: leftOut(indexes, { value, of: one.of, claim }),
       distance: value,
     })),
   )
   const readings = [list, ...others].reduce((sum, { values }) => sum + values.length, 0)
-  const draws = method.work.isResampled ? (document.test?.resamples ?? USUAL_RESAMPLES) / DRAWS_A_READING : 0
+  const draws = method.work.isResampled ? request.test.resamples / DRAWS_A_READING : 0
   const max = Math.max(2, Math.floor(MAX_LOOKED_AT / (readings * (1 + draws))))
   const tried = farthest(all, max)
   const left =
     all.reduce((sum, { stands }) => sum + stands, 0) - tried.reduce((sum, { stands }) => sum + stands, 0)
+  return tryAll(tried, isTurned, left)
+}
+
+function tryAll(changes: readonly Change[], isTurned: IsTurned, untried = 0): Tried | undefined {
+  if (changes.length === 0) return undefined
+  let tried = 0
+  const turning = changes.flatMap(({ outcome: outcomeOf, stands, name }) => {
+    const outcome = outcomeOf()
+    if (outcome === undefined) return []
+    tried += stands
+    return isTurned(outcome) ? [{ outcome, stands, name }] : []
+  })
+  return { tried, turning, untried }
+}
+
+/** The same of many readings, of which only those are named without which the finding turns. */
+function tryByValue(
+  { values, setAside }: List,
+  claim: CheckDocument['claim'],
+  {
+    outcomeWithout,
+    isTurned,
+  }: Readonly<{ outcomeWithout: (value: number) => FindingOutcome | undefined; isTurned: IsTurned }>,
+): Tried {
+  const left = new Set(setAside)
+  let tried = 0
+  const others: number[] = []
+  for (const [index, value] of values.entries()) {
+    if (left.has(index)) continue
+    const outcome = outcomeWithout(value)
+    if (outcome !== undefined) tried += 1
+    if (outcome === undefined || !isTurned(outcome)) others.push(index)
+  }
+  const turning = alike({ values, setAside: [...setAside, ...others] }, 'by-value')
   return {
-    // A change is made ready only when it is looked at: a copy of each would not fit.
-    changes: tried.map(({ evidence: make, stands, name }) => ({
-      get evidence() {
-        return make()
-      },
-      stands,
-      name,
+    tried,
+    turning: turning.map(({ value, indexes }) => ({
+      outcome: outcomeWithout(value)!,
+      stands: indexes.length,
+      name: leftOut(indexes, { value, of: undefined, claim }),
     })),
-    untried: left,
+    untried: 0,
   }
 }
 
@@ -130,47 +161,28 @@ function alike(
 }
 
 /** Without one of those that have the property, and without one of the others. */
-function withoutOneCounted(evidence: Extract<Evidence, { kind: 'count' }>): readonly Change[] {
+function withoutOneCounted(
+  evidence: Extract<Evidence, { kind: 'count' }>,
+  decide: Decide,
+): readonly Change[] {
   const { n, successes } = evidence
   if (n < 2) return []
-  const without = (fewer: 0 | 1) => ({ ...evidence, n: n - 1, successes: successes - fewer })
+  const without = (fewer: 0 | 1) => () =>
+    decide({ ...evidence, n: n - 1, successes: successes - fewer })?.outcome
   return [
     ...(successes > 0
-      ? [{ evidence: without(1), stands: successes, name: { unit: 'counted', which: 'with' } as const }]
+      ? [{ outcome: without(1), stands: successes, name: { unit: 'counted', which: 'with' } as const }]
       : []),
     ...(successes < n
       ? [
           {
-            evidence: without(0),
+            outcome: without(0),
             stands: n - successes,
             name: { unit: 'counted', which: 'without' } as const,
           },
         ]
       : []),
   ]
-}
-
-/** For tests that need only mean and spread: both without each value, from both with it. */
-function withoutOneByMoments({ evidence, claim }: CheckDocument): readonly Change[] {
-  if (evidence.kind !== 'readings') return []
-  const { values, setAside = [] } = evidence
-  const equals = alike({ values, setAside }, 'by-value')
-  const left = new Set(evidence.setAside)
-  const { sampleSize: n, mean, variance } = moments(evidence.values.filter((_, index) => !left.has(index)))
-  const squares = (variance ?? 0) * (n - 1)
-  const { lotSize, measurement } = evidence
-  return equals.map(({ value, indexes }) => ({
-    evidence: {
-      kind: 'summary',
-      n: n - 1,
-      mean: mean + (mean - value) / (n - 1),
-      variance: Math.max(0, squares - ((value - mean) ** 2 * n) / (n - 1)) / (n - 2),
-      ...(lotSize === undefined ? {} : { lotSize }),
-      ...(measurement === undefined ? {} : { measurement }),
-    },
-    stands: indexes.length,
-    name: leftOut(indexes, { value, of: undefined, claim }),
-  }))
 }
 
 function leftOut(

@@ -1,4 +1,4 @@
-import { type ComputedCheck, computeCheck } from '../check'
+import { checkFigures, type ComputedCheck } from '../check'
 import type { CheckDocument, Evidence } from '../terms/request'
 import type { IntervalFigures, Probability } from '../result'
 import type { Asked, Remark } from './asked'
@@ -58,9 +58,9 @@ export function variation(
 ): Question {
   const { key, asked, document, outcome } = input
   const ask = (): Examined => {
-    const answer = computeCheck(document)
+    const answer = checkFigures(document)
     if (!answer.ok) return { key, asked, note: { remark: 'problem', problem: answer.problem } }
-    const { test, interval, outcome: other } = answer.value.computed
+    const { test, interval, outcome: other } = answer.value
     return {
       key,
       asked,

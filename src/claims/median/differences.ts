@@ -22,18 +22,29 @@ export function differencesFrom(
   return { differences, isTied: (index) => index > 0 && size(index) - size(index - 1) <= slack }
 }
 
-const slackOf = (values: readonly number[], value: number): number =>
-  ROUNDING *
-  values.reduce(
+function slackOf(values: readonly number[], value: number): number {
+  let largest = Math.abs(value)
+  for (let i = 0; i < values.length; i += 1) {
+    const size = Math.abs(values[i]!)
     // A reading that is a limit stands without end, and nothing is rounded in it.
-    (max, reading) => (Number.isFinite(reading) ? Math.max(max, Math.abs(reading)) : max),
-    Math.abs(value),
-  )
+    if (size > largest && size < Infinity) largest = size
+  }
+  return ROUNDING * largest
+}
 
-/** How many readings equal a value, but for what decimals lose in floating point. */
-export function countEqual(values: readonly number[], value: number): number {
+/** How many readings lie above a value and how many equal it, but for what decimals lose in floating point. */
+export function countsAbout(
+  values: readonly number[],
+  value: number,
+): Readonly<{ above: number; equal: number }> {
   const slack = slackOf(values, value)
-  return values.reduce((count, reading) => count + (Math.abs(reading - value) <= slack ? 1 : 0), 0)
+  let [above, equal] = [0, 0]
+  for (let i = 0; i < values.length; i += 1) {
+    const difference = values[i]! - value
+    if (Math.abs(difference) <= slack) equal += 1
+    else if (difference > 0) above += 1
+  }
+  return { above, equal }
 }
 
 /** Whether a reading is a value, but for what decimals lose in floating point. */

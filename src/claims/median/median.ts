@@ -16,7 +16,7 @@ export const median: ParameterDefinition<'median', 'measured', Record<never, nev
   intervals: [],
   // The signed-rank test rests on symmetry, and rejects a true median of skewed readings far too often.
   // The sign test leaves out readings that equal the claimed value, and then tells nothing of the median.
-  usualMethod: ({ hasEqual }) => (hasEqual ? 'quantile' : 'sign'),
+  usualMethod: ({ hasEqual }) => (hasEqual?.() ? 'quantile' : 'sign'),
   shows: ['median'],
   plan: {
     truth: 'value',

@@ -6,7 +6,7 @@ import { failure, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
 import { countSteps } from '../working/countSteps'
 import { orderStatistics, testCountAbove } from './countAbove'
-import { differencesFrom } from './differences'
+import { countsAbout } from './differences'
 
 const figures = z.strictObject({ equal: z.int().check(z.nonnegative()) })
 type Figures = z.infer<typeof figures>
@@ -47,10 +47,8 @@ export const quantile: MethodDefinition<'quantile', Figures, 'measured'> = {
       estimate,
       differenceFrom: (value) => estimate - value,
       test: (question) => {
-        const { differences } = differencesFrom(values, question.value)
+        const { above, equal } = countsAbout(values, question.value)
         const trials = values.length
-        const above = differences.filter((difference) => difference > 0).length
-        const equal = trials - differences.length
         const count = countFor(question.alternative, { above, equal, trials })
         return testCountAbove({ count, trials, estimate, question, interval: mirror, figures: { equal } })
       },

@@ -8,7 +8,7 @@ import { failure, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
 import { countSteps } from '../working/countSteps'
 import { orderStatistics, testCountAbove } from './countAbove'
-import { differencesFrom } from './differences'
+import { countsAbout } from './differences'
 
 const figures = z.strictObject({})
 /** Beyond so many standard deviations every reading lies on one side. */
@@ -45,7 +45,7 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
   make({ sample: { measured }, hypotheses }) {
     const { values, sorted } = measured
     if (!values || !sorted) return failure(problems.readingsNeeded('sign'))
-    const differing = (value: number) => differencesFrom(values, value).differences.length
+    const differing = (value: number) => values.length - countsAbout(values, value).equal
     const claimedValues = valuesOf(hypotheses)
     const empty = claimedValues.find((value) => differing(value) === 0)
     if (empty !== undefined) return failure(problems.allEqualToClaim(empty))
@@ -58,9 +58,8 @@ export const sign: MethodDefinition<'sign', Figures, 'measured'> = {
       estimate,
       differenceFrom: (value) => estimate - value,
       test: (question) => {
-        const { differences } = differencesFrom(values, question.value)
-        const count = differences.filter((difference) => difference > 0).length
-        const trials = differences.length
+        const { above: count, equal } = countsAbout(values, question.value)
+        const trials = values.length - equal
         return testCountAbove({ count, trials, estimate, question, interval: mirror, figures: {} })
       },
       mirror,

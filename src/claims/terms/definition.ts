@@ -143,7 +143,7 @@ export type UsualQuestion = Readonly<{
   lotSize?: number | undefined
   design?: Design['kind'] | undefined
   /** Whether readings equal the claimed value. */
-  hasEqual?: boolean | undefined
+  hasEqual?: () => boolean
 }>
 
 /** An interval that is chosen apart from the test. */

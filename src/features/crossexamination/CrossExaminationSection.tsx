@@ -11,6 +11,7 @@ import { NOT_CROSS_EXAMINED } from '@/words/en/contentWords'
 import { askedWords, remarkWords, turnsAt } from '@/words/en/crossWords'
 import { formatCount, formatFull, formatFullPValue, formatPercent, formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { QuietButton } from '@/ui/Button'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Cell, Head } from '@/ui/figures/DataTable'
 import { Figure } from '@/ui/figures/Figure'
@@ -59,15 +60,21 @@ export function CrossExaminationSection({
 }
 
 function Progress({ examination }: Readonly<{ examination: Examination }>) {
-  const { answers, of, isDone, failure } = examination
+  const { answers, of, isDone, failure, isStopped, stop } = examination
   const words = useStanding(answers)
   if (failure)
     return <Box role="alert">The cross-examination was cut short: {failure}. Load the page again.</Box>
   if (isDone) return <Headline role="status">{words}</Headline>
+  const answered = `${answers.length} of ${of} answered`
   return (
-    <Flex align="center" gap="12px" role="status" color="quiet">
-      <span>{of === 0 ? 'Asking…' : `Asking, ${answers.length} of ${of} answered`}</span>
-      {of > 0 && <progress max={of} value={answers.length} aria-label="Questions answered" />}
+    <Flex align="center" gap="12px" color="quiet">
+      <span role="status">
+        {isStopped ? `Stopped, ${answered}` : of === 0 ? 'Asking…' : `Asking, ${answered}`}
+      </span>
+      {of > 0 && !isStopped && <progress max={of} value={answers.length} aria-label="Questions answered" />}
+      <QuietButton type="button" onClick={() => stop(!isStopped)}>
+        {isStopped ? 'Ask all of them' : 'Stop asking'}
+      </QuietButton>
     </Flex>
   )
 }

@@ -101,11 +101,11 @@ function Asked() {
 
 /** How the finding fares in the cross-examination. */
 function Standing() {
-  const { answers, isDone } = useExamination()
+  const { answers, isDone, isStopped } = useExamination()
   const words = useStanding(answers)
   return (
     <Box borderTop="1px solid" borderColor="rule" marginTop="10px" paddingTop="10px" color="quiet">
-      {isDone ? words : 'Being cross-examined…'}
+      {isDone ? words : isStopped ? 'Its cross-examination was stopped.' : 'Being cross-examined…'}
     </Box>
   )
 }

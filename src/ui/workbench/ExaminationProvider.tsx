@@ -16,10 +16,15 @@ export type Examination = Readonly<{
   isDone: boolean
   /** Why it ended before its time. */
   failure?: string
+  /** Whether it was stopped by hand. */
+  isStopped: boolean
+  /** Stops it, or begins it again. */
+  stop: (isStopped: boolean) => void
 }>
 
-const NOTHING: Examination = { answers: [], of: 0, isDone: false }
-const Context = createContext<Examination>(NOTHING)
+type Known = Omit<Examination, 'isStopped' | 'stop'>
+const NOTHING: Known = { answers: [], of: 0, isDone: false }
+const Context = createContext<Examination>({ ...NOTHING, isStopped: false, stop: () => undefined })
 
 /** Cross-examines the finding as it stands, in a worker of its own that ends when something changes. */
 export function ExaminationProvider({ children }: Readonly<{ children: ReactNode }>) {
@@ -32,19 +37,22 @@ function useExaminationOf(): Examination {
   const { checked, isStale, evidence } = useWorkbench()
   const current = isStale ? undefined : checked
   const { withSetAside } = evidence
-  const [known, setKnown] = useState<Examination & Readonly<{ to: Checked | undefined }>>({
+  const [known, setKnown] = useState<Known & Readonly<{ to: Checked | undefined; run?: object }>>({
     ...NOTHING,
     to: undefined,
   })
+  const [stopped, setStopped] = useState<Checked>()
+  const isStopped = current !== undefined && stopped === current
   useEffect(() => {
-    if (!current) return
+    if (!current || isStopped) return
+    const run = {}
     let worker: Worker | undefined
     const timer = setTimeout(() => {
       worker = new Worker(new URL('../../workers/examiner.ts', import.meta.url), { type: 'module' })
       const add = (answer: Examined, of: number) =>
         setKnown((seen) => {
-          const answers = seen.to === current ? [...seen.answers, answer] : [answer]
-          return { to: current, answers, of, isDone: answers.length === of }
+          const answers = seen.run === run ? [...seen.answers, answer] : [answer]
+          return { to: current, run, answers, of, isDone: answers.length === of }
         })
       wrap<Examiner>(worker)
         .examine({ ...current, withSetAside }, proxy(add))
@@ -60,6 +68,10 @@ function useExaminationOf(): Examination {
       clearTimeout(timer)
       worker?.terminate()
     }
-  }, [current, withSetAside])
-  return known.to === current && current ? known : NOTHING
+  }, [current, withSetAside, isStopped])
+  return {
+    ...(known.to === current && current ? known : NOTHING),
+    isStopped,
+    stop: (isToStop) => setStopped(isToStop ? current : undefined),
+  }
 }
