@@ -1,4 +1,4 @@
-import { compensatedSum } from '../numeric/compensatedSum'
+import { compensatedTotal } from '../numeric/compensatedSum'
 
 /** Below and above these sizes squares of readings could leave the range of a double. */
 const SMALL = 2 ** -300
@@ -30,13 +30,17 @@ export type Moments = Readonly<{
 export function moments(values: ArrayLike<number>): Moments {
   const sampleSize = values.length
   const scale = scaleFor(values)
-  const high = compensatedSum(sampleSize, (i) => values[i]! / scale) / sampleSize
-  const low = compensatedSum(sampleSize, (i) => values[i]! / scale - high) / sampleSize
+  const scaled = new Float64Array(sampleSize)
+  for (let i = 0; i < sampleSize; i += 1) scaled[i] = values[i]! / scale
+  const terms = new Float64Array(sampleSize)
+  const high = compensatedTotal(scaled) / sampleSize
+  for (let i = 0; i < sampleSize; i += 1) terms[i] = scaled[i]! - high
+  const low = compensatedTotal(terms) / sampleSize
   const centre = { sampleSize, mean: high * scale, meanRemainder: low * scale }
   if (sampleSize < 2) return centre
 
-  const squares = compensatedSum(sampleSize, (i) => (values[i]! / scale - high - low) ** 2)
-  const scaledVariance = squares / (sampleSize - 1)
+  for (let i = 0; i < sampleSize; i += 1) terms[i] = (scaled[i]! - high - low) ** 2
+  const scaledVariance = compensatedTotal(terms) / (sampleSize - 1)
   return { ...centre, ...spread(Math.sqrt(scaledVariance) * scale, scaledVariance * scale * scale) }
 }
 

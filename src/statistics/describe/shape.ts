@@ -1,4 +1,4 @@
-import { compensatedSum } from '../numeric/compensatedSum'
+import { compensatedTotal } from '../numeric/compensatedSum'
 import type { Moments } from './moments'
 
 export type Shape = Readonly<{
@@ -21,8 +21,11 @@ export function shape(
   { sampleSize: n, mean, meanRemainder, standardDeviation }: Moments,
 ): Shape {
   if (!standardDeviation) return { skewness: {}, excessKurtosis: {} }
-  const powerSum = (power: number) =>
-    compensatedSum(n, (i) => ((values[i]! - mean - meanRemainder) / standardDeviation) ** power)
+  const terms = new Float64Array(n)
+  const powerSum = (power: number) => {
+    for (let i = 0; i < n; i += 1) terms[i] = ((values[i]! - mean - meanRemainder) / standardDeviation) ** power
+    return compensatedTotal(terms)
+  }
   // In units of s, Σ(x − x̄)² is n − 1.
   const m2 = (n - 1) / n
   const g1 = powerSum(3) / n / m2 ** 1.5
