@@ -1,5 +1,5 @@
-// The docket of 10,000 cases, the report of a case of 20 claims, and the case file of one with a sample of 1,000,000 rows, each
-// over HTTP from the production build.
+// The docket of 10,000 cases, the reports of a case of 20 claims and of one with two over 20,000 readings, and the case file of
+// one with a sample of 1,000,000 rows, each over HTTP from the production build.
 import { spawn } from 'node:child_process'
 import { createReadStream, readFileSync } from 'node:fs'
 import path from 'node:path'
@@ -14,6 +14,7 @@ import { addressOf, newFolder, withBrowser } from './workbench.mjs'
 
 const CASES = sized(10_000, 1000)
 const CLAIMS = sized(20, 2)
+const READINGS = sized(20_000, 500)
 /** From the asking to the moment when the largest part of what is in view is painted: the cases, which come with the page. */
 const PAINTED = `new PerformanceObserver((list) => arguments[0](list.getEntries().at(-1).startTime))
   .observe({ type: 'largest-contentful-paint', buffered: true })`
@@ -27,10 +28,12 @@ export async function measureDesk() {
   })
   const folder = newFolder()
   const { fillDesk } = await import(pathToFileURL(outfile).href)
-  const large = await fillDesk(folder, { caseCount: CASES, claimCount: CLAIMS })
+  const counts = { caseCount: CASES, claimCount: CLAIMS, readingCount: READINGS }
+  const { many, long } = await fillDesk(folder, counts)
   await withServer(folder, async (address) => {
     await measureDocket(address)
-    await measureReport(address, large)
+    await measureReport(address, many, `${CLAIMS} claims`)
+    await measureReport(address, long, `two claims over ${READINGS} readings`)
   })
   await measureCaseFile()
 }
@@ -57,7 +60,7 @@ async function measureDocket(address) {
   })
 }
 
-async function measureReport(address, caseId) {
+async function measureReport(address, caseId, what) {
   const taken = []
   for (const format of ['pdf', 'pdf', 'docx', 'html']) {
     const started = performance.now()
@@ -68,7 +71,7 @@ async function measureReport(address, caseId) {
     )
   }
   console.log(
-    `The report of ${CLAIMS} claims, made for the first time and then again: ${taken.join(', ')} (goal 3000)`,
+    `The report of ${what}, made for the first time and then again: ${taken.join(', ')} (goal 3000)`,
   )
 }
 

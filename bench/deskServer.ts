@@ -14,14 +14,18 @@ const READINGS = 24
 const OUTCOMES = ['contradicted', 'not-contradicted', 'supported', 'not-supported', null] as const
 
 /**
- * Fills a folder with many cases of two claims each, and one with many claims that can be tested.
+ * Fills a folder with many cases of two claims each, one with many claims that can be tested, and one with two over many readings.
  *
- * @returns the identifier of that one
+ * @returns the identifiers of these
  */
 export async function fillDesk(
   folder: string,
-  { caseCount, claimCount }: Readonly<{ caseCount: number; claimCount: number }>,
-): Promise<string> {
+  {
+    caseCount,
+    claimCount,
+    readingCount,
+  }: Readonly<{ caseCount: number; claimCount: number; readingCount: number }>,
+): Promise<Readonly<{ many: string; long: string }>> {
   const db = await openDatabase({ folder })
   for (let from = 0; from < caseCount; from += AT_ONCE) {
     const numbers = Array.from({ length: Math.min(AT_ONCE, caseCount - from) }, (_, at) => from + at)
@@ -58,18 +62,23 @@ export async function fillDesk(
   }
   const now = new Date()
   const doer = { by: '', now }
-  const large = await addCase(db, { ...EMPTY_CASE, reference: 'LARGE', subject: 'Many claims' }, doer)
-  for (let at = 0; at < claimCount; at += 1) {
-    const readings = Array.from({ length: READINGS }, (_, i) =>
-      (14.95 + Math.sin(i * 12.9898 + at) / 10).toFixed(3),
-    )
-    const draft = { ...EMPTY_SAMPLE, name: `Sample ${at + 1}`, readings: readings.join('\n') }
-    const sampleId = await addSample(db, { caseId: large, draft }, doer)
-    const claim = { ...EMPTY_CLAIM, sampleId, quantity: 'net mass', claimedValue: `15.${at}`, unit: 'kg' }
-    await addClaim(db, { caseId: large, draft: claim }, doer)
+  const filled = async (reference: string, subject: string, sizes: readonly number[]) => {
+    const caseId = await addCase(db, { ...EMPTY_CASE, reference, subject }, doer)
+    for (const [at, size] of sizes.entries()) {
+      const readings = Array.from({ length: size }, (_, i) =>
+        (14.95 + Math.sin(i * 12.9898 + at) / 10).toFixed(3),
+      )
+      const draft = { ...EMPTY_SAMPLE, name: `Sample ${at + 1}`, readings: readings.join('\n') }
+      const sampleId = await addSample(db, { caseId, draft }, doer)
+      const claim = { ...EMPTY_CLAIM, sampleId, quantity: 'net mass', claimedValue: `15.${at}`, unit: 'kg' }
+      await addClaim(db, { caseId, draft: claim }, doer)
+    }
+    return caseId
   }
+  const many = await filled('LARGE', 'Many claims', Array<number>(claimCount).fill(READINGS))
+  const long = await filled('LONG', 'Many readings', [readingCount, readingCount])
   await db.close()
-  return large
+  return { many, long }
 }
 
 const wordsOf = (number: number): CaseWords => ({

@@ -42,8 +42,10 @@ export async function reportOf(
   // What is discarded is in the case's file and on its trail, and no part of what is reported.
   const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
   const isExamined = options.parts.includes('cross-examination')
-  const studies = await studyClaims(content, { decimals: options.decimals, isExamined, computing, keys })
-  const record = await verifyRecord(whole, computing)
+  const [studies, record] = await Promise.all([
+    studyClaims(content, { decimals: options.decimals, isExamined, computing, keys }),
+    verifyRecord(whole, computing),
+  ])
   const last = (await sealsOf(whole)).at(-1)
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)

@@ -84,78 +84,87 @@ export type ClaimStudy = Readonly<{
   findings: readonly (ContentFinding & Readonly<{ signedHow: string; isCurrent: boolean }>)[]
 }>
 
-/**
- * Computes what a report says of the claims of a case, and lets others go on meanwhile.
- *
- * @param wants.decimals - for every claim, in place of its own
- * @param wants.isExamined - whether each is cross-examined
- * @param wants.computing - by whom checks are made
- * @param wants.keys - of the register that signatures are held against
- */
-export async function studyClaims(
-  content: CaseContent,
-  wants: Readonly<{
-    decimals?: number | undefined
-    isExamined: boolean
-    computing: Computing
-    keys?: readonly RegisteredKey[] | undefined
-  }>,
-): Promise<readonly ClaimStudy[]> {
+/** What is wanted of a study of claims. */
+type Wants = Readonly<{
+  /** For every claim, in place of its own. */
+  decimals?: number | undefined
+  /** Whether each is cross-examined. */
+  isExamined: boolean
+  /** By whom checks are made. */
+  computing: Computing
+  /** Of the register that signatures are held against. */
+  keys?: readonly RegisteredKey[] | undefined
+}>
+
+/** So many claims are computed side by side: no more, so that one report leaves threads to others. */
+const AT_A_TIME = 2
+
+/** Computes what a report says of the claims of a case, and lets others go on meanwhile. */
+export async function studyClaims(content: CaseContent, wants: Wants): Promise<readonly ClaimStudy[]> {
   const studies: ClaimStudy[] = []
-  for (const [at, claim] of content.claims.entries()) {
+  while (studies.length < content.claims.length) {
     await setImmediate()
-    const { draft } = claim
-    const sampleIds = new Set([
-      draft.sampleId,
-      ...(takesTwo(draft) && draft.secondSampleId ? [draft.secondSampleId] : []),
-    ])
-    const samples = content.samples.filter(({ id }) => sampleIds.has(id))
-    const reading = (await readClaimAgainst(draft, async (id) =>
-      content.samples.find((one) => one.id === id),
-    ))!
-    const checked = await checkedOf(reading, wants)
-    const untested = checked || !reading.document ? undefined : await wants.computing.check(reading.document)
-    const census =
-      untested?.ok && untested.kind === 'census' ? fingerprinted(reading.document!, untested) : undefined
-    const control = await controlOf(reading, wants.computing)
-    const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
-    const estimate = reading.estimate && (await wants.computing.estimate(reading.estimate))
-    const estimated = estimate?.ok ? estimate.estimate : undefined
-    const decimals = wants.decimals ?? reading.decimals
-    const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
-    const formats = formatsFor(subject, own, decimals)
-    const answered = checked ?? census ?? control?.found
-    const document = answered?.document
-    const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
-    const findings = []
-    for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
-      const signature = await signatureOf(finding, wants.keys ?? [])
-      const signedHow = signedWith(signature, wants.keys !== undefined)
-      findings.push({ ...finding, signedHow, isCurrent: finding.inputFingerprint === input })
-    }
-    studies.push({
-      claim,
-      number: at + 1,
-      samples,
-      fromTrail: fromTrail(
-        toldByTrail(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
-        answered,
-        samples.flatMap(({ id, draft: of }) => (id === draft.sampleId ? unitsNoted(of, draft.column) : [])),
-      ),
-      reading,
-      ...(checked ? { checked } : {}),
-      ...(census ? { census } : {}),
-      ...(control?.found ? { control: control.found } : {}),
-      ...(await manyOf(content, draft, wants.computing)),
-      ...(estimated ? { estimated } : {}),
-      ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
-      ...(control?.refusal === undefined ? {} : { refusal: control.refusal }),
-      decimals,
-      formats,
-      findings,
-    })
+    const next = content.claims.slice(studies.length, studies.length + AT_A_TIME)
+    const begun = next.map((claim, at) => studyOf(claim, studies.length + at + 1, content, wants))
+    studies.push(...(await Promise.all(begun)))
   }
   return studies
+}
+
+async function studyOf(
+  claim: CaseContent['claims'][number],
+  number: number,
+  content: CaseContent,
+  wants: Wants,
+): Promise<ClaimStudy> {
+  const { draft } = claim
+  const sampleIds = new Set([
+    draft.sampleId,
+    ...(takesTwo(draft) && draft.secondSampleId ? [draft.secondSampleId] : []),
+  ])
+  const samples = content.samples.filter(({ id }) => sampleIds.has(id))
+  const reading = (await readClaimAgainst(draft, async (id) => content.samples.find((one) => one.id === id)))!
+  const checked = await checkedOf(reading, wants)
+  const untested = checked || !reading.document ? undefined : await wants.computing.check(reading.document)
+  const census =
+    untested?.ok && untested.kind === 'census' ? fingerprinted(reading.document!, untested) : undefined
+  const control = await controlOf(reading, wants.computing)
+  const subject = checked?.document.claim ?? { parameter: draft.parameter, unit: draft.unit || undefined }
+  const estimate = reading.estimate && (await wants.computing.estimate(reading.estimate))
+  const estimated = estimate?.ok ? estimate.estimate : undefined
+  const decimals = wants.decimals ?? reading.decimals
+  const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
+  const formats = formatsFor(subject, own, decimals)
+  const answered = checked ?? census ?? control?.found
+  const document = answered?.document
+  const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
+  const findings = []
+  for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
+    const signature = await signatureOf(finding, wants.keys ?? [])
+    const signedHow = signedWith(signature, wants.keys !== undefined)
+    findings.push({ ...finding, signedHow, isCurrent: finding.inputFingerprint === input })
+  }
+  return {
+    claim,
+    number,
+    samples,
+    fromTrail: fromTrail(
+      toldByTrail(content.trail, { claimId: claim.id, sampleIds: [...sampleIds] }),
+      answered,
+      samples.flatMap(({ id, draft: of }) => (id === draft.sampleId ? unitsNoted(of, draft.column) : [])),
+    ),
+    reading,
+    ...(checked ? { checked } : {}),
+    ...(census ? { census } : {}),
+    ...(control?.found ? { control: control.found } : {}),
+    ...(await manyOf(content, draft, wants.computing)),
+    ...(estimated ? { estimated } : {}),
+    ...(untested?.ok === false ? { refusal: untested.error.message } : {}),
+    ...(control?.refusal === undefined ? {} : { refusal: control.refusal }),
+    decimals,
+    formats,
+    findings,
+  }
 }
 
 function fromTrail(

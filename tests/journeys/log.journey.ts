@@ -43,3 +43,18 @@ test('figures of many readings stay, marked as old, while the new ones are compu
   await see(driver, '96 % interval', '#test')
   expect(await driver.executeScript('return [...window.seen]')).toContain('old figures')
 })
+
+test('a long cross-examination is stopped, and asked anew', async () => {
+  const { driver } = journey
+  await choose(driver, 'Parameter', 'median')
+  await press(driver, 'Stop asking')
+  await see(driver, /Stopped, \d+ of \d+ answered/, '#cross-examination')
+  await see(driver, 'Its cross-examination was stopped.', 'aside')
+  await press(driver, 'Ask all of them')
+  await see(driver, /Stands in \d+ of \d+/, '#cross-examination')
+  // Each question once, though some were answered before.
+  const keys = await driver.executeScript<readonly string[]>(
+    'return [...document.querySelectorAll("[data-question]")].map((row) => row.dataset.question)',
+  )
+  expect(new Set(keys).size).toBe(keys.length)
+})
