@@ -35,7 +35,9 @@ export async function measureDrop() {
       const shown = performance.now() - start
       await there(`//table[@aria-label="Key figures"]//td[contains(., "${LOG_ROWS_WRITTEN}")]`)
       const found = performance.now()
-      await there('//*[@id="cross-examination"]//*[@role="status" and starts-with(normalize-space(), "Stands in")]')
+      await there(
+        '//*[@id="cross-examination"]//*[@role="status" and starts-with(normalize-space(), "Stands in")]',
+      )
       const examined = performance.now()
       const longest = await driver.executeScript('return window.longest')
       console.log(

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process'
 import path from 'node:path'
 import { bundle } from '../scripts/bundle.mjs'
 import { PYTHON } from './python.mjs'
+import { ratioTo } from './ratios.mjs'
 import { sized } from './sizes.mjs'
 import { newFolder } from './workbench.mjs'
 
@@ -20,7 +21,7 @@ export async function measureGroups() {
     const ratio =
       there === undefined || name !== 'a mean'
         ? ''
-        : `; ${(ms / there).toFixed(2)} of pandas' and scipy's ${there.toFixed(0)} ms`
+        : `; ${ratioTo('a claim against 500 groups', ms, there).toFixed(2)} of pandas' and scipy's ${there.toFixed(0)} ms`
     console.log(
       `${name} against ${GROUPS} groups of ${ROWS} rows: ${ms.toFixed(0)} ms (goal ${GOAL})${ratio}`,
     )

@@ -3,6 +3,7 @@
 import { spawnSync } from 'node:child_process'
 import path from 'node:path'
 import { bundle } from '../scripts/bundle.mjs'
+import { ratioTo } from './ratios.mjs'
 import { sized } from './sizes.mjs'
 import { newFolder } from './workbench.mjs'
 
@@ -15,6 +16,6 @@ export async function measureReading() {
   const { split, ...times } = JSON.parse(stdout)
   for (const [name, ms] of Object.entries(times))
     console.log(
-      `${READINGS} pasted readings, ${name}: ${ms.toFixed(1)} ms, ${(ms / split).toFixed(1)} of split and Number`,
+      `${READINGS} pasted readings, ${name}: ${ms.toFixed(1)} ms, ${ratioTo(`pasted readings, ${name}`, ms, split).toFixed(1)} of split and Number`,
     )
 }

@@ -33,8 +33,5 @@ async function sizes(told) {
     .getEntriesByType('resource')
     .filter(({ name }) => new URL(name).pathname.endsWith('.js'))
   const isSent = ({ name }) => page.includes(new URL(name).pathname)
-  told([
-    kilobytes(scripts.filter(isSent)),
-    kilobytes(scripts.filter((script) => !isSent(script))),
-  ])
+  told([kilobytes(scripts.filter(isSent)), kilobytes(scripts.filter((script) => !isSent(script)))])
 }

@@ -10,6 +10,7 @@ import { bundle } from '../scripts/bundle.mjs'
 import { ROOT } from '../scripts/install.mjs'
 import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
+import { ratioTo } from './ratios.mjs'
 import { TURNS } from './sizes.mjs'
 
 const GOALS = { stored: 1.5, again: 0.15 }
@@ -43,15 +44,15 @@ export async function measureStored() {
       pandas.push(parsedByPandas(file))
     }
     const [ours, second, theirs] = [stored, again, pandas].map(median)
-    const beside = (ms, goal) =>
+    const beside = (name, ms, goal) =>
       theirs === undefined
         ? 'python3-pandas is not installed'
-        : `${(ms / theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms to parse it (goal ${goal})`
+        : `${ratioTo(name, ms, theirs).toFixed(2)} of pandas' ${theirs.toFixed(0)} ms to parse it (goal ${goal})`
     console.log(
-      `${LOG_ROWS_WRITTEN} rows by 8 columns, brought in and stored: ${ours.toFixed(0)} ms, ${beside(ours, GOALS.stored)}`,
+      `${LOG_ROWS_WRITTEN} rows by 8 columns, brought in and stored: ${ours.toFixed(0)} ms, ${beside('a file brought in and stored', ours, GOALS.stored)}`,
     )
     console.log(
-      `Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside(second, GOALS.again)}`,
+      `Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside('another test of a stored sample', second, GOALS.again)}`,
     )
   } finally {
     await db.close()
