@@ -1,4 +1,4 @@
-// Bundles one TypeScript file, with what it imports, into a module that Node runs.
+// Bundles TypeScript files, with what they import, into modules that Node runs.
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
@@ -6,6 +6,7 @@ import { ensureInstalled, ROOT } from './install.mjs'
 const UNBUNDLED = ['piscina', 'yauzl']
 
 /**
+ * @param entry - a file, or several by the names of what is made of them
  * @param outfile - undefined where `more` says where it goes
  * @param more - esbuild's own options, beside those that every bundle has
  */
@@ -13,7 +14,7 @@ export async function bundle(entry, outfile, more = {}) {
   ensureInstalled()
   const { build } = await import('esbuild')
   return build({
-    entryPoints: [path.join(ROOT, entry)],
+    entryPoints: typeof entry === 'string' ? [path.join(ROOT, entry)] : entry,
     ...(outfile === undefined ? {} : { outfile }),
     bundle: true,
     platform: 'node',

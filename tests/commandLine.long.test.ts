@@ -67,6 +67,31 @@ test('ends quietly when nobody reads on', () => {
   expect(stderr).toBe('')
 })
 
+test('the compiled form of another bundle is not used, though it is as long, nor one that is broken', () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-'))
+  const load = `
+    import { writeFileSync } from 'node:fs'
+    import { compile } from ${JSON.stringify(path.resolve('scripts/loadCli.mjs'))}
+    const { script, mark, main } = compile(${JSON.stringify(folder)})
+    console.log(main(), script.cachedDataRejected)
+    const file = ${JSON.stringify(folder)} + '/true-weight-' + process.version + '.compiled'
+    if (process.argv[1] === 'keep') writeFileSync(file, Buffer.concat([Buffer.from(mark), script.createCachedData()]))
+    if (process.argv[1] === 'break') writeFileSync(file, mark)`
+  const said = (then = '') =>
+    spawnSync(process.execPath, ['--input-type=module', '-e', load, then], { encoding: 'utf8' }).stdout.trim()
+  const put = (mark: string, word: string) =>
+    writeFileSync(
+      path.join(folder, 'true-weight.cjs'),
+      `/*${mark.repeat(32)}*/(function(exports, require, module, ask) { exports.main = () => '${word}' })`,
+    )
+  put('a', 'one')
+  expect(said('keep')).toBe('one undefined')
+  expect(said()).toBe('one false')
+  put('b', 'two')
+  expect(said('break')).toBe('two undefined')
+  expect(said()).toBe('two true')
+})
+
 test('prints a summary for people', () => {
   const { results } = run(['check', '--pretty'], lines(summary))
   expect(results[0]).toContain('summary: Contradicted.')
