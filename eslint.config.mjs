@@ -82,7 +82,7 @@ const coreRules = WHOLE_CORE.map((room) => {
     [
       forbidden(
         room === 'statistics' ? '^(?!\\./|\\.\\./).+' : '^(?!\\./|\\.\\./|zod/|d3-|canonicalize$|@/).+',
-        'The core imports nothing outside itself but zod, canonical JSON, and d3 for its pictures.',
+        'The core imports nothing outside itself but zod, canonical JSON, and d3 for pictures and for searching what is sorted.',
       ),
       ...patternsFor(room, CORE[room]),
     ],
