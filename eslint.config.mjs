@@ -112,7 +112,8 @@ export default defineConfig([
         },
         {
           selector: "ImportDeclaration[source.value='zod/mini'][importKind='value'] > ImportSpecifier",
-          message: "Write import * as z from 'zod/mini': a bundle holds all of it otherwise, with every language.",
+          message:
+            "Write import * as z from 'zod/mini': a bundle holds all of it otherwise, with every language.",
         },
       ],
     },

@@ -23,7 +23,8 @@ export function shape(
   if (!standardDeviation) return { skewness: {}, excessKurtosis: {} }
   const terms = new Float64Array(n)
   const powerSum = (power: number) => {
-    for (let i = 0; i < n; i += 1) terms[i] = ((values[i]! - mean - meanRemainder) / standardDeviation) ** power
+    for (let i = 0; i < n; i += 1)
+      terms[i] = ((values[i]! - mean - meanRemainder) / standardDeviation) ** power
     return compensatedTotal(terms)
   }
   // In units of s, Σ(x − x̄)² is n − 1.
