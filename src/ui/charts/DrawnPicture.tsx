@@ -18,7 +18,7 @@ import { useRef, useState } from 'react'
 import { Chart } from 'react-chartjs-2'
 import { pngOf, save, svgOf } from './chartFiles'
 import { labelPlugin } from './labelPlugin'
-import { type Drawing, PictureFrame, type PictureProps } from './Picture'
+import { type Drawing, PictureFrame, type PictureProps } from './PictureFrame'
 import { samplingPlugin } from './samplingPlugin'
 import { useColours } from './useColours'
 

@@ -1,26 +1,7 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
-import type { Chart, ChartData, ChartOptions } from 'chart.js'
-import { lazy, type RefObject, Suspense } from 'react'
-
-/** As tall as it is told, so that the picture does not push the page about while it is drawn. */
-export const PictureFrame = chakra('div', { base: { position: 'relative' } })
-
-/** What Chart.js draws, of whichever kinds its parts are. */
-export type Drawing = Readonly<{
-  data: ChartData | ChartData<'scatter'>
-  options: ChartOptions | ChartOptions<'scatter'>
-}>
-
-export type PictureProps = Readonly<{
-  name: string
-  description: string
-  height: string
-  ground?: 'page' | 'surface'
-  testId?: string
-  chart?: RefObject<Chart | null>
-}>
+import { lazy, Suspense } from 'react'
+import { type Drawing, PictureFrame, type PictureProps } from './PictureFrame'
 
 /** Chart.js comes once a picture is met, so that the page does not wait for it. */
 const DrawnPicture = lazy(() => import('./DrawnPicture').catch(() => ({ default: NotDrawn })))
