@@ -1,7 +1,8 @@
 import * as z from 'zod/mini'
 import type { ContentDocument } from './terms/contentRequest'
 import { contentFiguresSchema } from './terms/contentResult'
-import { type CheckResult, checkResultSchema, conditionSchema, type Plain, warningSchema } from './result'
+import { conditionSchema } from './terms/conditionSchema'
+import { type CheckResult, checkResultSchema, type Plain, warningSchema } from './result'
 import { PARAMETERS } from './terms/names'
 import type { CheckDocument } from './terms/request'
 

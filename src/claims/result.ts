@@ -3,7 +3,7 @@ import { ALTERNATIVES } from '@/statistics/inference/alternative'
 import { INTERVAL_SIDES } from '@/statistics/inference/interval'
 import { type METHOD_DEFINITIONS, methodOf, methodsFor, type PARAMETER_DEFINITIONS, parameterOf } from './all'
 import { type Method, METHODS, type Parameter, PARAMETERS } from './terms/names'
-import { CONDITION_STATES, CONDITIONS } from './terms/condition'
+import { conditionSchema } from './terms/conditionSchema'
 import type { EffectSizeFigures, ParameterDefinition } from './terms/definition'
 import type { SampleKind } from './terms/sample'
 import { DECISIONS } from './decision'
@@ -122,20 +122,6 @@ function testSchemaOf<Name extends Method, Own>(
     }),
   ])
 }
-
-export const conditionSchema = z.strictObject({
-  name: z.enum(CONDITIONS),
-  code: z.string(),
-  of: z.optional(z.enum(['first', 'second'])),
-  state: z.enum(CONDITION_STATES),
-  figures: z.record(z.string(), figure),
-  readings: z.optional(z.array(z.int().check(z.nonnegative()))),
-  /** The same with the readings that were set aside first. */
-  withSetAside: z.optional(
-    z.strictObject({ state: z.enum(CONDITION_STATES), figures: z.record(z.string(), figure) }),
-  ),
-  sentence: z.string(),
-})
 
 const reportedShape = {
   ...ends,

@@ -30,16 +30,14 @@ import type { ContentDocument } from '@/claims/terms/contentRequest'
 import { type CheckResult } from '@/claims/result'
 import { withEverything } from '@/claims/crossexamination/lists'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
-import { departures } from '@/desk/planKept'
-import { toldByTrail, type TrailTold } from '@/desk/trail/told'
-import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
-import { changedAfterWords } from '@/words/en/trailWords'
+import { toldByTrail } from '@/desk/trail/told'
 import type { EstimateFigures } from '@/answers/estimateRequest'
 import { decimalsOf } from '@/words/estimateDecimals'
 import { type Formats, formatsFor } from '@/words/formats'
 import { unitsNoted } from '@/intake/scale/rows'
 import { type ClaimReading, readClaimAgainst } from '@/intake/claimDocument'
 import { answersTo } from './answersTo'
+import { fromTrail } from './fromTrail'
 
 /** A check document with what it comes to, and its SHA-256 as canonical JSON. */
 type Answered<Result, Document = CheckDocument> = Readonly<{
@@ -165,19 +163,6 @@ async function studyOf(
     formats,
     findings,
   }
-}
-
-function fromTrail(
-  { plan, changedAfter }: TrailTold,
-  answered: Parameters<typeof departures>[2] | undefined,
-  noted: readonly string[],
-): readonly string[] {
-  const kept =
-    plan && answered ? planKeptWords(plan, departures(plan.plan, plan.place, answered, noted)) : undefined
-  return [
-    ...(plan ? [[kept, lockedPlanWords(plan)].filter(Boolean).join(' ')] : []),
-    ...(changedAfter.length > 0 ? [changedAfterWords(changedAfter)] : []),
-  ]
 }
 
 /** The claim against each group and each lot, where it is held against such. */

@@ -1,8 +1,9 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { By } from 'selenium-webdriver'
 import type { Driver } from 'selenium-webdriver/chrome'
-import { complaints, follow, forget, openBrowser, press, see, type } from './browser'
+import { click, complaints, follow, forget, openBrowser, press, see, type } from './browser'
 import { hasEnded, keep, killAll, serve, serveFresh, type Served } from './server'
 
 export type Journey = { server: Served; driver: Driver }
@@ -63,6 +64,24 @@ export async function openCase(driver: Driver, subject: string): Promise<void> {
   await type(driver, 'Subject', subject)
   await press(driver, 'Open the case')
   await see(driver, 'Claims made by')
+}
+
+/** Locks a plan of one claim in a new case. */
+export async function lockPlan(
+  { driver, server }: Journey,
+  {
+    units,
+    subject,
+    by,
+    words = '',
+  }: Readonly<{ units: number; subject: string; by?: string; words?: string }>,
+): Promise<void> {
+  await driver.get(`${server.address}/planner?claimedValue=15&unit=kg&gap=0.1&scatter=0.18${words}`)
+  await see(driver, `${units} units`, '[data-testid=units]')
+  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
+  if (by) await type(driver, 'Signed by', by)
+  await type(driver, 'Subject of a new case', subject)
+  await press(driver, 'Open it and lock the plan')
 }
 
 /** A part of a journey that goes on from the part before, named where it fails. */

@@ -3,9 +3,8 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import { By } from 'selenium-webdriver'
-import { click, control, follow, press, see, type, untilSaved, violationsAt } from './browser'
-import { startJourney } from './journey'
+import { control, follow, press, see, type, untilSaved, violationsAt } from './browser'
+import { lockPlan, startJourney } from './journey'
 
 const TRUE_WEIGHT = path.resolve(__dirname, '../../bin/true-weight')
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-keys-'))
@@ -33,15 +32,7 @@ async function sign(): Promise<void> {
   await press(journey.driver, 'Sign the finding')
 }
 
-/** Locks a plan of one claim in a new case. */
-async function lock(subject: string): Promise<void> {
-  const { driver } = journey
-  await driver.get(`${journey.server.address}/planner?claimedValue=15&unit=kg&gap=0.1&scatter=0.18`)
-  await see(driver, '30 units', '[data-testid=units]')
-  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
-  await type(driver, 'Subject of a new case', subject)
-  await press(driver, 'Open it and lock the plan')
-}
+const lock = (subject: string) => lockPlan(journey, { units: 30, subject })
 
 test('a key is made with its file, signs, is taken to another device, and is withdrawn', async () => {
   const { driver } = journey

@@ -1,19 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import path from 'node:path'
-import { By, Key } from 'selenium-webdriver'
-import {
-  choose,
-  click,
-  follow,
-  type Look,
-  press,
-  see,
-  textOf,
-  type,
-  untilSaved,
-  violationsAt,
-} from './browser'
-import { startJourney, step } from './journey'
+import { Key } from 'selenium-webdriver'
+import { choose, follow, type Look, press, see, textOf, untilSaved, violationsAt } from './browser'
+import { lockPlan, startJourney, step } from './journey'
 import { kill, launch, STARTING_MS, until } from './server'
 
 // Readings are taken one by one from an instrument: a simulated one, a program of its own on a port of this machine.
@@ -45,15 +34,9 @@ afterEach(() => scale?.kill())
 
 /** A claim with a locked plan, at the scale. */
 async function toScale(units: number): Promise<void> {
-  const { driver, server } = journey
-  await driver.get(
-    `${server.address}/planner?claimedValue=15&unit=kg&gap=0.1&scatter=0.18&lotSize=960&wanted=power&units=${units}`,
-  )
-  await see(driver, `${units} units`, '[data-testid=units]')
-  await click(driver, By.xpath('//summary[contains(., "Lock the plan")]'))
-  await type(driver, 'Signed by', 'A. Officer')
-  await type(driver, 'Subject of a new case', 'Sacks of line 5')
-  await press(driver, 'Open it and lock the plan')
+  const { driver } = journey
+  const words = `&lotSize=960&wanted=power&units=${units}`
+  await lockPlan(journey, { units, subject: 'Sacks of line 5', by: 'A. Officer', words })
   await follow(driver, 'Take readings at a scale')
   await see(driver, 'Simulated scale', 'main')
 }

@@ -65,11 +65,12 @@ function Progress({ examination }: Readonly<{ examination: Examination }>) {
   if (failure)
     return <Box role="alert">The cross-examination was cut short: {failure}. Load the page again.</Box>
   if (isDone) return <Headline role="status">{words}</Headline>
-  const answered = `${answers.length} of ${of} answered`
+  const answered = of === 0 ? '' : `, ${answers.length} of ${of} answered`
   return (
     <Flex align="center" gap="12px" color="quiet">
       <span role="status">
-        {isStopped ? `Stopped, ${answered}` : of === 0 ? 'Asking…' : `Asking, ${answered}`}
+        {isStopped ? 'Stopped' : 'Asking'}
+        {answered || '…'}
       </span>
       {of > 0 && !isStopped && <progress max={of} value={answers.length} aria-label="Questions answered" />}
       <QuietButton type="button" onClick={() => stop(!isStopped)}>

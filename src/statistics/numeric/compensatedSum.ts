@@ -8,16 +8,9 @@
  * compensatedSum(3, (i) => [1e16, 1, -1e16][i]) // 1
  */
 export function compensatedSum(length: number, term: (index: number) => number): number {
-  let sum = 0
-  let lost = 0
-  for (let i = 0; i < length; i += 1) {
-    const value = term(i)
-    const next = sum + value
-    const part = next - sum
-    lost += sum - (next - part) + (value - part)
-    sum = next
-  }
-  return sum + lost
+  const terms = new Float64Array(length)
+  for (let i = 0; i < length; i += 1) terms[i] = term(i)
+  return compensatedTotal(terms)
 }
 
 /**
