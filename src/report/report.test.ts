@@ -44,6 +44,11 @@ test('a report says everything that a finding rests on', async () => {
   expect(text).toContain('State the claimed value.')
 })
 
+test('every claim has its own number, in the order of the case', async () => {
+  const numbers = [...(await textOf()).matchAll(/^#+ Claim (\d+): /gm)].map(([, number]) => number)
+  expect(numbers).toEqual(['1', '2', '3'])
+})
+
 test('several tested claims are adjusted for being several', async () => {
   expect(await textOf()).toMatch(/2 claims were tested.*Holm/)
   const alone = markdownOf(await reportOf(exampleCase([SACKS, UNFINISHED]), USUAL_OPTIONS))

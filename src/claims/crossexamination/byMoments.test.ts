@@ -1,8 +1,10 @@
 import { moments } from '@/statistics/describe/moments'
-import { decisionOn } from '../check'
-import { readDocument, readOnce } from '../readEvidence'
+import { testedBy } from '@tests/reference/answers'
+import { checkDecision, decisionOn } from '../check'
+import { keptOf, readDocument, readOnce } from '../readEvidence'
 import type { CheckDocument, CheckRequest, Evidence } from '../terms/request'
 import { outcomesWithoutEach } from './byMoments'
+import { crossExamination } from './crossExamination'
 
 type Readings = Extract<Evidence, { kind: 'readings' }>
 
@@ -70,8 +72,45 @@ test('of two limits each value is decided by itself', () => {
     looks += 1
     return decisionOn(request, other)
   }
-  outcomesWithoutEach(evidence, { decide, isRange: true })
+  // Equal readings once.
+  outcomesWithoutEach({ kind: 'readings', values: [...kept, ...kept] }, { decide, isRange: true })
   expect(looks).toBe(new Set(kept).size)
+})
+
+// With a tolerance that is only just wide enough, the finding holds without a reading near the mean, and turns without any other:
+// all corners of the whole stretch say so, and would speak for what lies between.
+test('a tolerance is not decided by corners', () => {
+  const claimOf = (width: number) =>
+    ({
+      parameter: 'mean',
+      relation: 'within',
+      value: mean,
+      tolerance: { below: width, above: width },
+    }) as const
+  const nearest = kept.toSorted((a, b) => Math.abs(a - mean) - Math.abs(b - mean))[0]!
+  const turnsWithoutNearest = (width: number) =>
+    outcomesWithoutEach(evidence, {
+      decide: (other) => decisionOn(requestOf({ ...claimOf(width), burden: 'substantiate' }), other),
+      isRange: true,
+    })(nearest) !== 'supported'
+  let [from, to] = [error, 4 * error]
+  for (let step = 0; step < 60; step += 1) {
+    const middle = (from + to) / 2
+    if (turnsWithoutNearest(middle)) from = middle
+    else to = middle
+  }
+  const document: CheckDocument = { claim: { ...claimOf(to), burden: 'substantiate' }, evidence }
+  const result = testedBy(document)
+  const answer = crossExamination({ document, result })
+    .find(({ key }) => key === 'leave one out')!
+    .ask()
+  const singly = values.filter((_, index) => {
+    if (index === 7 || index === 133) return false
+    const setAside = [7, 133, index].toSorted((a, b) => a - b)
+    return checkDecision({ ...document, evidence: { ...evidence, setAside } }) !== result.finding.outcome
+  })
+  expect(singly.length).toBeLessThan(kept.length)
+  expect(answer.note).toMatchObject({ remark: 'left-out', tried: kept.length, turning: singly.length })
 })
 
 test('what no double holds is not decided', () => {
@@ -100,4 +139,11 @@ test('evidence that was read once stands for itself, and what can’t be read is
   expect(readOnce(wrong)).toBe(wrong)
   expect(readDocument({ ...document, evidence: wrong }).ok).toBe(false)
   expect(readDocument(null).ok).toBe(false)
+  const make = jest.fn(() => 'made')
+  expect([keptOf(read, make), keptOf(read, make)]).toEqual(['made', 'made'])
+  expect(make).toHaveBeenCalledTimes(1)
+  // Evidence that somebody else holds may change.
+  keptOf(evidence, make)
+  keptOf(evidence, make)
+  expect(make).toHaveBeenCalledTimes(3)
 })

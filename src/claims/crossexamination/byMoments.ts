@@ -6,7 +6,6 @@ import type { Evidence } from '../terms/request'
 
 export type Decide = (evidence: Evidence) => ReturnType<typeof decisionOn>
 type Readings = Extract<Evidence, { kind: 'readings' }>
-type Summary = Extract<Evidence, { kind: 'summary' }>
 
 /** Fewer values are each decided by themselves. */
 const BLOCK = 4
@@ -36,16 +35,12 @@ export function outcomesWithoutEach(
   const meanWithout = (value: number) => mean + (mean - value) / (n - 1)
   const varianceWithout = (value: number) =>
     Math.max(0, squares - ((value - mean) ** 2 * n) / (n - 1)) / (n - 2)
-  const decided = (mean: number, variance: number) => {
-    // Readings of the size of the largest doubles have no spread that a double holds.
-    if (!Number.isFinite(mean) || !Number.isFinite(variance)) return undefined
-    const summary: Summary = {
+  const decided = (mean: number, variance: number) =>
+    decide({
       ...{ kind: 'summary', n: n - 1, mean, variance },
       ...(lotSize === undefined ? {} : { lotSize }),
       ...(measurement === undefined ? {} : { measurement }),
-    }
-    return decide(summary)
-  }
+    })
   const outcomes: (FindingOutcome | undefined)[] = []
   const block = (from: number, to: number): void => {
     if (isRange || to - from < BLOCK) {

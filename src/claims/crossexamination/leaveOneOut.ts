@@ -39,7 +39,7 @@ export function leaveOneOut({ document, result }: Examination): Question {
     const count = turning.reduce((sum, { stands }) => sum + stands, 0)
     return {
       ...shared,
-      outcome: turning.at(-1)?.outcome ?? result.finding.outcome,
+      outcome: turning[0]?.outcome ?? result.finding.outcome,
       stands: count === 0,
       note: {
         remark: 'left-out',

@@ -21,6 +21,11 @@ const ties = (equal: number, above: number, below = 0) => [
   ...Array<number>(below).fill(6),
 ]
 
+test('a single reading at the claimed value is enough for the test that counts it', () => {
+  const methodFor = (equal: number) => resultOf(ties(equal, 9, 5), 'at-most', 6.5).test.method
+  expect([methodFor(0), methodFor(1), methodFor(2)]).toEqual(['sign', 'quantile', 'quantile'])
+})
+
 test('ninety of a hundred readings at the claimed value are not left out', () => {
   const usual = resultOf(ties(90, 10), 'at-most', 6.5)
   expect([usual.test.method, usual.finding.outcome]).toEqual(['quantile', 'not-contradicted'])
