@@ -77,40 +77,41 @@ test('of two limits each value is decided by itself', () => {
   expect(looks).toBe(new Set(kept).size)
 })
 
-// With a tolerance that is only just wide enough, the finding holds without a reading near the mean, and turns without any other:
-// all corners of the whole stretch say so, and would speak for what lies between.
+// A tolerance round the mean without one reading, only just wide enough for that one to be left out: without any other the mean lies
+// beyond it, on either side. All means lie above the value claimed, so that the corners of every stretch that holds the reading
+// agree, and would speak for it too.
 test('a tolerance is not decided by corners', () => {
-  const claimOf = (width: number) =>
-    ({
-      parameter: 'mean',
-      relation: 'within',
-      value: mean,
-      tolerance: { below: width, above: width },
-    }) as const
-  const nearest = kept.toSorted((a, b) => Math.abs(a - mean) - Math.abs(b - mean))[0]!
-  const turnsWithoutNearest = (width: number) =>
-    outcomesWithoutEach(evidence, {
-      decide: (other) => decisionOn(requestOf({ ...claimOf(width), burden: 'substantiate' }), other),
-      isRange: true,
-    })(nearest) !== 'supported'
+  const single = kept.toSorted((a, b) => a - b)[101]!
+  const without = (index: number) => ({
+    ...evidence,
+    setAside: [7, 133, index].toSorted((a, b) => a - b),
+  })
+  const documentOf = (width: number): CheckDocument => ({
+    claim: {
+      ...{ parameter: 'mean', relation: 'within', burden: 'substantiate' },
+      value: mean + (mean - single) / (kept.length - 1) - width / 2,
+      tolerance: { below: width / 2, above: (width * 3) / 2 },
+    },
+    evidence,
+  })
+  const outcomeWithout = (index: number, width: number) =>
+    checkDecision({ ...documentOf(width), evidence: without(index) })
   let [from, to] = [error, 4 * error]
-  for (let step = 0; step < 60; step += 1) {
+  for (let step = 0; step < 40; step += 1) {
     const middle = (from + to) / 2
-    if (turnsWithoutNearest(middle)) from = middle
-    else to = middle
+    if (outcomeWithout(values.indexOf(single), middle) === 'supported') to = middle
+    else from = middle
   }
-  const document: CheckDocument = { claim: { ...claimOf(to), burden: 'substantiate' }, evidence }
+  const document = documentOf(to)
   const result = testedBy(document)
-  const answer = crossExamination({ document, result })
+  const { note } = crossExamination({ document, result })
     .find(({ key }) => key === 'leave one out')!
     .ask()
-  const singly = values.filter((_, index) => {
-    if (index === 7 || index === 133) return false
-    const setAside = [7, 133, index].toSorted((a, b) => a - b)
-    return checkDecision({ ...document, evidence: { ...evidence, setAside } }) !== result.finding.outcome
-  })
-  expect(singly.length).toBeLessThan(kept.length)
-  expect(answer.note).toMatchObject({ remark: 'left-out', tried: kept.length, turning: singly.length })
+  const indexes = [...values.keys()].filter((index) => index !== 7 && index !== 133)
+  const supported = indexes.filter((index) => outcomeWithout(index, to) === 'supported')
+  expect(supported).toEqual([values.indexOf(single)])
+  const turning = result.finding.outcome === 'supported' ? kept.length - 1 : 1
+  expect(note).toMatchObject({ remark: 'left-out', tried: kept.length, turning })
 })
 
 test('what no double holds is not decided', () => {
