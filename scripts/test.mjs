@@ -60,7 +60,7 @@ const testsOfDatabase = () =>
 async function suite(name, run, paths = [], env = {}) {
   console.log(`\n== ${name}`)
   const report = path.join(REPORTS, `${name.replaceAll(' ', '-')}.json`)
-  const status = await npm([run, '--', '--json', `--outputFile=${report}`, ...paths], {
+  const status = await npm([run, '--', '--ci', '--json', `--outputFile=${report}`, ...paths], {
     stdio: ['ignore', 'ignore', 2],
     env: { ...process.env, ...env },
   })
