@@ -1,4 +1,4 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
 // `--record` keeps the ratios of the run, `--check` ends with 1 where one is worse by more than a quarter than what is kept.
 import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { measureCore } from './core.mjs'
@@ -9,6 +9,7 @@ import { measureGroups } from './groups.mjs'
 import { measureGrowth } from './growth.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { settleRatios } from './ratios.mjs'
+import { measureLoad } from './load.mjs'
 import { measureReading } from './reading.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
@@ -24,6 +25,7 @@ const BENCHES = {
   sheet: measureSheet,
   stored: measureStored,
   desk: measureDesk,
+  load: measureLoad,
   drop: measureDrop,
   start: measureStart,
   keystroke: measureKeystroke,
