@@ -1,4 +1,5 @@
 import 'server-only'
+import { cache } from 'react'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { Connection } from '@/data/client'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
@@ -14,24 +15,21 @@ import { notFound } from '../problems'
 export type { StoredSample }
 
 /** A claim with its sample, and with the case that both belong to. */
-export async function readClaim(
-  caseId: string,
-  claimId: string,
-): Promise<
-  | Readonly<{
-      claim: StoredClaim
-      /** The claim in a line. */
-      title: string
-      sample: StoredSample
-      /** The sample of the second source, where that is another one. */
-      second: StoredSample | undefined
-      ownCase: CaseWithClaims
-      /** What its finding has to tell of the trail. */
-      told: TrailTold
-      samples: readonly SampleLine[]
-    }>
-  | undefined
-> {
+type ClaimInCase = Readonly<{
+  claim: StoredClaim
+  /** The claim in a line. */
+  title: string
+  sample: StoredSample
+  /** The sample of the second source, where that is another one. */
+  second: StoredSample | undefined
+  ownCase: CaseWithClaims
+  /** What its finding has to tell of the trail. */
+  told: TrailTold
+  samples: readonly SampleLine[]
+}>
+
+/** Read once for a page, however many of its parts ask. */
+export const readClaim = cache(async (caseId: string, claimId: string): Promise<ClaimInCase | undefined> => {
   if (!isIdentifier(caseId) || !isIdentifier(claimId)) return undefined
   const db = await database()
   const claim = await findClaim(db, claimId)
@@ -52,7 +50,7 @@ export async function readClaim(
     told,
     samples: samples.filter(({ isDiscarded }) => !isDiscarded),
   }
-}
+})
 
 /** A claim as it is stored, and its revision. */
 export async function readDraftOf(

@@ -1,4 +1,5 @@
 import 'server-only'
+import { cache } from 'react'
 import {
   type CaseWithClaims,
   countCases,
@@ -15,9 +16,10 @@ export async function readDocket(question: DocketQuestion): ReturnType<typeof fi
   return findCases(await database(), question)
 }
 
-export async function readCase(id: string): Promise<CaseWithClaims | undefined> {
-  return isIdentifier(id) ? findCase(await database(), id) : undefined
-}
+/** Read once for a page, however many of its parts ask. */
+export const readCase = cache(async (id: string): Promise<CaseWithClaims | undefined> =>
+  isIdentifier(id) ? findCase(await database(), id) : undefined,
+)
 
 /** Whether there is any case at all. */
 export async function hasCases(): Promise<boolean> {
