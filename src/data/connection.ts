@@ -19,6 +19,8 @@ export type Database = Connection &
   Readonly<{
     /** Does several things as one: in the end all of it is there, or nothing. */
     inTransaction: <T>(work: (connection: Connection) => Promise<T>) => Promise<T>
+    /** Reads several things as all of them were at one moment, whoever writes meanwhile. */
+    inSnapshot: <T>(read: (connection: Connection) => Promise<T>) => Promise<T>
     close: () => Promise<void>
   }>
 

@@ -92,6 +92,9 @@ async function migrated(
         ensureRoom(0)
         return work(connectionOf(transaction, ensureRoom))
       }),
+    // Nothing else is done meanwhile.
+    inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
+      client.transaction((transaction) => read(connectionOf(transaction, ensureRoom))),
     close: async () => {
       await client.close()
       release()

@@ -38,21 +38,27 @@ export async function openServer(address: string): Promise<Database> {
     copyIn: (target: string, parts: readonly Uint8Array[]) =>
       withClient(pool, (client) => copyIn(client, target, parts)),
     copyOut: (source: string) => withClient(pool, (client) => copyOut(client, source)),
-    inTransaction: <T>(work: (connection: Connection) => Promise<T>) =>
-      withClient(pool, async (client) => {
-        await client.query('begin')
-        try {
-          const result = await work(connectionOf(client))
-          await client.query('commit')
-          return result
-        } catch (error) {
-          // What went wrong first is told, also where the connection is gone.
-          await client.query('rollback').catch(() => {})
-          throw error
-        }
-      }),
+    inTransaction: within(pool, 'begin'),
+    inSnapshot: within(pool, 'begin isolation level repeatable read, read only'),
     close: () => pool.end(),
   })
+}
+
+/** Does things in a transaction of their own. */
+function within(pool: Pool, begin: string) {
+  return <T>(work: (connection: Connection) => Promise<T>): Promise<T> =>
+    withClient(pool, async (client) => {
+      await client.query(begin)
+      try {
+        const result = await work(connectionOf(client))
+        await client.query('commit')
+        return result
+      } catch (error) {
+        // What went wrong first is told, also where the connection is gone.
+        await client.query('rollback').catch(() => {})
+        throw error
+      }
+    })
 }
 
 async function withClient<T>(pool: Pool, work: (client: PoolClient) => Promise<T>): Promise<T> {

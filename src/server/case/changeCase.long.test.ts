@@ -19,9 +19,10 @@ import { readCase } from '../docket/docket'
 import { duplicateCase } from './duplicateCase'
 import { readClaim } from '../claim/readClaim'
 import { readTogether } from './readTogether'
-import { readTrail } from './readTrail'
+import { readRecord, readTrail } from './readTrail'
 import { saveClaim } from '../claim/saveClaim'
 import { signFinding } from '../finding/signFinding'
+import { readContentNow } from '../keeping/readContent'
 import { readSampleDraft, readSamplesOf } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
 
@@ -62,6 +63,29 @@ test('everything that is done to a case is on its trail, in order, by whom and w
   ])
   expect(entries[5]).toMatchObject({ before: '{"subject":""}', after: '{"subject":"Sacks"}' })
   expect(verdict).toMatchObject({ holds: true, length: 9 })
+})
+
+test('what is read of a case while others change it is of one moment', async () => {
+  const { caseId } = await openCase(doer)
+  const change = (at: number) => saveCase(caseId, { words: { subject: `Sacks ${at}` }, by: '' }, now)
+  const looks = await Promise.all(
+    Array.from({ length: 20 }, async (_, at) => {
+      const [, trail, record, content] = await Promise.all([
+        change(at),
+        trailOf(caseId),
+        readRecord(caseId, true),
+        readContentNow(db, caseId),
+      ])
+      return { trail, record: record!, content: content! }
+    }),
+  )
+  for (const { trail, record, content } of looks) {
+    expect(trail.verdict).toMatchObject({ holds: true, length: trail.total })
+    expect(record.verdict).toEqual({ breaks: [], notes: [] })
+    expect(content.trail.length).toBe(content.head.length)
+  }
+  // They did look in between.
+  expect(new Set(looks.map(({ trail }) => trail.total)).size).toBeGreaterThan(1)
 })
 
 test('a trail is searched for who, what, before, after and when', async () => {

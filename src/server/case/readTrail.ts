@@ -4,7 +4,7 @@ import { findInTrail, listWholeTrail, sha256, type TrailQuestion } from '@/data/
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
 import { verifyRecord } from '@/casefile/follows'
 import type { RecordVerdict } from '@/casefile/verdict'
-import { readContent } from '../keeping/readContent'
+import { readContentNow } from '../keeping/readContent'
 import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
 import { isIdentifier } from '../identifier'
@@ -23,14 +23,16 @@ export async function readTrail(
   question: TrailQuestion & Readonly<{ page: number; pageSize: number }>,
   isAnew = false,
 ): Promise<TrailPage | undefined> {
-  const db = await database()
-  const ownCase = isIdentifier(caseId) ? await findCase(db, caseId) : undefined
-  if (!ownCase) return undefined
-  const head = { length: ownCase.trailLength, hash: ownCase.trailHash }
-  const { verdict } = await keptVerdict(`${caseId} chain`, { head: hashOf(head), isAnew }, async () =>
-    verifyChain(await listWholeTrail(db, caseId), sha256, head),
-  )
-  return { ownCase, verdict, ...(await findInTrail(db, { ...question, caseId })) }
+  if (!isIdentifier(caseId)) return undefined
+  return (await database()).inSnapshot(async (snapshot) => {
+    const ownCase = await findCase(snapshot, caseId)
+    if (!ownCase) return undefined
+    const head = { length: ownCase.trailLength, hash: ownCase.trailHash }
+    const { verdict } = await keptVerdict(`${caseId} chain`, { head: hashOf(head), isAnew }, async () =>
+      verifyChain(await listWholeTrail(snapshot, caseId), sha256, head),
+    )
+    return { ownCase, verdict, ...(await findInTrail(snapshot, { ...question, caseId })) }
+  })
 }
 
 const hashOf = ({ length, hash }: ChainHead) => `${length} ${hash}`
@@ -45,6 +47,6 @@ export async function readRecord(
   if (!known) return undefined
   const head = hashOf({ length: known.trailLength, hash: known.trailHash })
   return keptVerdict(`${caseId} record`, { head, isAnew }, async () =>
-    verifyRecord((await readContent(db, caseId))!, computing()),
+    verifyRecord((await readContentNow(db, caseId))!, computing()),
   )
 }

@@ -186,7 +186,7 @@ const emptied = (table: string) =>
 
 test('a backup that ends early leaves nothing under its name, nor beside it', async () => {
   const place = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
-  const failing = { ...full!, inTransaction: () => Promise.reject(new Error('cut')) }
+  const failing = { ...full!, inSnapshot: () => Promise.reject(new Error('cut')) }
   await expect(backUp(failing, path.join(place, 'one.zip'), now)).rejects.toThrow('cut')
   expect(readdirSync(place)).toEqual([])
   await backUp(full!, path.join(place, 'one.zip'), now)

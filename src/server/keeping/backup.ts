@@ -42,7 +42,7 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 export async function backUp(db: Database, file: string, now: Date): Promise<void> {
   const [raw, packed] = [`${file}.tables`, `${file}.part`]
   try {
-    const copies = await db.inTransaction((connection) => copied(copyTables(connection), raw))
+    const copies = await db.inSnapshot((connection) => copied(copyTables(connection), raw))
     const source = await open(raw, 'r')
     try {
       await pipeline(

@@ -24,14 +24,14 @@ import { computing } from '../compute/computing'
 import { database } from './database'
 import { outcomeOf } from '../check/outcomeOf'
 import { notFound } from '../problems'
-import { readContent } from './readContent'
+import { readContent, readContentNow } from './readContent'
 import { record } from '../record'
 
 /** A case as one file, and what it is called. */
 export async function exportCase(
   caseId: string,
 ): Promise<Outcome<Readonly<{ name: string; bytes: AsyncGenerator<Uint8Array> }>>> {
-  const content = await readContent(await database(), caseId)
+  const content = await readContentNow(await database(), caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
   return success({

@@ -20,7 +20,7 @@ import { database } from '../keeping/database'
 import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
 import { notFound } from '../problems'
-import { readContent } from '../keeping/readContent'
+import { readContentNow } from '../keeping/readContent'
 
 /** A report as it is shown: each of its parts as HTML, and as the text that a copy of it gives. */
 export type ShownReport = Readonly<{
@@ -34,7 +34,7 @@ export type ShownReport = Readonly<{
 
 export async function readReport(caseId: string, options: ReportOptions): Promise<ShownReport | undefined> {
   const db = await database()
-  const content = await readContent(db, caseId)
+  const content = await readContentNow(db, caseId)
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
   const report = await reportOf(content, options, {
@@ -60,7 +60,7 @@ export async function makeReport(
   signal?: AbortSignal,
 ): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
   const db = await database()
-  const content = await readContent(db, caseId)
+  const content = await readContentNow(db, caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
   return unlessGivenUp(async () => {
