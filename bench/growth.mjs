@@ -1,10 +1,11 @@
 // What work costs as rows become more, beside what the machine can't go below: reading the file, looking for its line ends, adding
-// up doubles. Printed as the table of docs/SPEED.md.
+// up doubles. Printed as the table of docs/SPEED.md; with `--record` also drawn, as docs/growth.svg.
 import { spawnSync } from 'node:child_process'
-import { createReadStream, rmSync } from 'node:fs'
+import { createReadStream, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { buildCli } from '../scripts/buildCli.mjs'
 import { bundle } from '../scripts/bundle.mjs'
+import { growthPicture } from './growthPicture.mjs'
 import { writeLog } from './log.mjs'
 import { ownTime } from './sheet.mjs'
 import { sized } from './sizes.mjs'
@@ -15,6 +16,18 @@ const SIZES = sized([1e3, 1e4, 1e5, 1e6, 1e7], [1e3])
 const MOST_AT_ONCE = 1e6
 const LINE_END = 10
 
+const PICTURE = new URL('../docs/growth.svg', import.meta.url)
+/** What is drawn of each row, in the order of its cells. */
+const SERIES = [
+  { name: 'file read', isLimit: true },
+  { name: 'line ends found', isLimit: true },
+  { name: 'file checked' },
+  undefined,
+  { name: 'doubles added up', isLimit: true },
+  { name: 'check of a list' },
+  { name: 'cross-examination' },
+]
+
 export async function measureGrowth() {
   await buildCli()
   const folder = newFolder()
@@ -24,6 +37,7 @@ export async function measureGrowth() {
     '| rows | file read | line ends found | file checked | its memory, MB | doubles added up | check | cross-examination |',
   )
   console.log('| ---: | ---: | ---: | ---: | ---: | ---: | ---: | ---: |')
+  const series = SERIES.map((one) => one && { ...one, points: [] })
   for (const size of SIZES) {
     const file = await writeLog(path.join(folder, 'log.csv'), size)
     const read = await timeOfReading(file, () => undefined)
@@ -32,8 +46,10 @@ export async function measureGrowth() {
     rmSync(file)
     const { added, checked, examined } = size > MOST_AT_ONCE ? {} : inMemory(program, size)
     const cells = [read, scanned, ms, megabytes, added, checked, examined]
+    for (const [at, ms] of cells.entries()) if (ms !== undefined) series[at]?.points.push([size, ms])
     console.log(`| ${size.toLocaleString('en')} | ${cells.map(written).join(' | ')} |`)
   }
+  if (process.argv.includes('--record')) writeFileSync(PICTURE, growthPicture(series.filter(Boolean)))
 }
 
 const written = (ms) => (ms === undefined ? '' : ms < 10 ? ms.toFixed(1) : ms.toFixed(0))

@@ -27,7 +27,6 @@ export type TableCopy = Readonly<{ table: TableName; columns: readonly string[];
 
 /** Copies every table, the cells of each sample by themselves, so that no more than those of one are in memory at once. */
 export async function* copyTables(db: Connection): AsyncGenerator<TableCopy> {
-  await db.execute(sql`set transaction isolation level repeatable read`)
   for (const table of TABLES) {
     const columns = await columnsOf(db, table)
     const list = columns.map((name) => `"${name}"`).join(', ')

@@ -1,17 +1,19 @@
 import { newKey, proofOf } from '@tests/keys'
+import { valueOf } from '@tests/outcome'
 import { keyEntries } from '@/data/schema'
 import { enterKey, readRegister } from '../keys/keys'
 import { createHash } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { setImmediate } from 'node:timers/promises'
 import { unzipSync, zipSync } from 'fflate'
 import { type Database, openTestDatabase } from '@/data/client'
 import { TABLES } from '@/data/tableCopies'
 import { backUp, restore } from './backup'
 import { importSheet } from '../sample/importSheet'
 import { exportCase } from './caseFile'
-import { openCase } from '../case/changeCase'
+import { openCase, saveCase } from '../case/changeCase'
 import { readCase } from '../docket/docket'
 import { readSeals, sealTrail } from '../seal/sealTrail'
 import { BACKUP_VERSION } from './backupManifest'
@@ -191,6 +193,29 @@ test('a backup that ends early leaves nothing under its name, nor beside it', as
   expect(readdirSync(place)).toEqual([])
   await backUp(full!, path.join(place, 'one.zip'), now)
   expect(readdirSync(place)).toEqual(['one.zip'])
+})
+
+test('a backup made while others write is of one moment', async () => {
+  kept.trueWeightDatabase = Promise.resolve(full!)
+  let isOver = false
+  const write = async () => {
+    const { caseId } = await openCase({ by: 'A. Officer', now })
+    for (let at = 0; !isOver; at += 1) {
+      valueOf(await saveCase(caseId, { words: { subject: `Sacks ${at}` }, by: '' }, now))
+      // A database in memory waits for nothing, and would leave no turn to the files.
+      await setImmediate()
+    }
+  }
+  const days = [1, 2, 3, 4, 5].map((day) => new Date(`2026-12-0${day}T08:00:00Z`))
+  const fileOf = (day: Date) => path.join(folder, `busy-${day.getTime()}.zip`)
+  const back = async () => {
+    for (const day of days) await backUp(full!, fileOf(day), now)
+    isOver = true
+  }
+  await Promise.all([write(), write(), write(), write(), back()])
+  // A chain that does not hold would be refused.
+  for (const day of days)
+    expect(await restore(empty!, readFileSync(fileOf(day)), { folder, now: day })).toMatchObject({ ok: true })
 })
 
 test('of what was there before restores, the last five files are kept', async () => {
