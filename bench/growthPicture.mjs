@@ -2,7 +2,7 @@
 import { scaleLog } from 'd3-scale'
 
 const [WIDTH, HEIGHT] = [760, 420]
-const MARGIN = { left: 70, right: 190, top: 20, bottom: 50 }
+const MARGIN = { left: 70, right: 190, top: 32, bottom: 50 }
 const INK = '#1E2A2F'
 const RULE = '#DDD6C7'
 /** What no program goes below is dashed. */
@@ -20,16 +20,16 @@ export function growthPicture(series) {
   const tens = (scale) =>
     scale.ticks().filter((value) => Number.isInteger(Math.round(Math.log10(value) * 1e9) / 1e9))
   const line = (x1, y1, x2, y2) => `<line x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}" stroke="${RULE}"/>`
-  const text = (at, words, more = '') =>
-    `<text x="${at[0]}" y="${at[1]}" fill="${INK}" ${more}>${words}</text>`
+  const text = (at, words, { anchor = 'start', colour = INK } = {}) =>
+    `<text x="${at[0]}" y="${at[1]}" fill="${colour}" text-anchor="${anchor}">${words}</text>`
   const grid = [
     ...tens(x).flatMap((value) => [
       line(x(value), MARGIN.top, x(value), HEIGHT - MARGIN.bottom),
-      text([x(value), HEIGHT - MARGIN.bottom + 18], value.toLocaleString('en'), 'text-anchor="middle"'),
+      text([x(value), HEIGHT - MARGIN.bottom + 18], value.toLocaleString('en'), { anchor: 'middle' }),
     ]),
     ...tens(y).flatMap((value) => [
       line(MARGIN.left, y(value), WIDTH - MARGIN.right, y(value)),
-      text([MARGIN.left - 8, y(value) + 4], value.toLocaleString('en'), 'text-anchor="end"'),
+      text([MARGIN.left - 8, y(value) + 4], value.toLocaleString('en'), { anchor: 'end' }),
     ]),
   ]
   const lines = series.map(({ points: own, isLimit }, at) => {
@@ -41,9 +41,9 @@ export function growthPicture(series) {
     `<rect width="${WIDTH}" height="${HEIGHT}" fill="#FFFDF8"/>`,
     ...grid,
     ...lines,
-    ...labels(series, { x, y }).map(({ at, words, colour }) => text(at, words, `fill="${colour}"`)),
-    text([(MARGIN.left + WIDTH - MARGIN.right) / 2, HEIGHT - 10], 'rows', 'text-anchor="middle"'),
-    text([MARGIN.left - 8, MARGIN.top - 6], 'ms', 'text-anchor="end"'),
+    ...labels(series, { x, y }).map(({ at, words, colour }) => text(at, words, { colour })),
+    text([(MARGIN.left + WIDTH - MARGIN.right) / 2, HEIGHT - 10], 'rows', { anchor: 'middle' }),
+    text([MARGIN.left - 8, MARGIN.top - 14], 'ms', { anchor: 'end' }),
     '</svg>\n',
   ].join('\n')
 }
