@@ -46,7 +46,7 @@ export async function measureGrowth() {
     rmSync(file)
     const { added, checked, examined } = size > MOST_AT_ONCE ? {} : inMemory(program, size)
     const cells = [read, scanned, ms, megabytes, added, checked, examined]
-    for (const [at, ms] of cells.entries()) if (ms !== undefined) series[at]?.points.push([size, ms])
+    for (const [at, cell] of cells.entries()) if (cell !== undefined) series[at]?.points.push([size, cell])
     console.log(`| ${size.toLocaleString('en')} | ${cells.map(written).join(' | ')} |`)
   }
   if (process.argv.includes('--record')) writeFileSync(PICTURE, growthPicture(series.filter(Boolean)))
