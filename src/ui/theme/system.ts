@@ -64,5 +64,14 @@ const config = defineConfig({
   },
 })
 
+const made = createSystem(defaultBaseConfig, config)
+const recipes = new WeakMap<object, unknown>()
+
+/** A component asks for its recipe whenever it is drawn; that of one component is made once. */
+const cva = ((recipe: object = {}) => {
+  if (!recipes.has(recipe)) recipes.set(recipe, made.cva(recipe))
+  return recipes.get(recipe)
+}) as typeof made.cva
+
 /** The look of the whole application; components name only these tokens. */
-export const system = createSystem(defaultBaseConfig, config)
+export const system = { ...made, cva }
