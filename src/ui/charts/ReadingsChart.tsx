@@ -59,22 +59,27 @@ export const ReadingsChart = memo(function ReadingsChart({
   return <Picture name={name} description={description} height={HEIGHT} drawing={drawing} chart={chart} />
 })
 
-function dataOf({ points, lines, bars }: ReadingsPicture, colours: Colours): ChartData {
+/** The readings that are tested and those set aside: points of one look are drawn many times faster than each with its own. */
+const kindsOf = ({ points }: ReadingsPicture) =>
+  [points.filter(({ isSetAside }) => !isSetAside), points.filter(({ isSetAside }) => isSetAside)] as const
+
+function dataOf(picture: ReadingsPicture, colours: Colours): ChartData {
+  const { points, lines, bars } = picture
   const radius = points.length > 400 ? 2 : 3.2
+  const [tested, setAside] = kindsOf(picture)
+  const dots = {
+    type: 'scatter' as const,
+    pointRadius: radius,
+    pointHoverRadius: radius + 1,
+    pointHitRadius: 4,
+    borderWidth: 1,
+    pointBackgroundColor: 'transparent',
+    order: 1,
+  }
   return {
     datasets: [
-      {
-        type: 'scatter',
-        data: [...points],
-        pointStyle: points.map(({ isSetAside }) => (isSetAside ? 'crossRot' : 'circle')),
-        pointRadius: radius,
-        pointHoverRadius: radius + 1,
-        pointHitRadius: 4,
-        borderColor: points.map(({ isSetAside }) => (isSetAside ? colours.quiet : colours.ink)),
-        borderWidth: 1,
-        pointBackgroundColor: 'transparent',
-        order: 1,
-      },
+      { ...dots, data: [...tested], pointStyle: 'circle', borderColor: colours.ink },
+      { ...dots, data: [...setAside], pointStyle: 'crossRot', borderColor: colours.quiet },
       ...lines.map((line) => ({
         type: 'line' as const,
         data: [...line],
@@ -128,9 +133,10 @@ function optionsOf({
   pointing: Pointing
   onChoose: (row: number) => void
 }>): ChartOptions {
+  const kinds = kindsOf(picture)
   const rowAt = (elements: readonly Readonly<{ datasetIndex: number; index: number }>[]) => {
-    const reading = elements.find(({ datasetIndex }) => datasetIndex === 0)
-    return reading && picture.points[reading.index]?.row
+    const reading = elements.find(({ datasetIndex }) => datasetIndex < kinds.length)
+    return reading && kinds[reading.datasetIndex]?.[reading.index]?.row
   }
   return {
     animation: false,
@@ -145,8 +151,10 @@ function optionsOf({
       legend: { display: false },
       tooltip: {
         displayColors: false,
-        filter: ({ datasetIndex }) => datasetIndex === 0,
-        callbacks: { label: ({ dataIndex }) => words(picture.points[dataIndex]!.row) },
+        filter: ({ datasetIndex }) => datasetIndex < kinds.length,
+        callbacks: {
+          label: ({ datasetIndex, dataIndex }) => words(kinds[datasetIndex]![dataIndex]!.row),
+        },
       },
     },
   }
