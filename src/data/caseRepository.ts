@@ -90,8 +90,18 @@ export async function findCases(
     .orderBy(by(ORDER_COLUMNS[order]), by(cases.id))
     .limit(pageSize)
     .offset(page * pageSize)
-  const [counted] = await db.select({ total: count() }).from(cases).where(where)
-  return { cases: await withClaims(db, found), total: counted!.total }
+  const total =
+    endOf(found, question) ?? (await db.select({ total: count() }).from(cases).where(where))[0]!.total
+  return { cases: await withClaims(db, found), total }
+}
+
+/** How many there are in all where a page holds the last of them; undefined where that has to be counted. */
+export function endOf(
+  found: readonly unknown[],
+  { page, pageSize }: Readonly<{ page: number; pageSize: number }>,
+): number | undefined {
+  const isLast = found.length < pageSize && (found.length > 0 || page === 0)
+  return isLast ? page * pageSize + found.length : undefined
 }
 
 /** Reads the claims of a page of cases at once, and of no other case. */

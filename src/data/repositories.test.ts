@@ -159,6 +159,9 @@ test('cases are found by their words and by those of their claims, and no charac
   expect(await found('0 %')).toEqual([caseId])
   expect(await found('X_1')).toEqual([])
   expect(await found('\\')).toEqual([])
+  const spaced = await newCase('12\u202f345')
+  expect(await found('12 345')).toEqual([spaced])
+  expect(await found('12\u00a0345')).toEqual([spaced])
 })
 
 test('the docket is sorted, filtered by state and by finding, and read by pages', async () => {
@@ -182,7 +185,10 @@ test('the docket is sorted, filtered by state and by finding, and read by pages'
   }
   expect(await found({})).toEqual([[a, b, c], 3])
   expect(await found({ direction: 'falling' })).toEqual([[c, b, a], 3])
+  expect(await found({ pageSize: 2 })).toEqual([[a, b], 3])
   expect(await found({ page: 1, pageSize: 2 })).toEqual([[c], 3])
+  expect(await found({ page: 2, pageSize: 2 })).toEqual([[], 3])
+  expect(await found({ text: 'sorting nothing' })).toEqual([[], 0])
   expect(await found({ state: 'current' })).toEqual([[a, c], 2])
   expect(await found({ state: 'archived' })).toEqual([[b], 1])
   expect(await found({ outcome: 'supported' })).toEqual([[c], 1])
