@@ -2,10 +2,16 @@ import * as z from 'zod/mini'
 import { PARAMETERS } from '@/claims/terms/names'
 import { parseJson } from '@/desk/parseJson'
 
-/** What has to stand in a text that was signed, by whatever core. */
+const text = z.optional(z.string())
+
+/** What has to stand in a text that was signed, by whatever core, and what may. */
 const signedSchema = z.looseObject({
   kind: z.string(),
-  claim: z.looseObject({ id: z.string(), caseId: z.string(), draft: z.looseObject({ remarks: z.string() }) }),
+  claim: z.looseObject({
+    id: z.string(),
+    caseId: z.string(),
+    draft: z.looseObject({ remarks: z.string(), wording: text, source: text, decimals: text }),
+  }),
   document: z.union([
     z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),
     z.looseObject({ content: z.looseObject({ nominal: z.number(), unit: z.string() }) }),
@@ -16,7 +22,14 @@ const signedSchema = z.looseObject({
       coreVersion: z.string(),
       kind: z.optional(z.string()),
       test: z.optional(z.looseObject({ method: z.string() })),
-      finding: z.looseObject({ outcome: z.string(), sentence: z.string() }),
+      finding: z.looseObject({
+        outcome: z.string(),
+        sentence: z.string(),
+        limits: text,
+        items: z.optional(z.array(z.string())),
+        beside: text,
+        basis: text,
+      }),
     })
     .check(z.refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content')),
   signedBy: z.string(),

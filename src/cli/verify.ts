@@ -9,7 +9,7 @@ import { keysOf, signatureOf } from '@/casefile/signature'
 import type { Signature } from '@/desk/signature'
 import { type RegisteredKey, registerSchema } from '@/desk/trail/keyRegister'
 import { sealWords } from '@/words/en/sealWords'
-import { signedWith } from '@/words/en/signatureWords'
+import { signedOnWords, signedWith } from '@/words/en/signatureWords'
 import { type ChainedEntry, verifyChain } from '@/desk/trail/chain'
 import { anewWords, instantWords, verdictWords } from '@/words/en/trailWords'
 
@@ -87,12 +87,12 @@ async function signaturesIn(
   for (const finding of findings) {
     const signature = await signatureOf(finding, register ?? [])
     read.push(signature)
-    const { number, claimId, signedBy, signedOn, fingerprint } = finding
+    const { number, claimId, signedBy, fingerprint } = finding
     const claim = claims.findIndex(({ id }) => id === claimId) + 1
     const at = signature.by === 'key' ? `, at ${instantWords(signature.at)}` : ''
     const how = signedWith(signature, register !== undefined)
     lines.push(
-      `Finding ${number} of claim ${claim}: signed by ${signedBy} on ${signedOn}, ${how}${at}, over ${fingerprint}.`,
+      `Finding ${number} of claim ${claim}: signed by ${signedBy} ${signedOnWords(finding)}, ${how}${at}, over ${fingerprint}.`,
     )
   }
   const byKey = read.filter((signature) => signature.by === 'key')

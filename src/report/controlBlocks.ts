@@ -50,6 +50,18 @@ export function controlFinding(
   ]
 }
 
+export function criteriaTable(lines: ReturnType<typeof criterionLines>, write: Writer): Block {
+  return {
+    is: 'table',
+    label: 'Criteria',
+    heads: CRITERIA_HEADS,
+    rows: lines.map(({ asks, seen, limit, state }) =>
+      [asks, seen, limit, CRITERION_STATES[state]].map(write),
+    ),
+    numbers: [false, false, false, false],
+  }
+}
+
 /** The criteria side by side, the figures that they are judged by, and how often a lot that is short passes. */
 export function criteriaBlocks(study: ClaimStudy, control: Control, write: Writer): readonly Block[] {
   const { result, operating } = control
@@ -58,15 +70,7 @@ export function criteriaBlocks(study: ClaimStudy, control: Control, write: Write
   const toPass = toPassWords(content)
   return [
     { is: 'paragraph', text: write(planWords(content.controlPlan)) },
-    {
-      is: 'table',
-      label: 'Criteria',
-      heads: CRITERIA_HEADS,
-      rows: criterionLines(content, nameOf).map(({ asks, seen, limit, state }) =>
-        [asks, seen, limit, CRITERION_STATES[state]].map(write),
-      ),
-      numbers: [false, false, false, false],
-    },
+    criteriaTable(criterionLines(content, nameOf), write),
     {
       is: 'facts',
       label: 'Figures of the control',

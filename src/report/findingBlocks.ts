@@ -1,6 +1,5 @@
 import { type CensusResult, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
-import { signedIn } from '@/casefile/signedText'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { CONDITION_NAMES, openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
 import { formatCount, formatPValue } from '@/words/figures'
@@ -10,28 +9,46 @@ import type { Block } from './document/document'
 import type { Writer } from './language'
 import { controlFinding } from './controlBlocks'
 import { setAsideBlocks } from './sampleBlocks'
+import { quoteOf, signedBlocks } from './signedBlocks'
 import type { ClaimStudy } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 
-/** The finding in its words, what it does not say, what is in doubt, and who signed it. */
+/** What a claim comes to: in its words, and what has to be known with them. */
+type Found = Readonly<{ said: readonly Block[]; beside: readonly Block[] }>
+
+/**
+ * What was signed of a claim first, as it was signed; then the finding as it stands where that is another, what it does not
+ * say and what is in doubt.
+ */
 export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+  const { said, beside } = foundNow(study, write)
+  const remarks = study.claim.draft.remarks.trim()
+  const rest: readonly Block[] = [
+    ...beside,
+    ...setAsideBlocks(study, write),
+    ...(remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` } as const] : []),
+  ]
+  const signed = study.findings.toReversed().flatMap((finding) => signedBlocks(finding, write))
+  if (signed.length === 0)
+    return [...said, ...rest, { is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' }]
+  const current = study.findings.findLast(({ isCurrent }) => isCurrent)
+  if (!current) return [...signed, { is: 'paragraph', text: CHANGED_SINCE }, ...said, ...rest]
+  const stands = `What stands now is what signed finding ${current.number} says. What follows is what it rests on.`
+  return [...signed, { is: 'paragraph', text: stands }, ...rest]
+}
+
+const CHANGED_SINCE =
+  'The claim or its evidence has changed since. What follows is of the claim as it stands now, and is not signed:'
+
+function foundNow(study: ClaimStudy, write: Writer): Found {
   const { draft } = study.claim
-  const wording = draft.wording.trim() === '' ? 'Its wording is not stated.' : `“${draft.wording}”`
-  const stands =
-    draft.source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${draft.source}.`
-  const quote: readonly Block[] = [{ is: 'paragraph', text: `${wording} ${stands}`, look: 'quote' }]
+  const quote = quoteOf(draft)
   const { checked, census, control } = study
-  if (control)
-    return [
-      ...controlFinding(control, quote, write),
-      ...study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const),
-      ...setAsideBlocks(study, write),
-      ...remarkBlocks(study),
-    ]
-  if (census) return censusBlocks(study, census.result.finding, { quote, write })
   const fromTrail = study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const)
-  if (!checked) return [...quote, ...openBlocks(study, write), ...fromTrail]
+  if (control) return { said: controlFinding(control, quote, write), beside: fromTrail }
+  if (census) return { said: censusBlocks(census.result.finding, quote, write), beside: fromTrail }
+  if (!checked) return { said: [...quote, ...openBlocks(study, write)], beside: fromTrail }
   const { document, result } = checked
   const { finding, test, estimate, sample, interval, conditions, warnings } = result
   const { outcome } = finding
@@ -47,27 +64,29 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   const questions = [
     ...new Set(study.samples.flatMap((one, at) => unanswered(one.draft, sourceOf(study, at)))),
   ]
-  return [
-    { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
-    ...quote,
-    { is: 'paragraph', text: write(sentence), look: 'finding' },
-    { is: 'paragraph', text: write(effectWords(shared, display)) },
-    { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
-    ...fromTrail,
-    ...(finding.items ?? []).map((text) => ({ is: 'paragraph', text: write(text) }) as const),
-    ...(finding.beside ? [{ is: 'paragraph', text: write(finding.beside) } as const] : []),
-    ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
-    ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),
-    ...(questions.length > 0
-      ? [{ is: 'paragraph', text: `Not answered: ${questions.join(' ')}` } as const]
-      : []),
-    ...(warnings.length > 0
-      ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
-      : []),
-    ...bothResults(study, checked, write),
-    ...setAsideBlocks(study, write),
-    ...remarkBlocks(study),
-  ]
+  return {
+    said: [
+      { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
+      ...quote,
+      { is: 'paragraph', text: write(sentence), look: 'finding' },
+      { is: 'paragraph', text: write(effectWords(shared, display)) },
+      { is: 'paragraph', text: write(finding.limits), look: 'quiet' },
+      ...(finding.items ?? []).map((text) => ({ is: 'paragraph', text: write(text) }) as const),
+      ...(finding.beside ? [{ is: 'paragraph', text: write(finding.beside) } as const] : []),
+      ...(finding.basis ? [{ is: 'paragraph', text: finding.basis } as const] : []),
+    ],
+    beside: [
+      ...fromTrail,
+      ...(open ? [{ is: 'paragraph', text: write(`Conditions that are open: ${open}.`) } as const] : []),
+      ...(questions.length > 0
+        ? [{ is: 'paragraph', text: `Not answered: ${questions.join(' ')}` } as const]
+        : []),
+      ...(warnings.length > 0
+        ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
+        : []),
+      ...bothResults(study, checked, write),
+    ],
+  }
 }
 
 /** Which of two sources a sample is; absent where there is one. */
@@ -78,22 +97,19 @@ function sourceOf({ samples }: ClaimStudy, at: number): keyof typeof SOURCE_WORD
 
 /** What a claim comes to for a lot that was measured whole. */
 function censusBlocks(
-  study: ClaimStudy,
   { outcome, sentence, limits, basis }: CensusResult['finding'],
-  { quote, write }: Readonly<{ quote: readonly Block[]; write: Writer }>,
+  quote: readonly Block[],
+  write: Writer,
 ): readonly Block[] {
   return [
     { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
     ...quote,
     { is: 'paragraph', text: write(sentence), look: 'finding' },
     { is: 'paragraph', text: write(limits), look: 'quiet' },
-    ...study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const),
     ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
-    ...remarkBlocks(study),
   ]
 }
 
-/** What is missing before there can be a finding. */
 /** What is estimated while a claim has no value, and what that rests on. */
 function estimateBlocks({ claim, reading, estimated, formats }: ClaimStudy, write: Writer): readonly Block[] {
   if (!estimated) return []
@@ -108,6 +124,7 @@ function estimateBlocks({ claim, reading, estimated, formats }: ClaimStudy, writ
   ]
 }
 
+/** What is missing before there can be a finding. */
 function openBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
   const { reading, refusal } = study
   const items = [...reading.missing, ...reading.problems].map(({ message }) => write(message))
@@ -142,23 +159,5 @@ function bothResults({ formats }: ClaimStudy, { result, whole }: Checked, write:
       rows: [row('Without what is set aside', result), row('With everything', whole)],
       numbers: [false, false, true, true, true, true],
     },
-  ]
-}
-
-function remarkBlocks({ claim, findings }: ClaimStudy): readonly Block[] {
-  const remarks = claim.draft.remarks.trim()
-  const signed = findings.map(
-    ({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, isCurrent, signedHow, signed }) => {
-      const since = isCurrent
-        ? 'It is what stands now.'
-        : `The claim or its evidence has changed since; what was signed is this: “${signedIn(signed)?.result.finding.sentence ?? ''}” What is reported here is of a later claim and is not signed.`
-      return `Signed finding ${number}: ${OUTCOME_WORDS[outcome].toLowerCase()}, by ${signedBy} on ${signedOn}, ${signedHow}, with core ${coreVersion}. ${since} Fingerprint ${fingerprint}.`
-    },
-  )
-  return [
-    ...(remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` } as const] : []),
-    ...(signed.length > 0
-      ? [{ is: 'list', items: signed } as const]
-      : [{ is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' } as const]),
   ]
 }

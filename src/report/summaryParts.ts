@@ -23,7 +23,6 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
     const together = adjusted[tested.indexOf(study)]
     const level = result?.test.significanceLevel ?? 1
     const outcome = (result ?? census?.result ?? control?.result)?.finding.outcome ?? 'open'
-    const signed = findings.filter(({ isCurrent }) => isCurrent).at(-1)
     return [
       write(String(number)),
       write(claimTitle(claim.draft)),
@@ -42,17 +41,18 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
             together ? (together.outcome === outcome ? 'the same' : OUTCOME_WORDS[together.outcome]) : '',
           ]
         : []),
-      signed ? `${signed.signedBy}, ${signed.signedOn}` : 'not signed',
+      signedCell(findings),
     ]
   })
   const isSeveral = adjusted.length > 0
+  const hasChanged = studies.some(({ findings }) => isChangedSince(findings))
   const table: Block = {
     is: 'table',
     label: 'Findings',
     heads: [
       'No.',
       'Claim',
-      'Finding',
+      hasChanged ? 'Finding now' : 'Finding',
       'Level',
       'p-value',
       ...(isSeveral ? ['Adjusted', 'Together'] : []),
@@ -70,6 +70,17 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
     ? [{ is: 'paragraph', text: write(togetherWords(outcomes)), look: 'quiet' }]
     : []
   return { id: 'summary', title: 'Summary of findings', level: 2, blocks: [table, ...together] }
+}
+
+const isChangedSince = (findings: ClaimStudy['findings']) =>
+  findings.length > 0 && !findings.some(({ isCurrent }) => isCurrent)
+
+/** Who signed what stands; else what was signed last, and that it is no longer what stands. */
+function signedCell(findings: ClaimStudy['findings']): string {
+  const last = findings.findLast(({ isCurrent }) => isCurrent) ?? findings.at(-1)
+  if (!last) return 'not signed'
+  const by = `${last.signedBy}, ${last.signedOn}`
+  return last.isCurrent ? by : `${OUTCOME_WORDS[last.outcome].toLowerCase()}: ${by}; changed since`
 }
 
 /** Of several claims, intervals that hold at once. */

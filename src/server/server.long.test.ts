@@ -23,7 +23,7 @@ import { saveClaim } from './claim/saveClaim'
 import { verifyFinding } from './finding/readFinding'
 import { fingerprintOf, fingerprintOfValue } from './fingerprint'
 import { saveSample } from './sample/saveSample'
-import { signFinding } from './finding/signFinding'
+import { readToSign, signFinding } from './finding/signFinding'
 import { documentOf } from './check/documentOf'
 import { computeOutcomes } from './check/laterOutcomes'
 import { unpackColumns } from '@/intake/sheet/columnBytes'
@@ -440,7 +440,48 @@ test('the figure of a whole lot is marked, signed, reported and follows from the
   const aside = (await readContent(await kept.trueWeightDatabase!, caseId))!
   const report = markdownOf(await reportOf(aside, USUAL_OPTIONS)).replaceAll('\u202f', ' ')
   expect(report).toContain('With everything that is set aside: All 4 units of the lot were taken')
-  expect(report).toContain('what was signed is this: “All 4 units of the lot were taken')
+  // What was signed stands before what has changed since.
+  const [signed, now] = report.split('has changed since. What follows')
+  expect(signed).toContain('Signed finding 1, by A. Inspector')
+  expect(signed).toContain('All 4 units of the lot were taken')
+  expect(now).not.toContain('Signed finding')
+})
+
+test('a report says what was signed as it was signed, and only then what has changed since', async () => {
+  const { caseId, claimId, draft, inputFingerprint } = await signable()
+  valueOf(await signFinding(claimId, { ...signature, inputFingerprint }, later))
+  const reported = async () => {
+    const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+    return markdownOf(await reportOf(content, USUAL_OPTIONS)).replaceAll('\u202f', ' ')
+  }
+  const current = await reported()
+  expect(current).toContain(
+    'Signed finding 1, by A. Inspector on 2026-11-03 (on the trail at 2026-11-03 10:43:00 UTC), by name',
+  )
+  expect(current).toMatch(/\| Units tested \| 4 \|/)
+  expect(current).toMatch(/\| p-value \| < 0\.001 \| 0\.000\d+ \|/)
+  expect(current).toContain('Remarks signed with it: seen')
+  expect(current).toContain(
+    'What stands now is what signed finding 1 says. What follows is what it rests on.',
+  )
+  expect(current).toContain('| No. | Claim | Finding | Level | p-value | Signed |')
+  expect(current).toContain('| A. Inspector, 2026-11-03 |')
+  // It is said once, not once as signed and once more.
+  expect(current.match(/the claim that the mean is at least 15\b/g)).toHaveLength(1)
+  const change = { ...draft, claimedValue: '14.1', remarks: 'changed' }
+  valueOf(await saveClaim(claimId, { draft: change, revision: 2 }, later))
+  const changed = await reported()
+  expect(changed).toContain('| No. | Claim | Finding now | Level | p-value | Signed |')
+  expect(changed).toContain('| contradicted: A. Inspector, 2026-11-03; changed since |')
+  const [signed, now] = changed.split('The claim or its evidence has changed since.')
+  const sentence = /the claim that the mean is at least 15\b/
+  expect(signed).toMatch(sentence)
+  expect(signed).toContain('Remarks signed with it: seen')
+  expect(now).not.toMatch(sentence)
+  expect(now).toContain('Remarks: changed')
+  // Changed back, it is what was signed.
+  valueOf(await saveClaim(claimId, { draft: { ...draft, remarks: 'seen' }, revision: 3 }, later))
+  expect(await reported()).toContain('What stands now is what signed finding 1 says.')
 })
 
 test('nothing is signed without a name, on no day, or that is not what is stored', async () => {
@@ -451,12 +492,37 @@ test('nothing is signed without a name, on no day, or that is not what is stored
   }
   expect(await codeOf({ signedBy: ' ' })).toBe('name-needed')
   expect(await codeOf({ signedOn: '2026-02-30' })).toBe('day-needed')
+  expect(await codeOf({ signedOn: '3 November' })).toBe('day-needed')
   expect(await codeOf({ inputFingerprint: 'another' })).toBe('changed-elsewhere')
   expect(await codeOf({ more: true })).toBe('invalid')
   const open = await newCase()
   const nothing = await signFinding(open.claimId, { ...signature, inputFingerprint }, later)
   expect(nothing).toMatchObject({ ok: false, problem: { code: 'nothing-to-sign' } })
   expect(await signFinding('nowhere', { ...signature, inputFingerprint }, later)).toMatchObject({ ok: false })
+})
+
+test('a finding is signed on no day that is to come, and on none before its sample was drawn', async () => {
+  const { claimId, sampleId, inputFingerprint } = await signable()
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { drawnWhen: '2026-10-30 to 2026-11-02' }))
+  const signedOn = async (day: string) => {
+    const asked = { ...signature, signedOn: day, inputFingerprint }
+    const signed = await readToSign(claimId, asked, later)
+    return signed.ok ? 'signed' : signed.problem.message
+  }
+  expect(await signedOn('2026-11-01')).toBe(
+    '2026-11-01 is before 2026-11-02, by when the sample was drawn. Write the day on which the finding is signed, or mend that of the sample.',
+  )
+  expect(await signedOn('2026-11-02')).toBe('signed')
+  // It is the 4th already where the day begins first.
+  expect(await signedOn('2026-11-04')).toBe('signed')
+  expect(await signedOn('2026-11-05')).toBe(
+    '2026-11-05 is to come: this server has 2026-11-03 10:43:00 UTC. Write the day on which the finding is signed.',
+  )
+  const late = await signFinding(claimId, { ...signature, signedOn: '1999-02-01', inputFingerprint }, later)
+  expect(late).toMatchObject({ ok: false, problem: { code: 'day-needed', path: 'signedOn' } })
+  // Where nobody says when it was drawn, any day before will do.
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { drawnWhen: '' }))
+  expect(await signedOn('2026-01-14')).toBe('signed')
 })
 
 test('a finding that was altered is told by its fingerprint, and figures that differ by their paths', async () => {

@@ -1,7 +1,6 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { Fragment } from 'react'
 import type { CheckDocument } from '@/claims/terms/request'
 import { asksForControl } from '@/answers/claim'
 import { type ClaimDocument, type ClaimResult, isControl, isTested } from '@/claims/checkAnswer'
@@ -11,20 +10,16 @@ import { departures } from '@/desk/planKept'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
 import { unitsNoted } from '@/intake/scale/rows'
-import { displayOf, shownValue } from '@/words/display'
-import { formatFull, formatFullPValue, formatNumber, formatPValue, formatPercent } from '@/words/figures'
+import { displayOf } from '@/words/display'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
-import { hypothesisSymbols } from '@/words/en/hypothesisWords'
-import { methodOf } from '@/claims/all'
-import { partsOf } from '@/claims/testParts'
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
-import { METHOD_WORDS } from '@/words/en/methods'
 import type { Signature } from '@/desk/signature'
-import { signatureWords } from '@/words/en/signatureWords'
+import { signatureWords, signedOnWords } from '@/words/en/signatureWords'
+import { signedLines } from '@/words/en/signedLines'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
-import { FigureTable, type FigureRow } from '@/ui/figures/FigureTable'
+import { FigureTable } from '@/ui/figures/FigureTable'
 import { CriteriaTable } from '@/ui/figures/CriteriaTable'
 import { PageTitle } from '@/ui/PageTitle'
 import { DownloadLink } from '@/ui/DownloadLink'
@@ -35,6 +30,7 @@ type Verified = Readonly<{
     number: number
     signedBy: string
     signedOn: string
+    createdAt: Date
     coreVersion: string
     fingerprint: string
   }>
@@ -120,7 +116,7 @@ export function SignedFindingView({
         </Box>
       )}
       <Box as="p" marginTop="16px">
-        Signed by {row.signedBy} on {row.signedOn}, {signatureWords(verified.signature)}.
+        {signedWords(verified)}
       </Box>
       <Verdict verified={verified} />
       <Box as="p" marginTop="8px">
@@ -130,6 +126,11 @@ export function SignedFindingView({
       </Box>
     </Main>
   )
+}
+
+function signedWords({ row, signature }: Verified): string {
+  const on = signedOnWords({ ...row, createdAt: row.createdAt.toISOString() })
+  return `Signed by ${row.signedBy} ${on}, ${signatureWords(signature)}.`
 }
 
 /** What was kept, in what was signed, of the plan that was locked for the claim. */
@@ -150,7 +151,10 @@ function wordsOf(document: CheckDocument, result: CheckResult, chosen: number | 
   return {
     sentence: findingSentence({ ...shared, significanceLevel, sample, display }),
     effect: effectWords(shared, display),
-    rows: rowsOf(document, result, (value) => shownValue(value, display)),
+    rows: signedLines(document, result, chosen).map(({ name, shown, full }) => ({
+      name,
+      figure: full === undefined ? shown : <Figure {...{ name, shown, full }} />,
+    })),
   }
 }
 
@@ -182,53 +186,4 @@ function Verdict({ verified }: Readonly<{ verified: Verified }>) {
       </Box>
     </Box>
   )
-}
-
-const STATISTIC_DECIMALS = 3
-const shownStatistic = (value: number) =>
-  Number.isInteger(value) ? formatFull(value) : formatNumber(value, STATISTIC_DECIMALS)
-
-function rowsOf(
-  { claim }: CheckDocument,
-  { hypotheses, sample, test, estimate, interval }: CheckResult,
-  inUnit: (value: number) => string,
-): readonly FigureRow[] {
-  const parts = partsOf(test).map(({ statistic }) => statistic)
-  return [
-    { name: 'Null hypothesis', figure: hypothesisSymbols(hypotheses.null, claim.unit) },
-    { name: 'Alternative hypothesis', figure: hypothesisSymbols(hypotheses.alternative, claim.unit) },
-    { name: 'Method', figure: METHOD_WORDS[test.method].name },
-    { name: 'Significance level', figure: formatFull(test.significanceLevel) },
-    { name: 'Units tested', figure: formatFull(sample.n) },
-    { name: 'Estimate', figure: inUnit(estimate.value) },
-    {
-      name: `Test statistic ${methodOf(test.method).symbol}`,
-      figure: parts.map((value, at) => (
-        <Fragment key={at}>
-          {at > 0 && ', '}
-          <Figure name="Test statistic" shown={shownStatistic(value)} full={formatFull(value)} />
-        </Fragment>
-      )),
-    },
-    {
-      name: 'p-value',
-      figure: (
-        <Figure
-          name="p-value"
-          shown={formatPValue(test.pValue, test.significanceLevel)}
-          full={formatFullPValue(test)}
-        />
-      ),
-    },
-    ...(interval
-      ? [
-          {
-            name: `${formatPercent(interval.level)} interval`,
-            figure: [interval.lower, interval.upper]
-              .map((end) => (end === undefined ? '' : inUnit(end)))
-              .join(' to '),
-          },
-        ]
-      : []),
-  ]
 }

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useId, useMemo, useState } from 'react'
 import type { FindingOutcome } from '@/claims/finding'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { signedOnWords } from '@/words/en/signatureWords'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
 import type { DeviceKey } from '@/ui/signing/keyStore'
@@ -20,6 +21,7 @@ export type SignedLine = Readonly<{
   number: number
   signedBy: string
   signedOn: string
+  createdAt: Date
   outcome: FindingOutcome
   coreVersion: string
   fingerprint: string
@@ -135,14 +137,15 @@ async function signed(
 function SignedList({ caseId, claimId, signed }: Place) {
   return (
     <Box as="ol" aria-label="Signed findings" marginTop="12px">
-      {signed.map(({ number, signedBy, signedOn, outcome, coreVersion, fingerprint, jws }) => (
+      {signed.map(({ number, signedBy, signedOn, createdAt, outcome, coreVersion, fingerprint, jws }) => (
         <Flex as="li" key={number} gap="10px" align="center" paddingBlock="3px" wrap="wrap">
           <BalanceMark mark={outcome} height={18} />
           <TextLink href={`/cases/${caseId}/claims/${claimId}/findings/${number}`} color="accent">
             Signed finding {number}: {OUTCOME_WORDS[outcome]}
           </TextLink>
           <Box as="span" color="quiet">
-            by {signedBy}, {signedOn}, {jws ? 'with a key' : 'by name'}, core {coreVersion}, fingerprint{' '}
+            by {signedBy}, {signedOnWords({ signedOn, createdAt: createdAt.toISOString() })},{' '}
+            {jws ? 'with a key' : 'by name'}, core {coreVersion}, fingerprint{' '}
             <chakra.span fontFamily="mono">{fingerprint.slice(0, 12)}…</chakra.span>
           </Box>
         </Flex>

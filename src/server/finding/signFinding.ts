@@ -18,7 +18,7 @@ import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
 import { fingerprintOf, fingerprintOfValue } from '../fingerprint'
 import { registeredKeys } from '../keys/keys'
-import { keyBehind, signerProblem, toSignOf, type ToSign } from '../keys/signing'
+import { beforeSampling, keyBehind, signerProblem, toSignOf, type ToSign } from '../keys/signing'
 import { isIdentifier, newIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -41,7 +41,7 @@ const signatureSchema = z.strictObject({
  * @returns the text and the statement, or the problems of `signFinding`
  */
 export async function readToSign(claimId: string, input: unknown, now: Date): Promise<Outcome<ToSign>> {
-  return prepared(claimId, input, async (_, { signed, held }) => success(toSignOf(signed, held, now)))
+  return prepared(claimId, input, now, async (_, { signed, held }) => success(toSignOf(signed, held, now)))
 }
 
 /**
@@ -58,7 +58,7 @@ export async function signFinding(
   input: unknown,
   now: Date,
 ): Promise<Outcome<Readonly<{ number: number }>>> {
-  return prepared(claimId, input, async (transaction, { signature, claim, result, signed, held }) => {
+  return prepared(claimId, input, now, async (transaction, { signature, claim, result, signed, held }) => {
     const { signedBy, signedOn, inputFingerprint, jws = '' } = signature
     const fingerprint = fingerprintOf(signed)
     const keys = await registeredKeys(transaction)
@@ -91,12 +91,13 @@ type Prepared = Readonly<{
 async function prepared<T>(
   claimId: string,
   input: unknown,
+  now: Date,
   then: (transaction: Connection, prepared: Prepared) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   const read = readInput(signatureSchema, input)
   if (!read.ok) return read
   const signature = { ...read.value, signedBy: read.value.signedBy.trim() }
-  const problem = signerProblem(signature, 'finding')
+  const problem = signerProblem(signature, 'finding', now)
   if (problem) return failure(problem)
   if (!isIdentifier(claimId)) return failure(notFound('claim', claimId))
   const db = await database()
@@ -117,10 +118,15 @@ async function prepared<T>(
     if (!document || !result?.ok) return failure(NOTHING_TO_SIGN)
     const inputFingerprint = fingerprintOfValue({ document, remarks: draft.remarks })
     if (inputFingerprint !== signature.inputFingerprint) return failure(NOT_WHAT_IS_STORED)
+    const samples = await samplesOf(transaction, draft)
+    const early = samples
+      .map((sample) => beforeSampling(signature.signedOn, sample.draft.drawnWhen))
+      .find((one) => one !== undefined)
+    if (early) return failure(early)
     const signed = canonicalJson({
       kind: 'true-weight-signed-finding',
       claim: { id: claimId, caseId, draft },
-      samples: await samplesOf(transaction, draft),
+      samples,
       document,
       result,
       signedBy: signature.signedBy,

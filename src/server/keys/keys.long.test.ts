@@ -161,7 +161,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
     holds: true,
     words: expect.stringMatching(
       new RegExp(
-        `signed by A\\. Officer on 2026-11-03, with the key ${own.key}, which the register has under this name, at .*, over ${fingerprintOf(signed)}\\.`,
+        `signed by A\\. Officer on 2026-11-03 \\(on the trail at 2026-11-03 .* UTC\\), with the key ${own.key}, which the register has under this name, at .*, over ${fingerprintOf(signed)}\\.`,
       ),
     ),
   })
@@ -189,7 +189,9 @@ test('a finding is signed by a key over its text, its trail and the time, and by
     holds: true,
     words: expect.stringContaining('name the register of the office with --keys FILE'),
   })
-  expect(text).toContain(`by A. Officer on 2026-11-03, with the key ${own.key.replaceAll('_', '\\_')}`)
+  expect(text).toContain(
+    `by A. Officer on 2026-11-03 (on the trail at 2026-11-03 10:43:00 UTC), with the key ${own.key.replaceAll('_', '\\_')}`,
+  )
 })
 
 test('a key signs under its own name only, and no more once it is withdrawn', async () => {

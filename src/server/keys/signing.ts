@@ -4,7 +4,9 @@ import { failure, type Outcome, type Problem, success } from '@/claims/terms/out
 import { type HeldCase, notBefore } from '@/data/trailRepository'
 import type { FindingStatement, Signature } from '@/desk/signature'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
-import { readDate } from '@/intake/reading/date'
+import { dateText, readDate } from '@/intake/reading/date'
+import { readDay } from '@/intake/reading/day'
+import { instantWords } from '@/words/en/trailWords'
 import { fingerprintOf } from '../fingerprint'
 import { isFresh } from './keys'
 
@@ -52,17 +54,36 @@ export async function keyBehind(
   return standing === 'registered' ? success(read.key) : failure(notRegistered(signedBy))
 }
 
-/** What keeps a signature from being one: nobody is named, or no day. */
+/** So far ahead of the clock of Greenwich is the first one that a day comes to. */
+const FIRST_CLOCK_MS = 14 * 3_600_000
+
+/** What keeps a signature from being one: nobody is named, or no day, or one that has come nowhere yet. */
 export function signerProblem(
   { signedBy, signedOn }: Readonly<{ signedBy: string; signedOn: string }>,
   what: string,
+  now: Date,
 ): Problem | undefined {
   if (signedBy.trim() === '')
     return { code: 'name-needed', path: 'signedBy', message: `Nobody is named. Write who signs the ${what}.` }
-  if (/^\d{4}-\d{2}-\d{2}$/.test(signedOn) && readDate(signedOn, 'year-first') !== undefined) return undefined
-  const message = `The day is “${signedOn}”. Write it such as 2026-01-14.`
-  return { code: 'day-needed', path: 'signedOn', message }
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(signedOn) || readDate(signedOn, 'year-first') === undefined)
+    return dayProblem(`The day is “${signedOn}”. Write it such as 2026-01-14.`)
+  const last = new Date(now.getTime() + FIRST_CLOCK_MS).toISOString().slice(0, 10)
+  if (signedOn <= last) return undefined
+  return dayProblem(
+    `${signedOn} is to come: this server has ${instantWords(now.toISOString())}. Write the day on which the ${what} is signed.`,
+  )
 }
+
+/** That a finding is signed on a day before its sample was drawn, where the day of that is stated. */
+export function beforeSampling(signedOn: string, drawnWhen: string): Problem | undefined {
+  const drawn = readDay(drawnWhen)
+  if (!drawn?.ok || readDate(signedOn, 'year-first')! >= drawn.last) return undefined
+  return dayProblem(
+    `${signedOn} is before ${dateText(drawn.last)}, by when the sample was drawn. Write the day on which the finding is signed, or mend that of the sample.`,
+  )
+}
+
+const dayProblem = (message: string): Problem => ({ code: 'day-needed', path: 'signedOn', message })
 
 const NOT_SIGNED: Problem = {
   code: 'key',

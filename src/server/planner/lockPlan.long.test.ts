@@ -208,6 +208,7 @@ test('who has a key on the register signs a plan with it, over the case as it st
 test.each<readonly [string, object, string]>([
   ['nobody', { lockedBy: ' ' }, 'name-needed'],
   ['no day', { lockedOn: 'today' }, 'day-needed'],
+  ['a day to come', { lockedOn: '2026-11-05' }, 'day-needed'],
   ['no units', { draft: { ...DRAFT, units: '' } }, 'not-planned'],
   ['half a unit', { draft: { ...DRAFT, units: '30.5' } }, 'not-planned'],
   ['no gap', { draft: { ...DRAFT, claims: [{ ...MASS, gap: '' }] } }, 'not-planned'],

@@ -43,7 +43,7 @@ const locking = z.strictObject({
  * @returns the text and the statement, or the problems of `lockPlan`
  */
 export async function readPlanToSign(caseId: string, input: unknown, now: Date): Promise<Outcome<ToSign>> {
-  return prepared(caseId, input, async (_, { plan, held }) =>
+  return prepared(caseId, input, now, async (_, { plan, held }) =>
     success(toSignOf(canonicalJson(plan), held, now)),
   )
 }
@@ -61,7 +61,7 @@ export async function lockPlan(
   input: unknown,
   now: Date,
 ): Promise<Outcome<Readonly<{ claimId: string }>>> {
-  return prepared(caseId, input, async (db, { plan, draft, held, jws }) => {
+  return prepared(caseId, input, now, async (db, { plan, draft, held, jws }) => {
     const { lockedBy } = plan
     const fingerprint = fingerprintOf(canonicalJson(plan))
     const keys = await registeredKeys(db)
@@ -117,13 +117,14 @@ type Prepared = Readonly<{ plan: LockedPlan; draft: PlanDraft; held: HeldCase; j
 async function prepared<T>(
   caseId: string,
   input: unknown,
+  now: Date,
   then: (transaction: Connection, prepared: Prepared) => Promise<Outcome<T>>,
 ): Promise<Outcome<T>> {
   const read = readInput(locking, input)
   if (!read.ok) return read
   const { draft, lockedOn, jws = '' } = read.value
   const lockedBy = read.value.lockedBy.trim()
-  const problem = signerProblem({ signedBy: lockedBy, signedOn: lockedOn }, 'plan')
+  const problem = signerProblem({ signedBy: lockedBy, signedOn: lockedOn }, 'plan', now)
   if (problem) return failure(problem)
   if (!isIdentifier(caseId)) return failure(notFound('case', caseId))
   return unlessGivenUp(async () => {

@@ -1,4 +1,5 @@
 import type { KeyStanding, Signature } from '@/desk/signature'
+import { instantWords } from './trailWords'
 
 const STANDINGS: Readonly<Record<KeyStanding, string>> = {
   registered: 'which the register has under this name',
@@ -22,4 +23,12 @@ export function signedWith(signature: Signature, isHeld: boolean): string {
   if (signature.by === 'name') return signatureWords(signature)
   const standing = isHeld ? STANDINGS[signature.standing] : 'which was held against no register'
   return `with the key ${signature.key}, ${standing}`
+}
+
+/** The day that whoever signed named, beside the time at which it was written to the trail: "on 2026-01-14 (on the trail …)". */
+export function signedOnWords({
+  signedOn,
+  createdAt,
+}: Readonly<{ signedOn: string; createdAt: string }>): string {
+  return `on ${signedOn} (on the trail at ${instantWords(createdAt)})`
 }
