@@ -7,6 +7,7 @@ import { criterionLines } from '@/words/en/contentWords'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { signedOnWords } from '@/words/en/signatureWords'
 import { signedLines } from '@/words/en/signedLines'
+import { formatSure } from '@/words/figures'
 import { criteriaTable } from './controlBlocks'
 import type { Block } from './document/document'
 import type { Writer } from './language'
@@ -54,8 +55,12 @@ function figuresOf(
     {
       is: 'table',
       label: `Figures of signed finding ${number}`,
-      heads: ['Figure', 'As shown', 'In full'],
-      rows: lines.map(({ name, shown, full = '' }) => [name, write(shown), write(full)]),
+      heads: ['Figure', 'As shown', 'To ten digits'],
+      rows: lines.map(({ name, shown, full = '' }) => {
+        // Of a tolerance there are two.
+        const sure = full.split(', ').map(formatSure).join(', ')
+        return [name, write(shown), write(sure)]
+      }),
       numbers: [false, true, true],
     },
   ]
