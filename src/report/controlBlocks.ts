@@ -25,29 +25,27 @@ export function controlFinding(
   { result, whole }: Control,
   quote: readonly Block[],
   write: Writer,
-): readonly Block[] {
+): Readonly<{ said: readonly Block[]; beside: readonly Block[] }> {
   const { finding, warnings } = result
   const { outcome, sentence, limits, basis } = finding
-  return [
-    { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
-    ...quote,
-    { is: 'paragraph', text: write(sentence), look: 'finding' },
-    { is: 'paragraph', text: write(limits), look: 'quiet' },
-    ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
-    ...(whole
-      ? [
-          {
-            is: 'paragraph',
-            text: write(
-              `With everything that is set aside: ${OUTCOME_WORDS[whole.finding.outcome].toLowerCase()}. ${whole.finding.sentence}`,
-            ),
-          } as const,
-        ]
-      : []),
-    ...(warnings.length > 0
-      ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
-      : []),
-  ]
+  const withAll = whole
+    ? `With everything that is set aside: ${OUTCOME_WORDS[whole.finding.outcome].toLowerCase()}. ${whole.finding.sentence}`
+    : ''
+  return {
+    said: [
+      { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
+      ...quote,
+      { is: 'paragraph', text: write(sentence), look: 'finding' },
+      { is: 'paragraph', text: write(limits), look: 'quiet' },
+      ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
+    ],
+    beside: [
+      ...(withAll ? [{ is: 'paragraph', text: write(withAll) } as const] : []),
+      ...(warnings.length > 0
+        ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
+        : []),
+    ],
+  }
 }
 
 export function criteriaTable(lines: ReturnType<typeof criterionLines>, write: Writer): Block {

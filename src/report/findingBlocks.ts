@@ -1,5 +1,6 @@
 import { type CensusResult, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
+import { CORE_VERSION } from '@/claims/terms/version'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { CONDITION_NAMES, openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
 import { formatCount, formatPValue } from '@/words/figures'
@@ -14,9 +15,6 @@ import type { ClaimStudy } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 
-/** What a claim comes to: in its words, and what has to be known with them. */
-type Found = Readonly<{ said: readonly Block[]; beside: readonly Block[] }>
-
 /**
  * What was signed of a claim first, as it was signed; then the finding as it stands where that is another, what it does not
  * say and what is in doubt.
@@ -24,29 +22,36 @@ type Found = Readonly<{ said: readonly Block[]; beside: readonly Block[] }>
 export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
   const { said, beside } = foundNow(study, write)
   const remarks = study.claim.draft.remarks.trim()
-  const rest: readonly Block[] = [
-    ...beside,
-    ...setAsideBlocks(study, write),
-    ...(remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` } as const] : []),
-  ]
+  const own: readonly Block[] = remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` }] : []
+  const rest = [...beside, ...setAsideBlocks(study, write)]
   const signed = study.findings.toReversed().flatMap((finding) => signedBlocks(finding, write))
   if (signed.length === 0)
-    return [...said, ...rest, { is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' }]
+    return [...said, ...rest, ...own, { is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' }]
   const current = study.findings.findLast(({ isCurrent }) => isCurrent)
-  if (!current) return [...signed, { is: 'paragraph', text: CHANGED_SINCE }, ...said, ...rest]
-  const stands = `What stands now is what signed finding ${current.number} says. What follows is what it rests on.`
-  return [...signed, { is: 'paragraph', text: stands }, ...rest]
+  if (!current) return [...signed, { is: 'paragraph', text: CHANGED_SINCE }, ...said, ...rest, ...own]
+  const { number, coreVersion } = current
+  const stands = `What stands now is what signed finding ${number} says. What follows is what it rests on.`
+  if (coreVersion === CORE_VERSION) return [...signed, { is: 'paragraph', text: stands }, ...rest]
+  const anew = `The claim, its evidence and the remarks are those of signed finding ${number}. Computed anew with core ${CORE_VERSION} they come to this, which is not signed:`
+  return [...signed, { is: 'paragraph', text: anew }, ...said, ...rest]
 }
 
 const CHANGED_SINCE =
-  'The claim or its evidence has changed since. What follows is of the claim as it stands now, and is not signed:'
+  'The claim, its evidence or the remarks have changed since. What follows is of the claim as it stands now, and is not signed:'
 
-function foundNow(study: ClaimStudy, write: Writer): Found {
+/** What a claim comes to now: in its words, and what has to be known with them. */
+function foundNow(
+  study: ClaimStudy,
+  write: Writer,
+): Readonly<{ said: readonly Block[]; beside: readonly Block[] }> {
   const { draft } = study.claim
   const quote = quoteOf(draft)
   const { checked, census, control } = study
   const fromTrail = study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const)
-  if (control) return { said: controlFinding(control, quote, write), beside: fromTrail }
+  if (control) {
+    const { said, beside } = controlFinding(control, quote, write)
+    return { said, beside: [...fromTrail, ...beside] }
+  }
   if (census) return { said: censusBlocks(census.result.finding, quote, write), beside: fromTrail }
   if (!checked) return { said: [...quote, ...openBlocks(study, write)], beside: fromTrail }
   const { document, result } = checked

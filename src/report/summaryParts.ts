@@ -1,3 +1,4 @@
+import type { FindingOutcome } from '@/claims/finding'
 import { simultaneousInterval } from '@/claims/simultaneousInterval'
 import { testedTogether } from '@/claims/testedTogether'
 import { intervalWords } from '@/words/en/claimLineWords'
@@ -41,7 +42,7 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
             together ? (together.outcome === outcome ? 'the same' : OUTCOME_WORDS[together.outcome]) : '',
           ]
         : []),
-      signedCell(findings),
+      signedCell(findings, outcome),
     ]
   })
   const isSeveral = adjusted.length > 0
@@ -75,12 +76,14 @@ export function summaryPart(studies: readonly ClaimStudy[], write: Writer): Part
 const isChangedSince = (findings: ClaimStudy['findings']) =>
   findings.length > 0 && !findings.some(({ isCurrent }) => isCurrent)
 
-/** Who signed what stands; else what was signed last, and that it is no longer what stands. */
-function signedCell(findings: ClaimStudy['findings']): string {
+/** Who signed what stands; else what was signed last, and why it is not what stands. */
+function signedCell(findings: ClaimStudy['findings'], outcome: FindingOutcome | 'open'): string {
   const last = findings.findLast(({ isCurrent }) => isCurrent) ?? findings.at(-1)
   if (!last) return 'not signed'
   const by = `${last.signedBy}, ${last.signedOn}`
-  return last.isCurrent ? by : `${OUTCOME_WORDS[last.outcome].toLowerCase()}: ${by}; changed since`
+  if (last.isCurrent && last.outcome === outcome) return by
+  const why = last.isCurrent ? `with core ${last.coreVersion}` : 'changed since'
+  return `${OUTCOME_WORDS[last.outcome].toLowerCase()}: ${by}; ${why}`
 }
 
 /** Of several claims, intervals that hold at once. */

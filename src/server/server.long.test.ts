@@ -441,7 +441,7 @@ test('the figure of a whole lot is marked, signed, reported and follows from the
   const report = markdownOf(await reportOf(aside, USUAL_OPTIONS)).replaceAll('\u202f', ' ')
   expect(report).toContain('With everything that is set aside: All 4 units of the lot were taken')
   // What was signed stands before what has changed since.
-  const [signed, now] = report.split('has changed since. What follows')
+  const [signed, now] = report.split('have changed since. What follows')
   expect(signed).toContain('Signed finding 1, by A. Inspector')
   expect(signed).toContain('All 4 units of the lot were taken')
   expect(now).not.toContain('Signed finding')
@@ -473,7 +473,7 @@ test('a report says what was signed as it was signed, and only then what has cha
   const changed = await reported()
   expect(changed).toContain('| No. | Claim | Finding now | Level | p-value | Signed |')
   expect(changed).toContain('| contradicted: A. Inspector, 2026-11-03; changed since |')
-  const [signed, now] = changed.split('The claim or its evidence has changed since.')
+  const [signed, now] = changed.split('The claim, its evidence or the remarks have changed since.')
   const sentence = /the claim that the mean is at least 15\b/
   expect(signed).toMatch(sentence)
   expect(signed).toContain('Remarks signed with it: seen')

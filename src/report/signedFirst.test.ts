@@ -1,0 +1,83 @@
+import { exampleCase, SACKS } from '@tests/exampleCase'
+import { AT_ONCE } from '@/answers/computing'
+import { type ContentFinding, sha256 } from '@/casefile/content'
+import { CORE_VERSION } from '@/claims/terms/version'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
+import { markdownOf } from './markdown'
+import { reportOf } from './report'
+import { studyClaims } from './study'
+
+const content = exampleCase([SACKS])
+type Change = Partial<ContentFinding>
+
+/** Findings of its one claim, which are of what stands now but for what is changed of each. */
+async function signedOf(...changes: readonly Change[]) {
+  const [study] = await studyClaims(content, { isExamined: false, computing: AT_ONCE })
+  const { document, result } = study!.checked!
+  const { id: claimId, draft } = study!.claim
+  const findings = changes.map((change, at) => ({
+    id: `0190163d-8694-739b-aea5-${String(400 + at).padStart(12, '0')}`,
+    claimId,
+    number: at + 1,
+    signedBy: 'A. Officer',
+    signedOn: '2026-11-03',
+    outcome: result.finding.outcome,
+    coreVersion: CORE_VERSION,
+    inputFingerprint: sha256(canonicalJson({ document, remarks: draft.remarks })),
+    fingerprint: '0'.repeat(64),
+    createdAt: '2026-11-03T10:43:00.000Z',
+    signed: JSON.stringify({
+      kind: 'true-weight-signed-finding',
+      claim: { id: claimId, caseId: content.case.id, draft },
+      ...{ document, result, signedBy: 'A. Officer', signedOn: '2026-11-03' },
+    }),
+    jws: '',
+    ...change,
+  }))
+  const options: ReportOptions = { ...USUAL_OPTIONS, parts: ['summary'] }
+  return {
+    text: markdownOf(await reportOf({ ...content, findings }, options)),
+    sentence: result.finding.sentence,
+    remarks: draft.remarks.split('\n')[0]!,
+  }
+}
+
+const times = (text: string, words: string) => text.split(words).length - 1
+
+test('what was signed and still stands is said once, with what it rests on', async () => {
+  const { text, sentence, remarks } = await signedOf({})
+  expect(text).toContain('What stands now is what signed finding 1 says. What follows is what it rests on.')
+  expect(times(text, sentence)).toBe(1)
+  expect(text).toContain('With everything')
+  expect(times(text, remarks)).toBe(1)
+  expect(text).toContain('| A. Officer, 2026-11-03 |')
+})
+
+test('what was signed before a change stands first, the last of it before the others', async () => {
+  const older = { inputFingerprint: 'another', outcome: 'supported' } as const
+  const { text } = await signedOf(older, older)
+  const places = [
+    'Signed finding 2, by',
+    'Signed finding 1, by',
+    'The claim, its evidence or the remarks have changed since.',
+    'With everything',
+  ].map((words) => text.indexOf(words))
+  expect(places).toEqual(places.toSorted((a, b) => a - b))
+  expect(places[0]).toBeGreaterThan(0)
+  expect(text).toContain('| Finding now |')
+  expect(text).toContain('| supported: A. Officer, 2026-11-03; changed since |')
+})
+
+test('of another core what was signed is one thing, and what it comes to now another', async () => {
+  const { text } = await signedOf({ coreVersion: '0.1.0', outcome: 'supported' })
+  expect(text).toContain(`Computed anew with core ${CORE_VERSION} they come to this, which is not signed:`)
+  expect(text.split('which is not signed:')[1]).toContain('Contradicted')
+  expect(text).toContain('| supported: A. Officer, 2026-11-03; with core 0.1.0 |')
+})
+
+test('what is changed back to what was signed is what was signed', async () => {
+  const { text } = await signedOf({}, { inputFingerprint: 'another' })
+  expect(text).toContain('What stands now is what signed finding 1 says.')
+  expect(text).toContain('| A. Officer, 2026-11-03 |')
+})
