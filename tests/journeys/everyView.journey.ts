@@ -45,6 +45,12 @@ test('everyone can use every view, in both colours, on wide pages and narrow one
   await press(driver, 'Sign the finding')
   await follow(driver, 'Signed finding')
   await see(driver, 'every figure is the same', 'main')
+  // What was signed is there whole: the claim's words, the conditions, where the sample comes from, and its readings.
+  await see(driver, '“15 kg net” It stands in: label.', 'main')
+  await see(driver, 'Not met', '[aria-label="Conditions signed"]')
+  await see(driver, '2026-01-14', 'main')
+  await see(driver, '3 readings, in the order given', 'main')
+  await see(driver, '13.9', '[aria-label="Readings signed"]')
   await looked()
   for (const view of ['Report', 'Trail', 'Ratio of variances']) {
     await driver.get(journey.server.address)

@@ -24,6 +24,7 @@ import { CriteriaTable } from '@/ui/figures/CriteriaTable'
 import { PageTitle } from '@/ui/PageTitle'
 import { DownloadLink } from '@/ui/DownloadLink'
 import { Main } from '@/ui/Main'
+import { SignedEvidence } from './SignedEvidence'
 
 type Verified = Readonly<{
   row: Readonly<{
@@ -81,6 +82,7 @@ export function SignedFindingView({
           {OUTCOME_WORDS[outcome]}
         </Box>
       </Flex>
+      <ClaimAsSigned draft={claim.draft} />
       <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45">
         {words.sentence}
       </Box>
@@ -92,14 +94,7 @@ export function SignedFindingView({
       <Box as="p" marginTop="8px" color="quiet">
         {finding.limits}
       </Box>
-      {told.map(
-        (sentence) =>
-          sentence && (
-            <Box as="p" key={sentence} marginTop="8px">
-              {sentence}
-            </Box>
-          ),
-      )}
+      <Paragraphs texts={told} />
       {claim.draft.remarks && (
         <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
           {claim.draft.remarks}
@@ -115,6 +110,7 @@ export function SignedFindingView({
           <CriteriaTable content={result.content} />
         </Box>
       )}
+      <SignedEvidence signed={signed} decimals={chosen} />
       <Box as="p" marginTop="16px">
         {signedWords(verified)}
       </Box>
@@ -125,6 +121,27 @@ export function SignedFindingView({
         </DownloadLink>
       </Box>
     </Main>
+  )
+}
+
+function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[] }>) {
+  return texts.map(
+    (text) =>
+      text && (
+        <Box as="p" key={text} marginTop="8px">
+          {text}
+        </Box>
+      ),
+  )
+}
+
+/** The claim in its own words, and where it stands. */
+function ClaimAsSigned({ draft: { wording, source } }: Readonly<{ draft: ClaimDraft }>) {
+  if (wording.trim() === '') return null
+  return (
+    <Box as="blockquote" fontFamily="heading" fontStyle="italic" marginBottom="12px">
+      “{wording}”{source.trim() === '' ? '' : ` It stands in: ${source}.`}
+    </Box>
   )
 }
 
