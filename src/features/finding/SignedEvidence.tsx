@@ -106,7 +106,7 @@ function SignedLine({
     })
   }, [document, result, decimals])
   return (
-    <Box marginTop="16px">
+    <Box marginTop="16px" bg="surface" paddingInline="8px">
       <ClaimLine {...drawing} />
     </Box>
   )

@@ -139,7 +139,7 @@ function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[]
 function ClaimAsSigned({ draft: { wording, source } }: Readonly<{ draft: ClaimDraft }>) {
   if (wording.trim() === '') return null
   return (
-    <Box as="blockquote" fontFamily="heading" fontStyle="italic" marginBottom="12px">
+    <Box as="blockquote" fontFamily="heading" fontStyle="italic" margin="0 0 12px">
       “{wording}”{source.trim() === '' ? '' : ` It stands in: ${source}.`}
     </Box>
   )
