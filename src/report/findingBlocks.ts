@@ -25,8 +25,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   const own: readonly Block[] = remarks ? [{ is: 'paragraph', text: `Remarks: ${remarks}` }] : []
   const rest = [...beside, ...setAsideBlocks(study, write)]
   const signed = study.findings.toReversed().flatMap((finding) => signedBlocks(finding, write))
-  if (signed.length === 0)
-    return [...said, ...rest, ...own, { is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' }]
+  if (signed.length === 0) return [...said, ...rest, ...own, ...(isFound(study) ? [NOT_SIGNED] : [])]
   const current = study.findings.findLast(({ isCurrent }) => isCurrent)
   if (!current) return [...signed, { is: 'paragraph', text: CHANGED_SINCE }, ...said, ...rest, ...own]
   const { number, coreVersion } = current
@@ -36,6 +35,9 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   return [...signed, { is: 'paragraph', text: anew }, ...said, ...rest]
 }
 
+const isFound = ({ checked, census, control }: ClaimStudy) => (checked ?? census ?? control) !== undefined
+
+const NOT_SIGNED: Block = { is: 'paragraph', text: 'This finding is not signed.', look: 'quiet' }
 const CHANGED_SINCE =
   'The claim, its evidence or the remarks have changed since. What follows is of the claim as it stands now, and is not signed:'
 

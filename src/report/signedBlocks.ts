@@ -6,7 +6,7 @@ import type { ClaimDraft } from '@/desk/claimDraft'
 import { criterionLines } from '@/words/en/contentWords'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { signedOnWords } from '@/words/en/signatureWords'
-import { signedLines } from '@/words/en/signedLines'
+import { chosenDecimals, signedLines } from '@/words/en/signedLines'
 import { formatSure } from '@/words/figures'
 import { criteriaTable } from './controlBlocks'
 import type { Block } from './document/document'
@@ -48,9 +48,8 @@ function figuresOf(
   if (control.success) return [criteriaTable(criterionLines(control.data.content), write)]
   const tested = checkResultSchema.safeParse(result)
   if (!tested.success) return []
-  const { decimals = '' } = claim.draft
-  const chosen = /^\d{1,2}$/.test(decimals.trim()) ? Number(decimals) : undefined
-  const lines = signedLines(document as CheckDocument, tested.data, chosen)
+  const decimals = chosenDecimals(claim.draft.decimals)
+  const lines = signedLines(document as CheckDocument, tested.data, decimals)
   return [
     {
       is: 'table',

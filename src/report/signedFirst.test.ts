@@ -1,4 +1,4 @@
-import { exampleCase, SACKS } from '@tests/exampleCase'
+import { exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import { AT_ONCE } from '@/answers/computing'
 import { type ContentFinding, sha256 } from '@/casefile/content'
 import { CORE_VERSION } from '@/claims/terms/version'
@@ -80,4 +80,10 @@ test('what is changed back to what was signed is what was signed', async () => {
   const { text } = await signedOf({}, { inputFingerprint: 'another' })
   expect(text).toContain('What stands now is what signed finding 1 says.')
   expect(text).toContain('| A. Officer, 2026-11-03 |')
+})
+
+test('of a claim without a finding it is not said that it is not signed', async () => {
+  const text = markdownOf(await reportOf(exampleCase([UNFINISHED]), USUAL_OPTIONS))
+  expect(text).toContain('There is no finding yet:')
+  expect(text).not.toContain('This finding is not signed.')
 })

@@ -16,7 +16,7 @@ import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingW
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import type { Signature } from '@/desk/signature'
 import { signatureWords, signedOnWords } from '@/words/en/signatureWords'
-import { signedLines } from '@/words/en/signedLines'
+import { chosenDecimals, signedLines } from '@/words/en/signedLines'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'
@@ -57,8 +57,7 @@ export function SignedFindingView({
   const { document, result, claim } = signed
   const { finding } = result
   const { outcome } = finding
-  const decimals = claim.draft.decimals.trim()
-  const chosen = decimals === '' ? undefined : Number(decimals)
+  const chosen = chosenDecimals(claim.draft.decimals)
   const words =
     isTested(result) && !asksForControl(document)
       ? wordsOf(document, result, chosen)

@@ -12,6 +12,11 @@ const STATISTIC_DECIMALS = 3
 const shownStatistic = (value: number) =>
   Number.isInteger(value) ? formatFull(value) : formatNumber(value, STATISTIC_DECIMALS)
 
+/** The decimals that were chosen for a claim, as they were typed; none where that is no number of them. */
+export function chosenDecimals(typed: string | undefined): number | undefined {
+  return typed !== undefined && /^\d{1,2}$/.test(typed.trim()) ? Number(typed) : undefined
+}
+
 /**
  * What was tested of a claim when it was signed, how, and what it came to: each as it is shown, and with every digit where that
  * is another.
