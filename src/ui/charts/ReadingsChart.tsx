@@ -1,10 +1,11 @@
 'use client'
 
-import type { Chart, ChartData, ChartOptions } from 'chart.js'
+import type { Chart, ChartOptions } from 'chart.js'
 import { memo, useEffect, useMemo, useRef } from 'react'
-import type { Point, ReadingsPicture } from '@/pictures/readings'
+import type { ReadingsPicture } from '@/pictures/readings'
 import { axisWords } from './axisWords'
 import { Picture } from './Picture'
+import { type Place, readingsData, rowsBehind } from './readingsData'
 import { type Colours, useColours } from './useColours'
 
 const HEIGHT = '170px'
@@ -38,7 +39,7 @@ export const ReadingsChart = memo(function ReadingsChart({
 }>) {
   const colours = useColours()
   const chart = useRef<Chart | null>(null)
-  const data = useMemo(() => colours && dataOf(picture, colours), [picture, colours])
+  const data = useMemo(() => colours && readingsData(picture, colours), [picture, colours])
   const drawing = useMemo(
     () => colours && data && { data, options: optionsOf({ picture, colours, words, pointing, onChoose }) },
     [data, picture, colours, words, pointing, onChoose],
@@ -59,67 +60,6 @@ export const ReadingsChart = memo(function ReadingsChart({
   return <Picture name={name} description={description} height={HEIGHT} drawing={drawing} chart={chart} />
 })
 
-/** The readings that are tested and those set aside: points of one look are drawn many times faster than each with its own. */
-const kindsOf = ({ points }: ReadingsPicture) =>
-  [points.filter(({ isSetAside }) => !isSetAside), points.filter(({ isSetAside }) => isSetAside)] as const
-
-function dataOf(picture: ReadingsPicture, colours: Colours): ChartData {
-  const { points, lines, bars } = picture
-  const radius = points.length > 400 ? 2 : 3.2
-  const [tested, setAside] = kindsOf(picture)
-  const dots = {
-    type: 'scatter' as const,
-    pointRadius: radius,
-    pointHoverRadius: radius + 1,
-    pointHitRadius: 4,
-    borderWidth: 1,
-    pointBackgroundColor: 'transparent',
-    order: 1,
-  }
-  return {
-    datasets: [
-      { ...dots, data: [...tested], pointStyle: 'circle', borderColor: colours.ink },
-      { ...dots, data: [...setAside], pointStyle: 'crossRot', borderColor: colours.quiet },
-      ...lines.map((line) => ({
-        type: 'line' as const,
-        data: [...line],
-        borderColor: colours.accent,
-        borderWidth: 1.5,
-        pointRadius: 0,
-        pointHitRadius: 0,
-        order: 2,
-      })),
-      // A scale with bars on it begins at 0, so there are none where none are wanted.
-      ...(bars.length === 0 ? [] : [barsOf(bars, colours)]),
-      {
-        type: 'scatter',
-        data: [],
-        pointStyle: 'circle',
-        pointRadius: 6,
-        pointHitRadius: 0,
-        borderColor: colours.brass,
-        borderWidth: 2.5,
-        pointBackgroundColor: 'transparent',
-        order: 0,
-      },
-    ],
-  }
-}
-
-function barsOf(bars: readonly Point[], colours: Colours) {
-  return {
-    type: 'bar' as const,
-    data: [...bars],
-    backgroundColor: colours.selection,
-    borderColor: colours.accent,
-    borderWidth: 1,
-    barPercentage: 1,
-    categoryPercentage: 1,
-    grouped: false,
-    order: 3,
-  }
-}
-
 function optionsOf({
   picture,
   colours,
@@ -133,17 +73,14 @@ function optionsOf({
   pointing: Pointing
   onChoose: (row: number) => void
 }>): ChartOptions {
-  const kinds = kindsOf(picture)
-  const rowAt = (elements: readonly Readonly<{ datasetIndex: number; index: number }>[]) => {
-    const reading = elements.find(({ datasetIndex }) => datasetIndex < kinds.length)
-    return reading && kinds[reading.datasetIndex]?.[reading.index]?.row
-  }
+  const rowAt = rowsBehind(picture)
+  const rowOfFirst = (elements: readonly Place[]) => elements.map(rowAt).find((row) => row !== undefined)
   return {
     animation: false,
     maintainAspectRatio: false,
-    onHover: (_, elements) => pointing.set(rowAt(elements)),
+    onHover: (_, elements) => pointing.set(rowOfFirst(elements)),
     onClick: (_, elements) => {
-      const row = rowAt(elements)
+      const row = rowOfFirst(elements)
       if (row !== undefined) onChoose(row)
     },
     scales: { x: axis(picture.x, colours), y: axis(picture.y, colours) },
@@ -151,9 +88,9 @@ function optionsOf({
       legend: { display: false },
       tooltip: {
         displayColors: false,
-        filter: ({ datasetIndex }) => datasetIndex < kinds.length,
+        filter: ({ datasetIndex, dataIndex }) => rowAt({ datasetIndex, index: dataIndex }) !== undefined,
         callbacks: {
-          label: ({ datasetIndex, dataIndex }) => words(kinds[datasetIndex]![dataIndex]!.row),
+          label: ({ datasetIndex, dataIndex }) => words(rowAt({ datasetIndex, index: dataIndex })!),
         },
       },
     },
