@@ -10,7 +10,10 @@ const signedSchema = z.looseObject({
   claim: z.looseObject({
     id: z.string(),
     caseId: z.string(),
-    draft: z.looseObject({ remarks: z.string(), wording: text, source: text, decimals: text }),
+    draft: z.looseObject({
+      remarks: z.string(),
+      ...{ wording: text, source: text, unit: text, exposureUnit: text, decimals: text },
+    }),
   }),
   document: z.union([
     z.looseObject({ claim: z.looseObject({ parameter: z.enum(PARAMETERS) }) }),

@@ -4,6 +4,7 @@ import type { CaseState, CaseWords } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'
 import type { Connection } from './connection'
+import { totalOf } from './paging'
 import {
   cases,
   claims,
@@ -90,18 +91,8 @@ export async function findCases(
     .orderBy(by(ORDER_COLUMNS[order]), by(cases.id))
     .limit(pageSize)
     .offset(page * pageSize)
-  const total =
-    endOf(found, question) ?? (await db.select({ total: count() }).from(cases).where(where))[0]!.total
+  const total = await totalOf(found, question, () => db.select({ total: count() }).from(cases).where(where))
   return { cases: await withClaims(db, found), total }
-}
-
-/** How many there are in all where a page holds the last of them; undefined where that has to be counted. */
-export function endOf(
-  found: readonly unknown[],
-  { page, pageSize }: Readonly<{ page: number; pageSize: number }>,
-): number | undefined {
-  const isLast = found.length < pageSize && (found.length > 0 || page === 0)
-  return isLast ? page * pageSize + found.length : undefined
 }
 
 /** Reads the claims of a page of cases at once, and of no other case. */

@@ -7,6 +7,7 @@ import { wellFormed } from '@/desk/typed'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Connection } from './connection'
 import { int32, writeBinaryCopy } from './binaryCopy'
+import { totalOf } from './paging'
 import { cases, trailEntries } from './schema'
 import { uuidBytes } from './sheetRepository'
 
@@ -200,8 +201,10 @@ export async function findInTrail(
     .orderBy(desc(trailEntries.number))
     .limit(pageSize)
     .offset(page * pageSize)
-  const [counted] = await db.select({ total: count() }).from(trailEntries).where(where)
-  return { entries: rows.map(entryOf), total: counted!.total }
+  const total = await totalOf(rows, question, () =>
+    db.select({ total: count() }).from(trailEntries).where(where),
+  )
+  return { entries: rows.map(entryOf), total }
 }
 
 /** What was done with a sample, the first first. */

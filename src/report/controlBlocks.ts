@@ -28,9 +28,8 @@ export function controlFinding(
 ): Readonly<{ said: readonly Block[]; beside: readonly Block[] }> {
   const { finding, warnings } = result
   const { outcome, sentence, limits, basis } = finding
-  const withAll = whole
-    ? `With everything that is set aside: ${OUTCOME_WORDS[whole.finding.outcome].toLowerCase()}. ${whole.finding.sentence}`
-    : ''
+  const withAll = ({ finding }: typeof result) =>
+    `With everything that is set aside: ${OUTCOME_WORDS[finding.outcome].toLowerCase()}. ${finding.sentence}`
   return {
     said: [
       { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
@@ -40,7 +39,7 @@ export function controlFinding(
       ...(basis ? [{ is: 'paragraph', text: basis } as const] : []),
     ],
     beside: [
-      ...(withAll ? [{ is: 'paragraph', text: write(withAll) } as const] : []),
+      ...(whole ? [{ is: 'paragraph', text: write(withAll(whole)) } as const] : []),
       ...(warnings.length > 0
         ? [{ is: 'list', items: warnings.map(({ message }) => write(message)) } as const]
         : []),
@@ -48,10 +47,11 @@ export function controlFinding(
   }
 }
 
-export function criteriaTable(lines: ReturnType<typeof criterionLines>, write: Writer): Block {
+/** Criteria side by side, each with its mark. */
+export function criteriaTable(label: string, lines: ReturnType<typeof criterionLines>, write: Writer): Block {
   return {
     is: 'table',
-    label: 'Criteria',
+    label,
     heads: CRITERIA_HEADS,
     rows: lines.map(({ asks, seen, limit, state }) =>
       [asks, seen, limit, CRITERION_STATES[state]].map(write),
@@ -68,7 +68,7 @@ export function criteriaBlocks(study: ClaimStudy, control: Control, write: Write
   const toPass = toPassWords(content)
   return [
     { is: 'paragraph', text: write(planWords(content.controlPlan)) },
-    criteriaTable(criterionLines(content, nameOf), write),
+    criteriaTable('Criteria', criterionLines(content, nameOf), write),
     {
       is: 'facts',
       label: 'Figures of the control',

@@ -2,6 +2,7 @@ import { type CensusResult, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { intervalWords } from '@/words/en/claimLineWords'
+import { quoteWords } from '@/words/en/claimWords'
 import { CONDITION_NAMES, openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
 import { formatCount, formatPValue } from '@/words/figures'
 import { estimateSentence } from '@/words/en/estimateWords'
@@ -10,7 +11,7 @@ import type { Block } from './document/document'
 import type { Writer } from './language'
 import { controlFinding } from './controlBlocks'
 import { setAsideBlocks } from './sampleBlocks'
-import { quoteOf, signedBlocks } from './signedBlocks'
+import { signedBlocks } from './signedBlocks'
 import type { ClaimStudy } from './study'
 
 type Checked = NonNullable<ClaimStudy['checked']>
@@ -47,7 +48,7 @@ function foundNow(
   write: Writer,
 ): Readonly<{ said: readonly Block[]; beside: readonly Block[] }> {
   const { draft } = study.claim
-  const quote = quoteOf(draft)
+  const quote: readonly Block[] = [{ is: 'paragraph', text: quoteWords(draft), look: 'quote' }]
   const { checked, census, control } = study
   const fromTrail = study.fromTrail.map((text) => ({ is: 'paragraph', text }) as const)
   if (control) {

@@ -6,7 +6,7 @@ const document = {
   claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
   evidence: { kind: 'readings', values: [14.93, 14.88, 15.02, 14.9, 14.97, 14.91, 14.86, 14.99] },
 } as const
-const draft = { remarks: ' seen ', wording: '15 kg net', source: 'label', decimals: '2' }
+const draft = { remarks: ' seen ', wording: '15 kg net', source: 'label', decimals: '2', unit: 'kg' }
 
 function blocksOf(text: object) {
   const finding = {
@@ -53,15 +53,15 @@ test('a signed finding is told in its own words, with who signed it and the figu
   // In the report's language of numbers, to as many digits as are sure.
   expect(rows.find(([name]) => name === 'Test statistic t')).toEqual([
     'Test statistic t',
-    '−3,409',
+    '−3,41',
     '−3,409420154',
   ])
-  expect(rows.find(([name]) => name === 'Estimate')![1]).toMatch(/^14,93\s/)
+  expect(rows.find(([name]) => name === 'Mean')![1]).toMatch(/^14,93\s/)
 })
 
 test('decimals that are none are not taken', () => {
   const blocks = blocksOf(signed({ document, result: check(document), draft: { decimals: 'two' } }))
-  expect(tableIn(blocks)!.rows.find(([name]) => name === 'Estimate')![1]).toMatch(/^14,933\s/)
+  expect(tableIn(blocks)!.rows.find(([name]) => name === 'Mean')![1]).toMatch(/^14,933\s/)
 })
 
 test('of another core whose figures are others the words are told', () => {
@@ -80,7 +80,7 @@ test('of a control its criteria are told, and of a text that is no finding that 
     content: { nominal: 500, unit: 'g', values: Array.from({ length: 50 }, (_, i) => 498 + (i % 7)) },
   }
   const blocks = blocksOf(signed({ document: control, result: answer(control) }))
-  expect(tableIn(blocks)).toMatchObject({ label: 'Criteria' })
+  expect(tableIn(blocks)).toMatchObject({ label: 'Criteria of signed finding 2' })
   expect(tableIn(blocks)!.rows).toHaveLength(3)
   const none = blocksOf({ kind: 'true-weight-signed-finding' })
   expect(textsOf(none).at(-1)).toBe('The text that was signed is not one of a finding.')

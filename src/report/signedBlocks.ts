@@ -1,12 +1,11 @@
 import { contentResultSchema } from '@/claims/checkAnswer'
-import { checkResultSchema } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import { signedIn } from '@/casefile/signedText'
-import type { ClaimDraft } from '@/desk/claimDraft'
+import { quoteWords } from '@/words/en/claimWords'
 import { criterionLines } from '@/words/en/contentWords'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { signedOnWords } from '@/words/en/signatureWords'
-import { chosenDecimals, signedLines } from '@/words/en/signedLines'
+import { signedLines } from '@/words/en/signedLines'
 import { formatSure } from '@/words/figures'
 import { criteriaTable } from './controlBlocks'
 import type { Block } from './document/document'
@@ -28,7 +27,7 @@ export function signedBlocks(finding: ClaimStudy['findings'][number], write: Wri
   const remarks = draft.remarks.trim()
   return [
     ...head,
-    ...quoteOf({ wording: draft.wording ?? '', source: draft.source ?? '' }),
+    { is: 'paragraph', text: quoteWords(draft), look: 'quote' },
     { is: 'paragraph', text: sentence, look: 'finding' },
     ...[limits, ...items, beside, basis].flatMap((text) =>
       text ? [{ is: 'paragraph', text, look: 'quiet' } as const] : [],
@@ -45,29 +44,19 @@ function figuresOf(
   write: Writer,
 ): readonly Block[] {
   const control = contentResultSchema.safeParse(result)
-  if (control.success) return [criteriaTable(criterionLines(control.data.content), write)]
-  const tested = checkResultSchema.safeParse(result)
-  if (!tested.success) return []
-  const decimals = chosenDecimals(claim.draft.decimals)
-  const lines = signedLines(document as CheckDocument, tested.data, decimals)
+  if (control.success) {
+    const lines = criterionLines(control.data.content)
+    return [criteriaTable(`Criteria of signed finding ${number}`, lines, write)]
+  }
+  const lines = signedLines(claim.draft, document as CheckDocument, result)
+  if (lines.length === 0) return []
   return [
     {
       is: 'table',
       label: `Figures of signed finding ${number}`,
       heads: ['Figure', 'As shown', 'To ten digits'],
-      rows: lines.map(({ name, shown, full = '' }) => {
-        // Of a tolerance there are two.
-        const sure = full.split(', ').map(formatSure).join(', ')
-        return [name, write(shown), write(sure)]
-      }),
+      rows: lines.map(({ name, shown, full = '' }) => [name, write(shown), write(formatSure(full))]),
       numbers: [false, true, true],
     },
   ]
-}
-
-/** The claim in its own words, and where it stands. */
-export function quoteOf({ wording, source }: Pick<ClaimDraft, 'wording' | 'source'>): readonly Block[] {
-  const words = wording.trim() === '' ? 'Its wording is not stated.' : `“${wording}”`
-  const stands = source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${source}.`
-  return [{ is: 'paragraph', text: `${words} ${stands}`, look: 'quote' }]
 }

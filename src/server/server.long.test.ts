@@ -458,7 +458,7 @@ test('a report says what was signed as it was signed, and only then what has cha
   expect(current).toContain(
     'Signed finding 1, by A. Inspector on 2026-11-03 (on the trail at 2026-11-03 10:43:00 UTC), by name',
   )
-  expect(current).toMatch(/\| Units tested \| 4 \|/)
+  expect(current).toMatch(/\| Readings tested \| 4 \| 4 \|/)
   expect(current).toMatch(/\| p-value \| < 0\.001 \| 0\.0001021594802 \|/)
   expect(current).toContain('Remarks signed with it: seen')
   expect(current).toContain(

@@ -63,7 +63,8 @@ export function SignedEvidence({
       {readingsOf(document).map(({ of, values, setAside }) => (
         <Box key={of ?? ''}>
           <Title>
-            {formatCount(values.length)} readings{of ? `, ${SOURCE_WORDS[of]}` : ''}, in the order given
+            {formatCount(values.length)} {readingNoun(document)}
+            {of ? `, ${SOURCE_WORDS[of]}` : ''}, in the order given
             {setAside.length > 0 && `; ${formatCount(setAside.length)} of them, struck through, set aside`}
           </Title>
           <ReadingList values={values} setAside={setAside} />
@@ -110,6 +111,12 @@ function SignedLine({
       <ClaimLine {...drawing} />
     </Box>
   )
+}
+
+/** Of events each entry is a count, of a pack its content or what it weighs with its package. */
+function readingNoun(document: ClaimDocument): string {
+  if (!asksForControl(document)) return document.evidence.kind === 'event-counts' ? 'counts' : 'readings'
+  return document.content.gross ? 'readings with the package' : 'readings'
 }
 
 function readingsOf(document: ClaimDocument) {

@@ -12,6 +12,7 @@ import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
 import { unitsNoted } from '@/intake/scale/rows'
 import { displayOf } from '@/words/display'
 import { CORE_VERSION } from '@/claims/terms/version'
+import { quoteWords } from '@/words/en/claimWords'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import type { Signature } from '@/desk/signature'
@@ -57,10 +58,9 @@ export function SignedFindingView({
   const { document, result, claim } = signed
   const { finding } = result
   const { outcome } = finding
-  const chosen = chosenDecimals(claim.draft.decimals)
   const words =
     isTested(result) && !asksForControl(document)
-      ? wordsOf(document, result, chosen)
+      ? wordsOf(claim.draft, document, result)
       : { sentence: finding.sentence, effect: undefined, rows: [] }
   const told = [
     result.coreVersion === CORE_VERSION
@@ -81,7 +81,9 @@ export function SignedFindingView({
           {OUTCOME_WORDS[outcome]}
         </Box>
       </Flex>
-      <ClaimAsSigned draft={claim.draft} />
+      <Box as="blockquote" fontFamily="heading" fontStyle="italic" margin="0 0 12px">
+        {quoteWords(claim.draft)}
+      </Box>
       <Box as="p" fontFamily="heading" fontSize="18px" lineHeight="1.45">
         {words.sentence}
       </Box>
@@ -109,7 +111,7 @@ export function SignedFindingView({
           <CriteriaTable content={result.content} />
         </Box>
       )}
-      <SignedEvidence signed={signed} decimals={chosen} />
+      <SignedEvidence signed={signed} decimals={chosenDecimals(claim.draft)} />
       <Box as="p" marginTop="16px">
         {signedWords(verified)}
       </Box>
@@ -134,16 +136,6 @@ function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[]
   )
 }
 
-/** The claim in its own words, and where it stands. */
-function ClaimAsSigned({ draft: { wording, source } }: Readonly<{ draft: ClaimDraft }>) {
-  if (wording.trim() === '') return null
-  return (
-    <Box as="blockquote" fontFamily="heading" fontStyle="italic" margin="0 0 12px">
-      “{wording}”{source.trim() === '' ? '' : ` It stands in: ${source}.`}
-    </Box>
-  )
-}
-
 function signedWords({ row, signature }: Verified): string {
   const on = signedOnWords({ ...row, createdAt: row.createdAt.toISOString() })
   return `Signed by ${row.signedBy} ${on}, ${signatureWords(signature)}.`
@@ -159,15 +151,15 @@ function planWords(plan: PlanOnTrail, signed: Verified['signed']): string {
 }
 
 /** What a test came to, with the decimals chosen for the claim. */
-function wordsOf(document: CheckDocument, result: CheckResult, chosen: number | undefined) {
+function wordsOf(draft: ClaimDraft, document: CheckDocument, result: CheckResult) {
   const { estimate, interval, sample, test, finding } = result
-  const display = displayOf(document.claim, result, chosen)
+  const display = displayOf(document.claim, result, chosenDecimals(draft))
   const shared = { outcome: finding.outcome, claim: document.claim, estimate, interval }
   const { significanceLevel } = test
   return {
     sentence: findingSentence({ ...shared, significanceLevel, sample, display }),
     effect: effectWords(shared, display),
-    rows: signedLines(document, result, chosen).map(({ name, shown, full }) => ({
+    rows: signedLines(draft, document, result).map(({ name, shown, full }) => ({
       name,
       figure: full === undefined ? shown : <Figure {...{ name, shown, full }} />,
     })),

@@ -60,3 +60,13 @@ export function claimClause(claim: Claim): string {
   const limits = `${fullGap(claim, below)} below and ${fullGap(claim, above)} above`
   return `the ${subjectOf(claim)} is within ${limits} ${value}`
 }
+
+/** A claim in the words that it was made in, and where they stand; a record of an earlier version may lack either. */
+export function quoteWords({
+  wording = '',
+  source = '',
+}: Readonly<{ wording?: string | undefined; source?: string | undefined }>): string {
+  const words = wording.trim() === '' ? 'Its wording is not stated.' : `“${wording}”`
+  const stands = source.trim() === '' ? 'Where it stands is not stated.' : `It stands in: ${source}.`
+  return `${words} ${stands}`
+}

@@ -1,48 +1,59 @@
 import { check } from '@/answers/check'
-import { isTested } from '@/claims/checkAnswer'
 import type { CheckDocument } from '@/claims/terms/request'
-import { signedLines } from './signedLines'
+import { chosenDecimals, signedLines, type TypedClaim } from './signedLines'
 
 const values = [14.93, 14.88, 15.02, 14.9, 14.97, 14.91, 14.86, 14.99]
-
-function linesOf(document: CheckDocument, decimals?: number) {
-  const result = check(document)
-  if (!isTested(result)) throw new Error('the check comes to no test')
-  return signedLines(document, result, decimals).map(({ name, shown, full }) =>
-    [name, shown, ...(full === undefined ? [] : [full])].map((text) => text.replaceAll('\u202f', ' ')),
-  )
+const MEAN: CheckDocument = {
+  claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
+  evidence: { kind: 'readings', values },
 }
 
-test('a signed finding is told with what was tested, how, and what it came to', () => {
-  const document: CheckDocument = {
-    claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
-    evidence: { kind: 'readings', values },
-  }
-  expect(linesOf(document, 2)).toEqual([
+const linesOf = (document: CheckDocument, draft: TypedClaim = {}, result: unknown = check(document)) =>
+  signedLines(draft, document, result).map(({ name, shown, full }) =>
+    [name, shown, ...(full === undefined ? [] : [full])].map((text) => text.replaceAll('\u202f', ' ')),
+  )
+
+test('a signed finding is told with what was tested, how, and every figure that it came to', () => {
+  const lines = linesOf(MEAN, { unit: 'kg', decimals: '2' })
+  expect(lines.slice(0, 6)).toEqual([
     ['Null hypothesis', 'μ ≥ 15 kg'],
     ['Alternative hypothesis', 'μ < 15 kg'],
     ['Method', 't test'],
     ['Significance level', '0.05'],
-    ['Units tested', '8'],
-    ['Estimate', '14.93 kg', '14.932500000000001'],
-    ['Test statistic t', '−3.409', '−3.4094201539084286'],
-    ['p-value', '0.0056', '0.005648365239411454'],
-    ['Interval', '95 % 14.89 to 14.98'],
+    ['Readings tested', '8', '8'],
+    ['Mean', '14.93 kg', '14.932500000000001'],
   ])
-  expect(linesOf(document)[5]).toEqual(['Estimate', '14.933 kg', '14.932500000000001'])
+  const told = Object.fromEntries(lines)
+  expect(told).toMatchObject({ 'Degrees of freedom': '7', 'p-value': '0.0056' })
+  expect(told['Test statistic t']).toBe('−3.41')
+  expect(told['95 % interval, lower end']).toBe('14.89 kg')
 })
 
-test('of a tolerance both statistics are told, and whole ones are shown whole', () => {
-  const tolerance: CheckDocument = {
-    claim: { parameter: 'mean', relation: 'within', value: 15, tolerance: { below: 0.2, above: 0.2 } },
-    evidence: { kind: 'readings', values },
+test('figures are shown with as many decimals as say something where none are chosen', () => {
+  expect(linesOf(MEAN, { unit: 'kg' })[5]).toEqual(['Mean', '14.933 kg', '14.932500000000001'])
+})
+
+test('a rate is told per what it was typed per', () => {
+  const rate: CheckDocument = {
+    claim: { parameter: 'rate', relation: 'at-most', value: 2 },
+    evidence: { kind: 'events', events: 12, exposure: 5 },
   }
-  expect(linesOf(tolerance).find(([name]) => name === 'Test statistic t')![1]).toMatch(/^[−\d.]+, [−\d.]+$/)
-  const share: CheckDocument = {
-    claim: { parameter: 'proportion', relation: 'at-least', value: 0.95 },
-    evidence: { kind: 'count', n: 40, successes: 33 },
-  }
-  const told = linesOf(share)
-  expect(told.find(([name]) => name === 'Test statistic x')).toEqual(['Test statistic x', '33', '33'])
-  expect(told.find(([name]) => name === 'Estimate')).toEqual(['Estimate', '82.5 %', '0.825'])
+  const [, exposure] = linesOf(rate, { exposureUnit: '1,000 sacks' }).find(([name]) => name === 'Exposure')!
+  expect(exposure).toBe('5 × 1,000 sacks')
+})
+
+test('figures in another form than those of this core are not guessed at', () => {
+  expect(linesOf(MEAN, {}, { ...check(MEAN), test: { method: 't', p: 0.01 } })).toEqual([])
+})
+
+test.each<readonly [string | undefined, number | undefined]>([
+  ['2', 2],
+  [' 10 ', 10],
+  ['', undefined],
+  ['two', undefined],
+  ['1.5', undefined],
+  ['100', undefined],
+  [undefined, undefined],
+])('the decimals “%s” are %s', (decimals, chosen) => {
+  expect(chosenDecimals({ decimals })).toBe(chosen)
 })

@@ -1,55 +1,46 @@
-import { methodOf } from '@/claims/all'
-import type { CheckResult } from '@/claims/result'
+import { type CheckResult, checkResultSchema } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
-import { partsOf } from '@/claims/testParts'
-import { displayOf, shownValue } from '../display'
-import { formatFull, formatFullPValue, formatNumber, formatPValue } from '../figures'
-import { intervalWords } from './claimLineWords'
+import { formatFull } from '../figures'
+import { formatsFor } from '../formats'
 import { hypothesisSymbols } from './hypothesisWords'
 import { METHOD_WORDS } from './methods'
+import { sampleLines } from './sampleLines'
+import { type FigureLine, testLines } from './testLines'
 
-const STATISTIC_DECIMALS = 3
-const shownStatistic = (value: number) =>
-  Number.isInteger(value) ? formatFull(value) : formatNumber(value, STATISTIC_DECIMALS)
+/** What of a claim, as it was typed, its figures are shown by; a record of an earlier version may lack any of it. */
+export type TypedClaim = Readonly<{
+  unit?: string | undefined
+  exposureUnit?: string | undefined
+  decimals?: string | undefined
+}>
 
-/** The decimals that were chosen for a claim, as they were typed; none where that is no number of them. */
-export function chosenDecimals(typed: string | undefined): number | undefined {
-  return typed !== undefined && /^\d{1,2}$/.test(typed.trim()) ? Number(typed) : undefined
+/** The decimals that were chosen for a claim; none where what was typed is no number of them. */
+export function chosenDecimals({ decimals = '' }: TypedClaim): number | undefined {
+  return /^\d{1,2}$/.test(decimals.trim()) ? Number(decimals) : undefined
 }
 
 /**
- * What was tested of a claim when it was signed, how, and what it came to: each as it is shown, and with every digit where that
- * is another.
- *
- * @param decimals - those chosen for the claim
+ * What was tested of a claim when it was signed, how, and every figure that it came to; nothing where the figures are those of
+ * another core, in another form.
  */
 export function signedLines(
+  draft: TypedClaim,
   { claim }: CheckDocument,
-  result: CheckResult,
-  decimals: number | undefined,
-): readonly Readonly<{ name: string; shown: string; full?: string }>[] {
-  const { hypotheses, sample, test, estimate, interval } = result
-  const display = displayOf(claim, result, decimals)
-  const statistics = partsOf(test).map(({ statistic }) => statistic)
+  result: unknown,
+): readonly (Omit<FigureLine, 'full'> & Partial<FigureLine>)[] {
+  const known = checkResultSchema.safeParse(result)
+  if (!known.success) return []
+  const figures: CheckResult = known.data
+  const { hypotheses, test } = figures
+  const chosen = chosenDecimals(draft)
+  const formats = formatsFor(claim, figures, chosen)
+  const { unit = '', exposureUnit = '' } = draft
   return [
     { name: 'Null hypothesis', shown: hypothesisSymbols(hypotheses.null, claim.unit) },
     { name: 'Alternative hypothesis', shown: hypothesisSymbols(hypotheses.alternative, claim.unit) },
     { name: 'Method', shown: METHOD_WORDS[test.method].name },
     { name: 'Significance level', shown: formatFull(test.significanceLevel) },
-    { name: 'Units tested', shown: formatFull(sample.n) },
-    { name: 'Estimate', shown: shownValue(estimate.value, display), full: formatFull(estimate.value) },
-    {
-      name: `Test statistic ${methodOf(test.method).symbol}`,
-      shown: statistics.map(shownStatistic).join(', '),
-      full: statistics.map(formatFull).join(', '),
-    },
-    {
-      name: 'p-value',
-      shown: formatPValue(test.pValue, test.significanceLevel),
-      full: formatFullPValue(test),
-    },
-    ...(interval
-      ? [{ name: 'Interval', shown: intervalWords(interval, display).replace(' interval', '') }]
-      : []),
+    ...sampleLines(figures, formats, { unit, exposureUnit, chosen }),
+    ...testLines(figures, formats),
   ]
 }
