@@ -18,6 +18,7 @@ function censusOf(document: CheckDocument) {
 test.each([
   [14.93, 'contradicted', '14.93 kg itself, 0.07 kg below the claimed value.', 'not true'],
   [15, 'supported', '15 kg itself, the claimed value itself.', 'true'],
+  [15.01235, 'supported', '15.0124 kg itself, 0.0124 kg above the claimed value.', 'true'],
   [15.07, 'supported', '15.07 kg itself, 0.07 kg above the claimed value.', 'true'],
 ] as const)('a whole lot is no sample of itself: a mean of %d', (mean, outcome, figure, verdict) => {
   const document: CheckDocument = {

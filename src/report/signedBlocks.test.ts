@@ -1,5 +1,6 @@
 import { check } from '@/answers/check'
 import { answer } from '@/answers/answer'
+import { CORE_VERSION } from '@/claims/terms/version'
 import { signedBlocks } from './signedBlocks'
 
 const document = {
@@ -16,7 +17,7 @@ function blocksOf(text: object) {
     signedBy: 'A. Officer',
     signedOn: '2026-11-03',
     outcome: 'contradicted',
-    coreVersion: '0.13.0',
+    coreVersion: CORE_VERSION,
     fingerprint: 'abc',
     inputFingerprint: '',
     jws: '',
@@ -43,7 +44,7 @@ test('a signed finding is told in its own words, with who signed it and the figu
   const blocks = blocksOf(signed({ document, result }))
   expect(blocks[0]).toEqual({ is: 'outcome', outcome: 'contradicted', words: 'Contradicted' })
   expect(textsOf(blocks)).toEqual([
-    'Signed finding 2, by A. Officer on 2026-11-03 (on the trail at 2026-11-04 08:00:00 UTC), by name, with core 0.13.0. Fingerprint abc.',
+    `Signed finding 2, by A. Officer on 2026-11-03 (on the trail at 2026-11-04 08:00:00 UTC), by name, with core ${CORE_VERSION}. Fingerprint abc.`,
     '“15 kg net” It stands in: label.',
     ...('finding' in result ? [result.finding.sentence, result.finding.limits] : []),
     'Remarks signed with it: seen',

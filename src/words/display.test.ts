@@ -57,3 +57,26 @@ test.each([
 ])('the gap is told in the claim’s own unit, with its interval: %#', (document, words) => {
   expect(effectOf(document)).toBe(words)
 })
+
+test('a gap that lies halfway between two figures is rounded as by hand, and so are the ends of its interval', () => {
+  const claim = { parameter: 'median', relation: 'at-least', value: 15, unit: 'kg' } as const
+  const words = effectWords(
+    {
+      outcome: 'not-contradicted',
+      claim,
+      estimate: { parameter: 'median', value: 15.0155, difference: 15.0155 - 15 },
+      interval: {
+        level: 0.95,
+        sides: 'two-sided',
+        method: 'order-statistics',
+        lower: 15.0065,
+        upper: 15.0245,
+        holdsClaimedValue: false,
+      },
+    },
+    displayOf(claim, 3),
+  )
+  expect(plain(words)).toBe(
+    'The median is estimated 0.016 kg above the claimed value; 95 % interval 0.007 kg to 0.025 kg above.',
+  )
+})

@@ -10,6 +10,7 @@ import {
   formatNumber,
   formatPercent,
   formatPValue,
+  surelyDifferent,
   withUnit,
 } from './figures'
 
@@ -40,6 +41,20 @@ test('a rounded figure is never farther from the figure than half a unit of its 
       },
     ),
   )
+})
+
+test.each([
+  [15.0155, 15, 0.0155],
+  [15, 15.0155, -0.0155],
+  [0.825, 0.95, -0.125],
+  [-3.3, -3, -0.3],
+  [0.3, 0, 0.3],
+  [1 + Number.EPSILON, 1, Number.EPSILON],
+  [7, 7, 0],
+  [5e-324, 0, 5e-324],
+  [1e20 + 32_768, 1e20, 32_768],
+])('between %p and %p lies %p, as it is subtracted by hand', (value, claimed, difference) => {
+  expect(surelyDifferent(value - claimed, value, claimed)).toBe(difference)
 })
 
 test.each([

@@ -80,6 +80,22 @@ export function withoutMadeUpDigits(value: number): number {
   return Number(value.toPrecision(DECIMAL_DIGITS))
 }
 
+/**
+ * A difference without the digits that subtracting doubles makes up, which lie behind the last sure one of what was subtracted:
+ * 15.0155 − 15 is 0.0155. One that is smaller than these stays as it is.
+ *
+ * @param between - the two that it lies between
+ */
+export function surelyDifferent(difference: number, ...between: readonly [number, number]): number {
+  const size = Math.max(...between.map(Math.abs))
+  const decimals = DECIMAL_DIGITS - 1 - Math.floor(Math.log10(size))
+  const isSure = decimals >= 0 && decimals <= MOST_FIXED
+  return (isSure && Number(difference.toFixed(decimals))) || difference
+}
+
+/** More decimals no double is written with. */
+const MOST_FIXED = 100
+
 export function withUnit(figure: string, unit: string | undefined): string {
   return unit ? `${figure}${NARROW_SPACE}${unit}` : figure
 }

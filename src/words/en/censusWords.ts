@@ -1,12 +1,13 @@
 import type { Census } from '@/claims/census'
 import type { CensusResult, ContentAnswer } from '@/claims/checkAnswer'
 import type { Claim } from '@/claims/terms/claim'
-import { decimalsFor, formatCount, formatNumber } from '../figures'
+import { decimalsFor, formatCount, formatNumber, surelyDifferent } from '../figures'
 import { claimClause, fullGap, fullValue, subjectOf } from './claimWords'
 import { sideWord } from './findingWords'
 
 /** What a claim comes to for a lot that was measured whole: its figure is known and not estimated. */
-export function censusSentence(claim: Claim, { lotSize, figure, difference, outcome }: Census): string {
+export function censusSentence(claim: Claim, { lotSize, figure, outcome, ...of }: Census): string {
+  const difference = surelyDifferent(of.difference, figure, claim.value)
   // Three digits of the gap that count, and the figure to as many decimals.
   const decimals = decimalsFor(Math.abs(difference) / 10)
   const rounded = (value: number) => Number(formatNumber(value, decimals).replace('\u2212', '-'))

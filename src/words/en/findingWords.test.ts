@@ -36,6 +36,7 @@ test.each([
   [15.1, 'The mean net mass is estimated at 15.100 kg, 0.100 kg above the claimed value.'],
   [15, 'The mean net mass is estimated at 15.000 kg, the claimed value itself.'],
   [15.0001, 'The mean net mass is estimated at 15.0001 kg, 0.0001 kg above the claimed value.'],
+  [15.0155, 'The mean net mass is estimated at 15.016 kg, 0.016 kg above the claimed value.'],
   [15.00001, 'The mean net mass is estimated at 15.0000 kg, less than 0.0001 kg above the claimed value.'],
 ])('a mean of %p is set beside the claimed value in the claim’s unit', (mean, words) => {
   expect(plain(resultOf({}, sampleAt(mean)).finding.sentence)).toContain(words)

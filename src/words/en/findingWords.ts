@@ -13,7 +13,7 @@ import { intervalWords } from './claimLineWords'
 import { distributionWords, METHOD_WORDS } from './methods'
 import { PARAMETER_NOUNS } from './parameters'
 import type { Formats } from '../formats'
-import { formatFull, formatPercent, pWords, withoutMadeUpDigits } from '../figures'
+import { formatFull, formatPercent, pWords, surelyDifferent } from '../figures'
 
 export const OUTCOME_WORDS: Readonly<Record<FindingOutcome | 'open', string>> = {
   contradicted: 'Contradicted',
@@ -91,11 +91,16 @@ export function findingLimits(figures: RiskFigures): string {
 function gapSentence(figures: FindingFigures): string {
   const { claim, estimate } = figures
   const display = figures.display ?? displayOf(claim, figures)
-  const { value, difference } = estimate
+  const { value } = estimate
+  const difference = gapOf(estimate, claim.value)
   const mean = `The ${subjectOf(claim)} is estimated at ${shownValue(value, display)}`
   if (difference === 0) return `${mean}, the claimed value itself.`
   return `${mean}, ${shownGap(difference, display)} ${sideWord(difference)} the claimed value.`
 }
+
+/** From the claimed value to the estimate, as it comes to by hand. */
+const gapOf = ({ value, difference }: FindingFigures['estimate'], claimed: number) =>
+  surelyDifferent(difference, value, claimed)
 
 export const sideWord = (difference: number) => (difference < 0 ? 'below' : 'above')
 
@@ -108,7 +113,7 @@ export function effectWords(
   display: Display,
 ): string {
   const { claim, estimate, interval } = figures
-  const { difference } = estimate
+  const difference = gapOf(estimate, claim.value)
   const subject = `The ${subjectOf(claim)} is estimated`
   const gap =
     difference === 0
@@ -132,7 +137,7 @@ function mayBeChance({
 }
 
 function gapInterval(interval: IntervalFigures, value: number, display: Display): string {
-  const gapTo = (end: number) => withoutMadeUpDigits(end - value)
+  const gapTo = (end: number) => surelyDifferent(end - value, end, value)
   const named = formatPercent(interval.level)
   const ends = [interval.lower, interval.upper].map((end) => (end === undefined ? undefined : gapTo(end)))
   const [lower, upper] = ends
