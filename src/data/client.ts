@@ -1,6 +1,6 @@
 import 'server-only'
 import type { Database } from './connection'
-import { openFolder, openInMemory } from './pglite'
+import { openFolder } from './pglite'
 import { openServer } from './postgres'
 import { chainOlderEntries } from './trailRepository'
 
@@ -18,15 +18,4 @@ export async function openDatabase(place: Place): Promise<Database> {
   const database = await ('server' in place ? openServer(place.server) : openFolder(place.folder))
   await database.inTransaction(chainOlderEntries)
   return database
-}
-
-/** A new database for one test: in memory, or on the PostgreSQL server that TRUE_WEIGHT_TEST_SERVER names. */
-export async function openTestDatabase(): Promise<Database> {
-  const server = process.env.TRUE_WEIGHT_TEST_SERVER
-  if (!server) return openInMemory()
-  const name = `test_${process.pid}_${process.hrtime.bigint()}`
-  const first = await openServer(`${server}/postgres`)
-  await first.execute(`create database ${name}`)
-  await first.close()
-  return openServer(`${server}/${name}`)
 }

@@ -71,13 +71,11 @@ async function openWhole(folder: string, space: DiskSpace): Promise<PGlite> {
   return client
 }
 
-/** A new database that is gone with the process. */
-export const openInMemory = (): Promise<Database> => migrated(new PGlite())
-
 /** @throws DiskFull where so many bytes more might not find room */
 type EnsureRoom = (bytes: number) => void
 
-async function migrated(
+/** The database of a client, with its tables brought up to date. */
+export async function migrated(
   client: PGlite,
   { release, ensureRoom }: Readonly<{ release: () => void; ensureRoom: EnsureRoom }> = {
     release: () => {},

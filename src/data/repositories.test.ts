@@ -1,9 +1,10 @@
+import { openTestDatabase } from '@tests/database'
 import { v7 as uuidv7 } from 'uuid'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { type DocketQuestion, findCase, findCases, insertCase, updateCase } from './caseRepository'
 import { findClaim, insertClaim, listClaimsOf, orderClaims, updateClaim } from './claimRepository'
-import { type Database, openTestDatabase } from './client'
+import type { Database } from './client'
 import { holdCase } from './trailRepository'
 import { findSample, insertSample, listSamples, updateSample } from './sampleRepository'
 

@@ -1,4 +1,5 @@
-import { type Database, openTestDatabase } from '@/data/client'
+import { openTestDatabase } from '@tests/database'
+import type { Database } from '@/data/client'
 import { BENCH_IDS, type BenchCheck, EMPTY_BENCH } from '@/desk/bench'
 import { readClaim, readTold } from '../claim/readClaim'
 import { openKnownCase } from '../case/changeCase'

@@ -1,6 +1,7 @@
+import { openTestDatabase } from '@tests/database'
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { type Database, openTestDatabase } from '@/data/client'
+import type { Database } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/reading/date'

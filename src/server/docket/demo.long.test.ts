@@ -1,4 +1,5 @@
-import { type Database, openTestDatabase } from '@/data/client'
+import { openTestDatabase } from '@tests/database'
+import type { Database } from '@/data/client'
 import { listRegister } from '@/data/register'
 import { saveCase } from '../case/changeCase'
 import { hasCases, readDocket } from './docket'

@@ -1,4 +1,5 @@
-import { type Database, openTestDatabase } from '@/data/client'
+import { openTestDatabase } from '@tests/database'
+import type { Database } from '@/data/client'
 import { EMPTY_INSTRUMENT } from '@/desk/instrument'
 import { instruments } from '@/data/schema'
 import { readInstruments, saveInstrument } from './instruments'

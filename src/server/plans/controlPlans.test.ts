@@ -1,4 +1,5 @@
-import { type Database, openTestDatabase } from '@/data/client'
+import { openTestDatabase } from '@tests/database'
+import type { Database } from '@/data/client'
 import { R87 } from '@/claims/terms/controlPlan'
 import { controlPlans } from '@/data/schema'
 import { readControlPlans, saveControlPlan } from './controlPlans'
