@@ -40,16 +40,22 @@ export type Drawn = Readonly<{
   valueOf: (row: number) => number | undefined
 }>
 
+/** The readings without those that are set aside, in the order given. */
+export function testedOf({
+  values,
+  setAside,
+}: Readonly<Record<'values' | 'setAside', readonly number[]>>): readonly number[] {
+  const excluded = new Set(setAside)
+  return excluded.size === 0 ? values : values.filter((_, place) => !excluded.has(place))
+}
+
 export function drawnOf(
   { values, rows, setAside }: Readonly<Record<'values' | 'rows' | 'setAside', readonly number[]>>,
   unit: string,
 ): Drawn {
-  const excluded = new Set(setAside)
-  const isTested = (_: unknown, place: number) => !excluded.has(place)
-  const tested = excluded.size === 0 ? values : values.filter(isTested)
   return {
-    values: tested,
-    rows: excluded.size === 0 ? rows : rows.filter(isTested),
+    values: testedOf({ values, setAside }),
+    rows: testedOf({ values: rows, setAside }),
     aside: setAside.map((place) => ({ value: values[place]!, row: rows[place]! })),
     unit,
     valueOf: (row) => values[placeOf(rows, row)],

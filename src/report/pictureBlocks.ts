@@ -1,6 +1,6 @@
 import { describeShortly } from '@/statistics/describe/describe'
 import { histogram } from '@/statistics/describe/bins'
-import { drawnOf, drawnWidth } from '@/pictures/readings'
+import { drawnOf, drawnWidth, testedOf } from '@/pictures/readings'
 import { samplingPicture } from '@/pictures/samplingPicture'
 import { mirroringBound } from '@/pictures/claimLine'
 import { boundIn, claimLineWords, intervalWords } from '@/words/en/claimLineWords'
@@ -41,7 +41,7 @@ function claimLineBlock(
   const { estimate, interval } = result
   const inScale = (value: number | undefined) => (value === undefined ? undefined : scaled(value, display))
   const { liesAmongReadings } = parameterOf(claim.draft.parameter)
-  const values = liesAmongReadings ? reading.evidence.values : []
+  const values = liesAmongReadings ? testedOf(reading.evidence) : []
   const mirror = mirroringBound(result)
   const { drawing, each } = claimLine(
     {
@@ -66,7 +66,7 @@ function claimLineBlock(
 /** The readings of items, each held against a limit. */
 function itemsBlock({ reading }: ClaimStudy, { document, result }: Checked, write: Writer): readonly Block[] {
   const line = itemsLine(document.claim, result)
-  const { values } = reading.evidence
+  const values = testedOf(reading.evidence)
   if (!line || values.length === 0 || line.mean === undefined) return []
   const { drawing } = claimLine(
     {

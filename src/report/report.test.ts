@@ -108,6 +108,10 @@ test('a plan, a batch and their numbers stay what people call them, in either la
   }
 })
 
+test('what is set aside is in no picture of what was tested', async () => {
+  expect(await textOf()).toContain('Claim line: 11 readings from 14.7\u202fkg to 15.11\u202fkg. Mean')
+})
+
 test('the readings stand in bins, as wide as the claim has them', async () => {
   expect(await textOf()).toContain('Histogram: 11 readings from 14.700\u202fkg to 15.110\u202fkg')
   expect(await textOf()).toMatch(/in \d bins of 0\.108\u202fkg\./)

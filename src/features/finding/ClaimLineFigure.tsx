@@ -1,6 +1,7 @@
 'use client'
 
 import { useDeferredValue, useMemo } from 'react'
+import { testedOf } from '@/pictures/readings'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { useFormats } from '@/ui/workbench/useFormats'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
@@ -13,7 +14,7 @@ export function ClaimLineFigure() {
   const { parameter } = draft
   const shown = useDeferredValue(
     useMemo(
-      () => ({ values: evidence.values, result: checked?.result, estimated, display, parameter }),
+      () => ({ values: testedOf(evidence), result: checked?.result, estimated, display, parameter }),
       [evidence, checked, estimated, display, parameter],
     ),
   )

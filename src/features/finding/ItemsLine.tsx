@@ -2,15 +2,16 @@
 
 import { Box } from '@chakra-ui/react'
 import { useDeferredValue, useMemo } from 'react'
+import { testedOf } from '@/pictures/readings'
 import { itemsLine } from '@/words/en/itemsLineWords'
 import { formatReading, withUnit } from '@/words/figures'
 import { ClaimLine } from '@/ui/charts/ClaimLine'
 import { type Checked, useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
-/** Every reading of the items, the limit that each is held against, and that beyond which the claimed share lies. */
+/** Every reading of the items that is tested, the limit that each is held against, and that beyond which the claimed share lies. */
 export function ItemsLine({ document, result }: Checked) {
   const { evidence } = useWorkbench()
-  const values = useDeferredValue(evidence.values)
+  const values = useDeferredValue(useMemo(() => testedOf(evidence), [evidence]))
   const drawing = useMemo(() => {
     const line = itemsLine(document.claim, result)
     const { unit } = document.claim

@@ -8,6 +8,7 @@ import { listsOf } from '@/claims/crossexamination/lists'
 import type { CheckResult } from '@/claims/result'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { SampleDraft } from '@/desk/sampleDraft'
+import { testedOf } from '@/pictures/readings'
 import { displayOf } from '@/words/display'
 import { CONDITION_NAMES, conditionStateWords, SOURCE_WORDS } from '@/words/en/conditionWords'
 import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
@@ -98,9 +99,8 @@ function SignedLine({
 }: Readonly<{ document: CheckDocument; result: CheckResult; decimals: number | undefined }>) {
   const drawing = useMemo(() => {
     const [{ values = [], setAside = [] } = {}] = listsOf(document.evidence)
-    const left = new Set(setAside)
     return claimLineDrawing({
-      values: values.filter((_, at) => !left.has(at)),
+      values: testedOf({ values, setAside }),
       result,
       display: displayOf(document.claim, result, decimals),
       parameter: document.claim.parameter,
