@@ -23,6 +23,12 @@ export function ensureOpenssl() {
   if (!existsSync('/usr/bin/openssl')) installFromDebian('OpenSSL', ['openssl'])
 }
 
+/** The programs that docs/VERIFY.md checks a case file with. */
+export function ensureCommonTools() {
+  const lacking = ['unzip', 'jq', 'python3'].filter((name) => spawnSync(name, ['--help']).error)
+  if (lacking.length > 0) installFromDebian('What case files are checked with', lacking)
+}
+
 /** The programs that the tests look into PDF files with. */
 export function ensurePoppler() {
   if (!existsSync('/usr/bin/pdffonts')) installFromDebian('Poppler’s tools', ['poppler-utils'])

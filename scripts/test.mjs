@@ -4,7 +4,7 @@ import { once } from 'node:events'
 import { existsSync, mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { ensureOpenssl, ensurePoppler } from './debian.mjs'
+import { ensureCommonTools, ensureOpenssl, ensurePoppler } from './debian.mjs'
 import { ensureBrowser } from './ensureBrowser.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
 import { ensurePostgres, withPostgres } from './postgres.mjs'
@@ -76,7 +76,9 @@ await Promise.all([
   step('Types', () => script('typecheck')),
   step('Lint', () => script('lint')),
   step('Debian’s packages', () =>
-    [ensureOpenssl, ensurePoppler, ensurePostgres, ensureBrowser].forEach((ensure) => ensure()),
+    [ensureOpenssl, ensurePoppler, ensureCommonTools, ensurePostgres, ensureBrowser].forEach((ensure) =>
+      ensure(),
+    ),
   ),
 ])
 await suite('Unit tests', 'unit:all')

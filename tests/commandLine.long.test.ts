@@ -5,6 +5,7 @@ import path from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { writeCaseFile } from '@/casefile/write'
 import { DELIVERIES as SHARE, exampleCase, SACKS } from '@tests/exampleCase'
+import { signedFinding, withSigned } from '@tests/signedFinding'
 
 const BINARY = path.join(process.cwd(), 'bin/true-weight')
 const claim = { parameter: 'mean', relation: 'at-least', value: 15 }
@@ -441,6 +442,26 @@ describe('case files', () => {
     expect(run(['report', file, '--output', output])).toMatchObject({ status: 0, results: [output] })
     expect(readFileSync(output).toString('latin1', 0, 8)).toBe('%PDF-1.7')
     expect(readFileSync(path.join(folder, 'case.md'), 'utf8')).toMatch(/^# WH-099 Pellet sacks/)
+  })
+
+  test('report writes one of a signed finding by the beginning of its fingerprint', async () => {
+    const content = exampleCase([SACKS])
+    const finding = await signedFinding(content, 1)
+    const signed = path.join(folder, 'signed.zip')
+    const pieces = []
+    for await (const piece of writeCaseFile(withSigned(content, [finding]))) pieces.push(piece)
+    writeFileSync(signed, Buffer.concat(pieces))
+    const first = finding.fingerprint.slice(0, 8)
+    const output = path.join(folder, `signed-finding-${first}.md`)
+    expect(run(['report', signed, '--finding', first, '--format', 'md'])).toMatchObject({
+      status: 0,
+      results: [output],
+    })
+    expect(readFileSync(output, 'utf8')).toMatch(/^# WH-099 Pellet sacks: signed finding 1 of claim 1/)
+    expect(run(['report', signed, '--finding', 'x']).stderr).toContain(
+      `“x” begins the fingerprint of 0 signed findings. There are: ${finding.fingerprint.slice(0, 12)}.`,
+    )
+    expect(run(['report', file, '--finding', first]).stderr).toContain('Nothing is signed in this file.')
   })
 
   test.each([

@@ -37,6 +37,7 @@ wording, against its column of the file, and takes the findings together (Holm).
 --numbers, --dates and --alpha are as above.
 
 report writes the report of a case file, the same that the application gives:
+  --finding 3f2a91c0         of one signed finding, by the first digits of its fingerprint
   --parts cover,summary,...  only these parts
   --decimals 3               of every figure
   --numbers "1 234,5"        how numbers are written (else 1,234.5)
@@ -75,6 +76,7 @@ const OPTIONS = {
   by: text,
   adjust: text,
   spec: text,
+  finding: text,
   format: text,
   output: text,
   parts: text,

@@ -2,15 +2,18 @@ import { readWhole } from './openInput'
 import { writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { CaseContent, ContentFinding } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/desk/reportOptions'
 import { lackingInPdf, reportFile } from '@/report/files'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
+import { signedReportOf } from '@/report/signedReport'
 
 /** What was stated on the command line, as texts. */
 export type ReportStated = Readonly<{
+  finding?: string | undefined
   format?: string | undefined
   output?: string | undefined
   parts?: string | undefined
@@ -42,13 +45,32 @@ export async function writeReport(
   if (!options.success) return failure(wrongOption(options.error.issues[0]?.path[0]))
   const read = await readCaseFile(await readWhole(file))
   if (!read.ok) return read
-  const output = stated.output ?? `${file.replace(/\.zip$/i, '')}.${format.value}`
-  const report = await reportOf(read.value.content, options.data)
+  const { content } = read.value
+  const finding = findingOf(content, stated)
+  if (!finding.ok) return finding
+  const part = finding.value ? `-finding-${finding.value.fingerprint.slice(0, 8)}` : ''
+  const output = stated.output ?? `${file.replace(/\.zip$/i, '')}${part}.${format.value}`
+  const report = finding.value
+    ? await signedReportOf(content, finding.value, options.data)
+    : await reportOf(content, options.data)
   await writeFile(output, await reportFile(report, { format: format.value, root: ROOT }))
   return success({
     output,
     lacking: format.value === 'pdf' ? await lackingInPdf(markdownOf(report), ROOT) : '',
   })
+}
+
+/** The signed finding that is asked for; undefined where it is the case. */
+function findingOf(
+  { findings }: CaseContent,
+  { finding: asked }: ReportStated,
+): Outcome<ContentFinding | undefined> {
+  if (asked === undefined) return success(undefined)
+  const found = findings.filter(({ fingerprint }) => fingerprint.startsWith(asked.toLowerCase()))
+  if (found.length === 1) return success(found[0])
+  const there = findings.map(({ fingerprint }) => fingerprint.slice(0, 12)).join(', ')
+  const message = `“${asked}” begins the fingerprint of ${found.length} signed findings. ${there === '' ? 'Nothing is signed in this file.' : `There are: ${there}.`}`
+  return failure({ code: 'unknown-finding', path: '--finding', message })
 }
 
 /** Stated, or that of the file that is written, or PDF. */

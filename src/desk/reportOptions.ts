@@ -18,6 +18,7 @@ export const PARTS = [
   'test',
   'cross-examination',
   'groups',
+  'readings',
   'working',
   'sources',
   'simultaneous-intervals',

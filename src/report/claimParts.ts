@@ -23,11 +23,20 @@ import { pictureBlocks } from './pictureBlocks'
 
 type Checked = NonNullable<ClaimStudy['checked']>
 
-/** Everything that a report says of one claim: the finding first, then what it rests on. */
-export function claimParts(study: ClaimStudy, options: ReportOptions, write: Writer): readonly Part[] {
+/**
+ * Everything that a report says of one claim: the finding first, then what it rests on.
+ *
+ * @param first - what stands first, where that is not what was signed and what stands now
+ */
+export function claimParts(
+  study: ClaimStudy,
+  options: ReportOptions,
+  write: Writer,
+  first = findingBlocks(study, write),
+): readonly Part[] {
   const { number, claim, checked } = study
   const title = `Claim ${number}: ${write(claimTitle(claim.draft))}`
-  const head: Part = { id: `claim-${number}`, title, level: 2, blocks: findingBlocks(study, write) }
+  const head: Part = { id: `claim-${number}`, title, level: 2, blocks: first }
   const part = (name: PartName, title: string, blocks: readonly Block[]): readonly Part[] =>
     options.parts.includes(name) && blocks.length > 0
       ? [

@@ -42,6 +42,20 @@ const NOT_SIGNED: Block = { is: 'paragraph', text: 'This finding is not signed.'
 const CHANGED_SINCE =
   'The claim, its evidence or the remarks have changed since. What follows is of the claim as it stands now, and is not signed:'
 
+/** One signed finding, and what has to be known with it; the finding anew where another core makes it. */
+export function oneSigned(study: ClaimStudy, finding: ClaimStudy['findings'][number], write: Writer) {
+  const { said, beside } = foundNow(study, write)
+  const isSame = finding.coreVersion === CORE_VERSION
+  const anew = `What follows was computed anew from what was signed, with core ${CORE_VERSION}${isSame ? '.' : ', and is not signed:'}`
+  return [
+    ...signedBlocks(finding, write),
+    { is: 'paragraph', text: anew, look: 'quiet' } as const,
+    ...(isSame ? [] : said),
+    ...beside,
+    ...setAsideBlocks(study, write),
+  ]
+}
+
 /** What a claim comes to now: in its words, and what has to be known with them. */
 function foundNow(
   study: ClaimStudy,

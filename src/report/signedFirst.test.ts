@@ -1,45 +1,23 @@
 import { exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
-import { AT_ONCE } from '@/answers/computing'
-import { type ContentFinding, sha256 } from '@/casefile/content'
+import { signedFinding } from '@tests/signedFinding'
+import type { ContentFinding } from '@/casefile/content'
 import { CORE_VERSION } from '@/claims/terms/version'
-import { canonicalJson } from '@/desk/canonicalJson'
 import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { markdownOf } from './markdown'
 import { reportOf } from './report'
-import { studyClaims } from './study'
 
 const content = exampleCase([SACKS])
 type Change = Partial<ContentFinding>
 
 /** Findings of its one claim, which are of what stands now but for what is changed of each. */
 async function signedOf(...changes: readonly Change[]) {
-  const [study] = await studyClaims(content, { isExamined: false, computing: AT_ONCE })
-  const { document, result } = study!.checked!
-  const { id: claimId, draft } = study!.claim
-  const findings = changes.map((change, at) => ({
-    id: `0190163d-8694-739b-aea5-${String(400 + at).padStart(12, '0')}`,
-    claimId,
-    number: at + 1,
-    signedBy: 'A. Officer',
-    signedOn: '2026-11-03',
-    outcome: result.finding.outcome,
-    coreVersion: CORE_VERSION,
-    inputFingerprint: sha256(canonicalJson({ document, remarks: draft.remarks })),
-    fingerprint: '0'.repeat(64),
-    createdAt: '2026-11-03T10:43:00.000Z',
-    signed: JSON.stringify({
-      kind: 'true-weight-signed-finding',
-      claim: { id: claimId, caseId: content.case.id, draft },
-      ...{ document, result, signedBy: 'A. Officer', signedOn: '2026-11-03' },
-    }),
-    jws: '',
-    ...change,
-  }))
+  const findings = await Promise.all(changes.map((change, at) => signedFinding(content, at + 1, change)))
   const options: ReportOptions = { ...USUAL_OPTIONS, parts: ['summary'] }
+  const { result } = JSON.parse(findings[0]!.signed) as { result: { finding: { sentence: string } } }
   return {
     text: markdownOf(await reportOf({ ...content, findings }, options)),
     sentence: result.finding.sentence,
-    remarks: draft.remarks.split('\n')[0]!,
+    remarks: SACKS.claim.remarks!.split('\n')[0]!,
   }
 }
 

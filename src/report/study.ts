@@ -22,6 +22,7 @@ import { type LotLeftOut, readLots } from '@/intake/readLots'
 import {
   type CensusResult,
   type CheckError,
+  type ClaimDocument,
   type ContentResult,
   isControl,
   isTested,
@@ -134,14 +135,14 @@ async function studyOf(
   const own = checked?.result ?? (estimated && decimalsOf({ ...estimated, estimate: estimated }))
   const formats = formatsFor(subject, own, decimals)
   const answered = checked ?? census ?? control?.found
-  const document = answered?.document
-  const input = document && sha256(canonicalJson({ document, remarks: draft.remarks }))
   const findings = []
-  for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id)) {
-    const signature = await signatureOf(finding, wants.keys ?? [])
-    const signedHow = signedWith(signature, wants.keys !== undefined)
-    findings.push({ ...finding, signedHow, isCurrent: finding.inputFingerprint === input })
-  }
+  const input = answered && inputOf(answered.document, draft)
+  for (const finding of content.findings.filter(({ claimId }) => claimId === claim.id))
+    findings.push({
+      ...finding,
+      signedHow: await signedHow(finding, wants.keys),
+      isCurrent: finding.inputFingerprint === input,
+    })
   return {
     claim,
     number,
@@ -163,6 +164,15 @@ async function studyOf(
     formats,
     findings,
   }
+}
+
+/** By what a signed finding and what stands now are told apart: the check document and the remarks. */
+export const inputOf = (document: ClaimDocument, { remarks }: ContentClaim['draft']): string =>
+  sha256(canonicalJson({ document, remarks }))
+
+/** How a finding was signed, held against a register where there is one. */
+export async function signedHow(finding: ContentFinding, keys: Wants['keys']): Promise<string> {
+  return signedWith(await signatureOf(finding, keys ?? []), keys !== undefined)
 }
 
 /** The claim against each group and each lot, where it is held against such. */

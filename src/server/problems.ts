@@ -2,7 +2,7 @@ import 'server-only'
 import { wellFormed } from '@/desk/typed'
 import type { Problem } from '@/claims/terms/outcome'
 
-export function notFound(kind: 'case' | 'claim' | 'sample' | 'key', id: unknown): Problem {
+export function notFound(kind: 'case' | 'claim' | 'sample' | 'finding' | 'key', id: unknown): Problem {
   return {
     code: 'not-found',
     path: `${kind}Id`,

@@ -70,6 +70,8 @@ async function targets(): Promise<readonly Target[]> {
     reads.push(
       `/api/v1/samples/${sample.id}/sheet.csv`,
       `/api/claims/${claim.id}/findings/1`,
+      `/api/claims/${claim.id}/findings/1/report?format=md`,
+      `/api/claims/${claim.id}/readings?of=first`,
       '/api/v1/cases?text=a&page=0',
     )
     writes.push(

@@ -109,6 +109,10 @@ describe('programs ask under /api/v1', () => {
   test.each<readonly [string, string, RequestInit, number]>([
     ['a report in no format that there is', `api/cases/${NOBODY}/report?format=markdown`, {}, 400],
     ['a report of parts that are none', `api/cases/${NOBODY}/report?parts=everything`, {}, 400],
+    ['a report of a finding that there is not', `api/claims/${NOBODY}/findings/1/report`, {}, 404],
+    ['a report of a finding in no format', `api/claims/${NOBODY}/findings/1/report?format=x`, {}, 400],
+    ['readings of no claim', `api/claims/${NOBODY}/readings`, {}, 404],
+    ['readings of no source', `api/claims/${NOBODY}/readings?of=3`, {}, 400],
     ['an export in no format that there is', `api/samples/${NOBODY}/export?format=xlsx`, {}, 400],
     ['an export of a part that is none', `api/samples/${NOBODY}/export?part=all`, {}, 400],
     ['columns of no sample', `api/samples/${NOBODY}/columns`, {}, 404],

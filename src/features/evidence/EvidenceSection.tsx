@@ -17,6 +17,7 @@ import { useLabel, useSample } from '@/ui/sample/SampleProvider'
 import { TextLink } from '@/ui/TextLink'
 import { AsSource, useSource } from '@/ui/workbench/SourceContext'
 import { LockedPlanNote } from '@/ui/workbench/PlanKept'
+import { DownloadLink } from '@/ui/DownloadLink'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { BringIn } from './BringIn'
 import { FromSheet } from './FromSheet'
@@ -81,9 +82,10 @@ const SAID_ELSEWHERE: readonly Field[] = ['readings', 'count', 'lotSize']
 
 function SourceEvidence({ inCase }: InCase) {
   const { holdAgainst, evidence, draft, isOpen, which } = useSource()
-  const { setField, claimId } = useWorkbench()
+  const { setField, claimId, draft: claim } = useWorkbench()
   const { id, draft: sample, setFields } = useSample()
   const isMeasured = which === 'first' && sample.kind === 'typed'
+  const isListed = evidence.evidence?.kind === 'readings' || evidence.evidence?.kind === 'event-counts'
   const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
   const isChosen = inCase !== undefined || which === 'second'
   const choice = inCase ? (
@@ -114,6 +116,16 @@ function SourceEvidence({ inCase }: InCase) {
             <TextLink href={`/cases/${inCase.caseId}/claims/${claimId}/scale`} color="accent">
               Take readings at a scale
             </TextLink>
+          </>
+        )}
+        {inCase && isListed && (
+          <>
+            {' · '}
+            <DownloadLink
+              href={`/api/claims/${claimId}/readings${which === 'first' ? '' : `?of=${isControlled(claim) ? 'package' : 'second'}`}`}
+            >
+              Readings as CSV
+            </DownloadLink>
           </>
         )}
       </Box>

@@ -7,6 +7,7 @@ import { type ClaimDocument, type ClaimResult, isControl, isTested } from '@/cla
 import { type CheckResult } from '@/claims/result'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { departures } from '@/desk/planKept'
+import { FORMATS } from '@/desk/reportOptions'
 import type { SampleDraft } from '@/desk/sampleDraft'
 import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
 import { unitsNoted } from '@/intake/scale/rows'
@@ -16,6 +17,7 @@ import { quoteWords } from '@/words/en/claimWords'
 import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingWords'
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import type { Signature } from '@/desk/signature'
+import { FORMAT_WORDS } from '@/words/en/reportWords'
 import { signatureWords, signedOnWords } from '@/words/en/signatureWords'
 import { chosenDecimals, signedLines } from '@/words/en/signedLines'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
@@ -58,6 +60,7 @@ export function SignedFindingView({
   const { document, result, claim } = signed
   const { finding } = result
   const { outcome } = finding
+  const own = `/api/claims/${claimId}/findings/${row.number}`
   const words =
     isTested(result) && !asksForControl(document)
       ? wordsOf(claim.draft, document, result)
@@ -116,11 +119,15 @@ export function SignedFindingView({
         {signedWords(verified)}
       </Box>
       <Verdict verified={verified} />
-      <Box as="p" marginTop="8px">
-        <DownloadLink href={`/api/claims/${claimId}/findings/${row.number}`}>
-          Everything that was signed, as JSON
-        </DownloadLink>
-      </Box>
+      <Flex as="p" marginTop="12px" gap="4px 18px" wrap="wrap">
+        <span>Its report as</span>
+        {FORMATS.map((format) => (
+          <DownloadLink key={format} href={`${own}/report?format=${format}`}>
+            {FORMAT_WORDS[format]}
+          </DownloadLink>
+        ))}
+        <DownloadLink href={own}>Everything that was signed, as JSON</DownloadLink>
+      </Flex>
     </Main>
   )
 }

@@ -3,16 +3,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useTransition } from 'react'
-import { FORMATS, PARTS, queryOf, type ReportFormat, type ReportOptions } from '@/desk/reportOptions'
-import { LANGUAGE_WORDS, PART_WORDS } from '@/words/en/reportWords'
+import { FORMATS, PARTS, queryOf, type ReportOptions } from '@/desk/reportOptions'
+import { FORMAT_WORDS, LANGUAGE_WORDS, PART_WORDS } from '@/words/en/reportWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 
-const FORMAT_WORDS: Readonly<Record<ReportFormat, string>> = {
-  pdf: 'PDF',
-  docx: 'DOCX',
-  html: 'HTML',
-  md: 'Markdown',
-}
 const OWN = 'own'
 const DECIMAL_WORDS: Readonly<Record<string, string>> = {
   [OWN]: 'the decimals of each claim',

@@ -6,7 +6,7 @@ import type { Connection } from '@/data/client'
 import { findSample, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
 import { askedOf } from '@/intake/readDraft'
-import { readClaimAgainst, type SampleSource } from '@/intake/claimDocument'
+import { type ClaimReading, readClaimAgainst, type SampleSource } from '@/intake/claimDocument'
 import { columnOfBytes } from '@/intake/sheet/columnBytes'
 import type { Column } from '@/intake/sheet/columns'
 
@@ -23,12 +23,20 @@ export async function documentOf(
   draft: ClaimDraft,
   known: readonly HeldAgainst[] = [],
 ): Promise<ClaimDocument | undefined> {
-  const reading = await readClaimAgainst(draft, async (id) => {
+  const reading = await readingOf(db, draft, known)
+  return reading && askedOf(reading)
+}
+
+/** The same as it was read, with the rows that it was taken from. */
+export const readingOf = (
+  db: Connection,
+  draft: ClaimDraft,
+  known: readonly HeldAgainst[] = [],
+): Promise<ClaimReading | undefined> =>
+  readClaimAgainst(draft, async (id) => {
     const sample = known.find((one) => one.id === id) ?? (await findSample(db, id))
     return sample && sourceOf(db, sample)
   })
-  return reading && askedOf(reading)
-}
 
 /** A stored sample, whose sheet is read where it is asked for. */
 export function sourceOf(db: Connection, { id, draft, file }: HeldAgainst): SampleSource {

@@ -12,10 +12,14 @@ import { lackingInPdf, MEDIA_TYPES } from '@/report/files'
 import { reportCss } from '@/report/document/fonts'
 import { partHtml } from '@/report/html'
 import { partMarkdown } from '@/report/markdown'
-import { reportOf } from '@/report/report'
+import type { Report } from '@/report/document/document'
+import { type ReportMeans, reportOf } from '@/report/report'
+import { signedReportOf } from '@/report/signedReport'
 import { type CaseWithClaims, findCase } from '@/data/caseRepository'
+import { findClaim } from '@/data/claimRepository'
 import { computing } from '../compute/computing'
 import { inThread, unlessGivenUp } from '../compute/pool'
+import { readSigned } from '../finding/readFinding'
 import { database } from '../keeping/database'
 import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
@@ -52,25 +56,50 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
   return { ownCase, parts, lacking, css: await reportCss(process.cwd()) }
 }
 
+type ReportFile = Readonly<{ name: string; type: string; bytes: Uint8Array }>
+type Asked = Readonly<{ options: ReportOptions; format: ReportFormat }>
+
 /** The report of a case as a file. */
 export async function makeReport(
   caseId: string,
-  options: ReportOptions,
-  format: ReportFormat,
+  asked: Asked,
   signal?: AbortSignal,
-): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
+): Promise<Outcome<ReportFile>> {
   const db = await database()
   const content = await readContentNow(db, caseId)
   if (!content) return failure(notFound('case', caseId))
   const { reference, subject } = content.case
+  const name = `${reference} ${subject}`.trim() || 'report'
+  return fileOf(name, asked, signal, (means) => reportOf(content, asked.options, means))
+}
+
+/** The report of one signed finding as a file. */
+export async function makeSignedReport(
+  { claimId, number }: Readonly<{ claimId: string; number: string }>,
+  asked: Asked,
+  signal?: AbortSignal,
+): Promise<Outcome<ReportFile>> {
+  const db = await database()
+  const row = await readSigned(claimId, number)
+  const claim = row && (await findClaim(db, claimId))
+  const content = claim && (await readContentNow(db, claim.caseId))
+  const finding = content?.findings.find(({ id }) => id === row?.id)
+  if (!content || !finding) return failure(notFound('finding', `${claimId}/${number}`))
+  const name = `${content.case.reference} signed finding ${number}`.trim()
+  return fileOf(name, asked, signal, (means) => signedReportOf(content, finding, asked.options, means))
+}
+
+async function fileOf(
+  name: string,
+  { format }: Asked,
+  signal: AbortSignal | undefined,
+  make: (means: ReportMeans) => Promise<Report>,
+): Promise<Outcome<ReportFile>> {
   return unlessGivenUp(async () => {
-    const report = await reportOf(content, options, {
-      computing: computing({ signal }),
-      keys: await registeredKeys(db),
-    })
+    const keys = await registeredKeys(await database())
+    const report = await make({ computing: computing({ signal }), keys })
     const bytes = await inThread('report', { report, format, root: process.cwd() }, { signal })
-    const name = `${`${reference} ${subject}`.trim() || 'report'}.${format}`
-    return success({ name, type: MEDIA_TYPES[format], bytes })
+    return success({ name: `${name}.${format}`, type: MEDIA_TYPES[format], bytes })
   })
 }
 
@@ -95,9 +124,7 @@ const askedSchema = z.strictObject({
 })
 
 /** What an address asks for; PDF where it names no format. What is no choice is refused. */
-export function readReportQuestion(
-  parameters: URLSearchParams,
-): Outcome<Readonly<{ options: ReportOptions; format: ReportFormat }>> {
+export function readReportQuestion(parameters: URLSearchParams): Outcome<Asked> {
   const asked = readInput(askedSchema, Object.fromEntries(parameters))
   if (!asked.ok) return asked
   const { format } = asked.value

@@ -6,8 +6,7 @@ export async function GET(request: Request, { params }: Readonly<{ params: Promi
   const { caseId } = await params
   const asked = readReportQuestion(new URL(request.url).searchParams)
   if (!asked.ok) return answerWith(asked)
-  const { options, format } = asked.value
-  const made = await makeReport(caseId, options, format, request.signal)
+  const made = await makeReport(caseId, asked.value, request.signal)
   if (!made.ok) return answerWith(made)
   const { name, type, bytes } = made.value
   return download({ name, type, body: [bytes] })

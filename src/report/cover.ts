@@ -1,0 +1,81 @@
+import type { CaseContent } from '@/casefile/content'
+import type { RecordVerdict } from '@/casefile/verdict'
+import { CORE_VERSION } from '@/claims/terms/version'
+import { instantWords } from '@/words/en/trailWords'
+import { formatCount } from '@/words/figures'
+import type { Block, Part } from './document/document'
+import type { Writer } from './language'
+
+/** A name with what belongs to it. */
+export type Row = readonly [name: string, value: string]
+
+/** What a case is called at the head of its report. */
+export const titleOf = ({ reference, subject }: Readonly<{ reference: string; subject: string }>): string =>
+  [reference, subject].filter((part) => part.trim() !== '').join(' ') || 'Case without a subject'
+
+/** The state of a case that a report is made from: "as of 2026-11-05 08:00:00 UTC, entry 12 of the trail". */
+export const asOfWords = ({ case: { updatedAt }, head }: CaseContent, write: Writer): string =>
+  `as of ${instantWords(updatedAt)}, entry ${write(formatCount(head.length))} of the trail`
+
+/**
+ * The number of a report: nobody hands it out, and no two states of a case, and no two findings, have the same.
+ *
+ * @param hash - of the last entry of the trail, or of what was signed
+ * @example
+ * reportNumber('WH-014', '3f2a91c0…') // 'WH-014-3F2A91C0'
+ */
+export const reportNumber = (reference: string, hash: string): string =>
+  [reference.trim(), hash.slice(0, 8).toUpperCase()].filter(Boolean).join('-')
+
+/** Who the case is about and who works on it. */
+export const partiesOf = ({ case: known }: CaseContent): readonly Row[] => [
+  ['Reference', known.reference],
+  ['Subject', known.subject],
+  ['Trader who makes the claims', known.party],
+  ['Officers', known.people],
+]
+
+/** The rows of a case report's cover. */
+export function caseRows(content: CaseContent, asOf: string): readonly Row[] {
+  const { case: known, claims, samples, head } = content
+  return [
+    ['Number of this report', reportNumber(known.reference, head.hash)],
+    ...partiesOf(content),
+    ['Opened', known.openedOn],
+    ['Due', known.dueOn],
+    ['Closed', known.closedOn],
+    [
+      'State of the case',
+      known.state === 'open' ? 'open, so that this is a preliminary report' : known.state,
+    ],
+    ['Claims and samples', `${claims.length} and ${samples.length}`],
+    ['Notes', known.notes],
+    ['Made from the case', asOf],
+    ['Hash of that entry', head.hash],
+  ]
+}
+
+/** The head of a report: its title, and where it is wanted what it is with everything that is stated of it. */
+export function coverPart(
+  title: string,
+  cover: Readonly<{ what: string; rows: readonly Row[] }> | undefined,
+): Part {
+  if (!cover) return { id: 'cover', title, level: 1, blocks: [] }
+  const { what, rows } = cover
+  const stated = [...rows, ['Computed with', `core ${CORE_VERSION}`] as const].filter(
+    ([, value]) => value.trim() !== '',
+  )
+  const blocks: readonly Block[] = [
+    { is: 'paragraph', text: what, look: 'quiet' },
+    { is: 'facts', label: 'Case', rows: stated },
+  ]
+  return { id: 'cover', title, level: 1, blocks }
+}
+
+/** What is not what was written, before anything that rests on it; it can't be left out. */
+export function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
+  if (breaks.length === 0 && notes.length === 0) return []
+  const title = breaks.length === 0 ? 'What the record does not show' : 'The record does not hold'
+  const items = [...breaks.map(({ message }) => message), ...notes]
+  return [{ id: 'record', title, level: 2, blocks: [{ is: 'list', items }] }]
+}

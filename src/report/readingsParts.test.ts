@@ -1,0 +1,90 @@
+import { type Example, exampleCase, SACKS } from '@tests/exampleCase'
+import { createHash } from 'node:crypto'
+import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
+import type { Block, Part } from './document/document'
+import { reportOf } from './report'
+
+async function partsOf(examples: readonly Example[], options: Partial<ReportOptions> = {}) {
+  const { parts } = await reportOf(exampleCase(examples), {
+    ...{ ...USUAL_OPTIONS, parts: ['readings'] },
+    ...options,
+  })
+  return parts.filter(({ id }) => id.startsWith('readings-'))
+}
+const tableIn = ({ blocks }: Part) => blocks.find((block) => block.is === 'table')
+const textsIn = ({ blocks }: Part) =>
+  blocks.map((block: Block) => (block.is === 'paragraph' ? block.text : ''))
+const sha256 = (text: string) => createHash('sha256').update(text).digest('hex')
+
+const listOf = (count: number): Example => ({
+  ...SACKS,
+  sample: { readings: Array.from({ length: count }, (_, at) => 15 + (at % 7) / 10).join('\n') },
+})
+
+test('every reading stands in the annex, down the page, and what is set aside says so', async () => {
+  const [part, ...others] = await partsOf([SACKS])
+  expect(others).toEqual([])
+  expect(tableIn(part!)).toEqual({
+    is: 'table',
+    label: 'Readings',
+    heads: ['Row', 'Reading, kg', 'Row', 'Reading, kg', 'Row', 'Reading, kg', 'Row', 'Reading, kg'],
+    rows: [
+      ['1', '14.93', '4', '15.11', '7', '15.03', '10', '15'],
+      ['2', '15.02', '5', '14.79', '8', '14.9', '11', '14.7'],
+      ['3', '14.88', '6', '14.97', '9', '14.95', '12', '9 (set aside)'],
+    ],
+    numbers: Array.from({ length: 8 }, () => true),
+  })
+  // As in docs/VERIFY.md, by `sha256sum`.
+  expect(textsIn(part!)).toContain(
+    'Readings: 12 in kg, 1 of them set aside. SHA-256 of them as a CSV file of the lines “row,reading,measured,mark”: 78d877d679a30641b7abdee14ff67101094b9a982e271167de4063bcfca3499a',
+  )
+})
+
+test('the same readings are listed once, and others anew', async () => {
+  const other = { ...SACKS, sample: { readings: '15.01 15.02 15.04' } }
+  const [one, two, three] = await partsOf([SACKS, SACKS, other])
+  expect([one, two, three].map((part) => tableIn(part!) !== undefined)).toEqual([true, false, true])
+  expect(textsIn(two!)[0]).toContain(' They are those of claim 1. SHA-256')
+})
+
+test('more than a thousand are counted and not listed', async () => {
+  const [[most], [more]] = [await partsOf([listOf(1000)]), await partsOf([listOf(1001)])]
+  const table = tableIn(most!)
+  expect(table?.rows.length).toBe(250)
+  expect(table?.rows.at(-1)?.slice(-2)).toEqual(['1000', '15.5'])
+  expect(tableIn(more!)).toBeUndefined()
+  expect(textsIn(more!)[0]).toContain(
+    'Readings: 1,001 in kg. More than 1,000 are not listed: the case file has them.',
+  )
+})
+
+test('the last line is filled up with nothing, and numbers are written as the report writes them', async () => {
+  const [part] = await partsOf([{ ...SACKS, sample: { readings: '15.01 15.02 15.04 15.1 15.2' } }], {
+    language: 'comma',
+  })
+  expect(tableIn(part!)?.rows).toEqual([
+    ['1', '15,01', '3', '15,04', '5', '15,2'],
+    ['2', '15,02', '4', '15,1', '', ''],
+  ])
+  const csv = 'row,reading,measured,mark\n1,15.01,,\n2,15.02,,\n3,15.04,,\n4,15.1,,\n5,15.2,,\n'
+  expect(textsIn(part!).at(-1)).toContain(sha256(csv))
+})
+
+test('what was converted stands beside what was measured', async () => {
+  const columns = [{ name: 'mass', label: '', unit: 'g', kind: 'number' as const, codes: '' }]
+  const [part] = await partsOf([{ ...SACKS, sample: { readings: '14930 14880 15110', columns } }])
+  const heads = ['Row', 'Measured, g', 'Reading, kg']
+  expect(tableIn(part!)).toMatchObject({
+    heads: [...heads, ...heads],
+    rows: [
+      ['1', '14,930', '14.93', '3', '15,110', '15.11'],
+      ['2', '14,880', '14.88', '', '', ''],
+    ],
+  })
+})
+
+test('a claim of figures or of a count has no annex', async () => {
+  const summary = { ...SACKS, sample: { kind: 'summary' as const, n: '24', mean: '14.93', spread: '0.1' } }
+  expect(await partsOf([summary])).toEqual([])
+})

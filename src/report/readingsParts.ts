@@ -1,0 +1,105 @@
+import { asksForControl } from '@/answers/claim'
+import { sha256 } from '@/casefile/content'
+import { isControlled } from '@/desk/claimDraft'
+import { type ReadingList, readingListsOf, readingsCsv } from '@/intake/readingLists'
+import { weighedIn } from '@/intake/sides'
+import { SOURCE_WORDS } from '@/words/en/conditionWords'
+import { formatCount, formatReading } from '@/words/figures'
+import type { Block, Part } from './document/document'
+import type { Writer } from './language'
+import type { ClaimStudy } from './study'
+
+/** More are in the case file, and in the file whose hash is stated. */
+const MAX_LISTED = 1000
+/** So many cells stand beside each other on a page. */
+const CELLS_ACROSS = 8
+
+/** A list of a claim, in its unit, and the hash by which it is known again. */
+type Listed = Readonly<{ list: ReadingList; title: string; unit: string; hash: string }>
+
+/** Every reading that the figures of each claim rest on, those that are set aside too; the same readings once. */
+export function readingsParts(studies: readonly ClaimStudy[], write: Writer): readonly Part[] {
+  const listedIn = new Map<string, number>()
+  return studies.flatMap((study): readonly Part[] => {
+    const { number } = study
+    const blocks = listsOfStudy(study).flatMap((listed) => {
+      const before = listedIn.get(listed.hash)
+      if (before === undefined) listedIn.set(listed.hash, number)
+      const table = before === undefined ? tableOf(listed, write) : []
+      return [...table, { is: 'paragraph', text: knownAgain(listed, before, write) } as const]
+    })
+    const title = `Appendix: readings of claim ${number}`
+    return blocks.length === 0 ? [] : [{ id: `readings-${number}`, title, level: 2, blocks }]
+  })
+}
+
+function listsOfStudy({ checked, control, census, claim, reading }: ClaimStudy): readonly Listed[] {
+  const document = (checked ?? control ?? census)?.document
+  if (!document) return []
+  const { draft } = claim
+  const unit = (asksForControl(document) && weighedIn(draft)) || draft.unit
+  return readingListsOf(document, reading).map((list) => ({
+    list,
+    title: list.of ? `Readings, ${sourceWords(list.of, isControlled(draft))}` : 'Readings',
+    unit,
+    hash: sha256(readingsCsv(list)),
+  }))
+}
+
+function sourceWords(of: NonNullable<ReadingList['of']>, isControl: boolean): string {
+  if (of === 'package') return 'packages'
+  return isControl ? 'packs with their packages' : SOURCE_WORDS[of]
+}
+
+/** Down the page first, as a list is read. */
+function tableOf({ list, title, unit }: Listed, write: Writer): readonly Block[] {
+  const { values, rows, measured, markOf } = list
+  if (values.length > MAX_LISTED) return []
+  const heads = [
+    rows ? 'Row' : 'No.',
+    ...(measured ? [inUnit('Measured', measured.unit)] : []),
+    inUnit('Reading', unit),
+  ]
+  const cells = values.map((value, place) => [
+    String((rows?.[place] ?? place) + 1),
+    ...(measured ? [write(formatReading(measured.values[place]!))] : []),
+    write(readingShown(value, markOf(place))),
+  ])
+  const lines = Math.ceil(cells.length / Math.floor(CELLS_ACROSS / heads.length))
+  const columns = Array.from({ length: Math.ceil(cells.length / lines) }, (_, column) => column * lines)
+  const blank = heads.map(() => '')
+  return [
+    {
+      is: 'table',
+      label: title,
+      heads: columns.flatMap(() => heads),
+      rows: Array.from({ length: lines }, (_, line) =>
+        columns.flatMap((from) => cells[from + line] ?? blank),
+      ),
+      numbers: columns.flatMap(() => heads.map(() => true)),
+    },
+  ]
+}
+
+const inUnit = (name: string, unit: string) => (unit === '' ? name : `${name}, ${unit}`)
+
+function readingShown(value: number, mark: ReturnType<ReadingList['markOf']>): string {
+  const shown = formatReading(value)
+  if (mark === '') return shown
+  return mark === 'set aside' ? `${shown} (set aside)` : `${mark === 'below' ? '<' : '>'} ${shown}`
+}
+
+/** How many there are, and the hash by which anybody knows them again. */
+function knownAgain({ list, title, unit, hash }: Listed, before: number | undefined, write: Writer): string {
+  const { values, markOf } = list
+  const aside = values.filter((_, place) => markOf(place) === 'set aside').length
+  const left = aside === 0 ? '' : `, ${formatCount(aside)} of them set aside`
+  const count = `${title}: ${formatCount(values.length)}${unit === '' ? '' : ` in ${unit}`}`
+  const where =
+    before !== undefined
+      ? ` They are those of claim ${before}.`
+      : values.length > MAX_LISTED
+        ? ` More than ${formatCount(MAX_LISTED)} are not listed: the case file has them.`
+        : ''
+  return `${write(`${count}${left}.${where}`)} SHA-256 of them as a CSV file of the lines “row,reading,measured,mark”: ${hash}`
+}
