@@ -1,6 +1,9 @@
-import { type CensusResult, isTested } from '@/claims/checkAnswer'
+import { differencesIn } from '@/answers/differences'
+import { signedIn } from '@/casefile/signedText'
+import { type CensusResult, type ClaimAnswer, isTested } from '@/claims/checkAnswer'
 import { type CheckResult } from '@/claims/result'
 import { CORE_VERSION } from '@/claims/terms/version'
+import { canonicalJson } from '@/desk/canonicalJson'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { quoteWords } from '@/words/en/claimWords'
 import { CONDITION_NAMES, openConditions, SOURCE_WORDS, unanswered } from '@/words/en/conditionWords'
@@ -29,12 +32,26 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   if (signed.length === 0) return [...said, ...rest, ...own, ...(isFound(study) ? [NOT_SIGNED] : [])]
   const current = study.findings.findLast(({ isCurrent }) => isCurrent)
   if (!current) return [...signed, { is: 'paragraph', text: CHANGED_SINCE }, ...said, ...rest, ...own]
-  const { number, coreVersion } = current
-  const stands = `What stands now is what signed finding ${number} says. What follows is what it rests on.`
-  if (coreVersion === CORE_VERSION) return [...signed, { is: 'paragraph', text: stands }, ...rest]
+  const { number } = current
+  const stands = `What stands now is what signed finding ${number} says${anewBy(current)}. What follows is what it rests on.`
+  if (comesToTheSame(study, current)) return [...signed, { is: 'paragraph', text: stands }, ...rest]
   const anew = `The claim, its evidence and the remarks are those of signed finding ${number}. Computed anew with core ${CORE_VERSION} they come to this, which is not signed:`
   return [...signed, { is: 'paragraph', text: anew }, ...said, ...rest]
 }
+
+/** Whether this core comes to the words and the figures that were signed, whichever core they are of. */
+function comesToTheSame(
+  { checked, census, control }: ClaimStudy,
+  { signed }: ClaimStudy['findings'][number],
+): boolean {
+  const before = signedIn(signed)?.result
+  const now = (checked ?? census ?? control)?.result
+  if (!before || !now || canonicalJson(before.finding) !== canonicalJson(now.finding)) return false
+  return differencesIn(before as unknown as ClaimAnswer, now).length === 0
+}
+
+const anewBy = ({ coreVersion }: ClaimStudy['findings'][number]) =>
+  coreVersion === CORE_VERSION ? '' : `, word for word and figure for figure by core ${CORE_VERSION} too`
 
 const isFound = ({ checked, census, control }: ClaimStudy) => (checked ?? census ?? control) !== undefined
 
@@ -45,8 +62,10 @@ const CHANGED_SINCE =
 /** One signed finding, and what has to be known with it; the finding anew where another core makes it. */
 export function oneSigned(study: ClaimStudy, finding: ClaimStudy['findings'][number], write: Writer) {
   const { said, beside } = foundNow(study, write)
-  const isSame = finding.coreVersion === CORE_VERSION
-  const anew = `What follows was computed anew from what was signed, with core ${CORE_VERSION}${isSame ? '.' : ', and is not signed:'}`
+  const isSame = comesToTheSame(study, finding)
+  const anew = isSame
+    ? `What follows was computed anew from what was signed, with core ${CORE_VERSION}, which comes to the same words and figures.`
+    : `Computed anew with core ${CORE_VERSION}, what was signed comes to this, which is not signed:`
   return [
     ...signedBlocks(finding, write),
     { is: 'paragraph', text: anew, look: 'quiet' } as const,

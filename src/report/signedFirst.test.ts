@@ -48,10 +48,20 @@ test('what was signed before a change stands first, the last of it before the ot
 })
 
 test('of another core what was signed is one thing, and what it comes to now another', async () => {
-  const { text } = await signedOf({ coreVersion: '0.1.0', outcome: 'supported' })
+  const { signed } = await signedFinding(content, 1)
+  const other = signed.replace('14.935', '14.936')
+  const { text } = await signedOf({ coreVersion: '0.1.0', outcome: 'supported', signed: other })
   expect(text).toContain(`Computed anew with core ${CORE_VERSION} they come to this, which is not signed:`)
   expect(text.split('which is not signed:')[1]).toContain('Contradicted')
   expect(text).toContain('| supported: A. Officer, 2026-11-03; with core 0.1.0 |')
+})
+
+test('what another core signed and this one says word for word is said once', async () => {
+  const { text, sentence } = await signedOf({ coreVersion: '0.1.0' })
+  expect(text).toContain(
+    `What stands now is what signed finding 1 says, word for word and figure for figure by core ${CORE_VERSION} too.`,
+  )
+  expect(times(text, sentence)).toBe(1)
 })
 
 test('what is changed back to what was signed is what was signed', async () => {
