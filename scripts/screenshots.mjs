@@ -138,13 +138,10 @@ await withWorkbench(async (driver) => {
   await take('trail')
   await follow('WH-014')
   await follow('Mean net mass')
-  const readings = await there('//textarea[@aria-label="Readings"]')
-  await driver.executeScript(
-    'arguments[0].focus(); arguments[0].select(); document.execCommand("insertText", false, arguments[1])',
-    readings,
-    'Lot 7\n14,930 g\n15,021 g\n14,880 g\nsmudged\n15,003 g\n14,912 g',
-  )
-  await there('//*[@aria-label="How the entries are to be read"]')
-  await toPart('evidence')
-  await take('workbench-entries')
+  // By the name that the plan was locked with.
+  await press('Sign the finding')
+  await follow('Signed finding 1')
+  await there('//*[@aria-label="Readings signed"]')
+  await toTop()
+  await take('signed-finding')
 })

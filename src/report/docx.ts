@@ -13,7 +13,7 @@ import {
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
-import { shareRoom } from './document/columnWidths'
+import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report } from './document/document'
 import { balance, colourOf } from './drawing/balance'
 import { type Drawing, INK, QUIET, RULE } from './drawing/drawing'
@@ -208,7 +208,7 @@ function columnWidths(rows: readonly (readonly string[])[], numbers: readonly bo
     const unbroken = numbers[at] && max <= LONGEST_FIGURE ? max : Math.min(word, LONGEST_WORD)
     return { min: unbroken * LETTER + CELL_GAP, max: max * LETTER + CELL_GAP }
   })
-  return shareRoom(wishes, TEXT_WIDTH, numbers.at(-1) ? 0 : wishes.length - 1).map(Math.floor)
+  return shareRoom(wishes, TEXT_WIDTH, wideAmong(numbers)).map(Math.floor)
 }
 
 const longest = (texts: readonly string[]) => texts.reduce((max, { length }) => Math.max(max, length), 0)

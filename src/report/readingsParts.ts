@@ -26,7 +26,7 @@ export function readingsParts(studies: readonly ClaimStudy[], write: Writer): re
       const before = listedIn.get(listed.hash)
       if (before === undefined) listedIn.set(listed.hash, number)
       const table = before === undefined ? tableOf(listed, write) : []
-      return [...table, { is: 'paragraph', text: knownAgain(listed, before, write) } as const]
+      return [{ is: 'paragraph', text: knownAgain(listed, before, write) } as const, ...table]
     })
     const title = `Appendix: readings of claim ${number}`
     return blocks.length === 0 ? [] : [{ id: `readings-${number}`, title, level: 2, blocks }]

@@ -118,16 +118,6 @@ function SourceEvidence({ inCase }: InCase) {
             </TextLink>
           </>
         )}
-        {inCase && isListed && (
-          <>
-            {' · '}
-            <DownloadLink
-              href={`/api/claims/${claimId}/readings${which === 'first' ? '' : `?of=${isControlled(claim) ? 'package' : 'second'}`}`}
-            >
-              Readings as CSV
-            </DownloadLink>
-          </>
-        )}
       </Box>
       <Given />
       <EachRow />
@@ -147,6 +137,13 @@ function SourceEvidence({ inCase }: InCase) {
       )}
       <PrintedReadings evidence={evidence} />
       {sample.setAside.length > 0 && <SetAsideList />}
+      {inCase && isListed && (
+        <DownloadLink
+          href={`/api/claims/${claimId}/readings${which === 'first' ? '' : `?of=${isControlled(claim) ? 'package' : 'second'}`}`}
+        >
+          Readings as CSV
+        </DownloadLink>
+      )}
       {bringIn ?? <p>A file is taken in by a case: put the check into one first.</p>}
     </>
   )

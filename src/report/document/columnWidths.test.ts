@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { shareRoom } from './columnWidths'
+import { shareRoom, wideAmong } from './columnWidths'
 
 test('what nobody asks for goes to one column', () => {
   const wishes = [
@@ -8,6 +8,17 @@ test('what nobody asks for goes to one column', () => {
   ]
   expect(shareRoom(wishes, 100, 1)).toEqual([20, 80])
   expect(shareRoom(wishes, 100, 0)).toEqual([70, 30])
+})
+
+test('figures alone share what nobody asks for; beside texts, one of these takes it', () => {
+  const wishes = [
+    { min: 10, max: 20 },
+    { min: 5, max: 30 },
+  ]
+  expect(wideAmong([true, true])).toBeUndefined()
+  expect(shareRoom(wishes, 100, undefined)).toEqual([45, 55])
+  expect(wideAmong([false, true, true])).toBe(0)
+  expect(wideAmong([true, true, false])).toBe(2)
 })
 
 test('what is left over the words goes to those whose text is longer', () => {

@@ -1,4 +1,4 @@
-import { shareRoom } from '../document/columnWidths'
+import { shareRoom, wideAmong } from '../document/columnWidths'
 import { RULE } from '../drawing/drawing'
 import { CONTENT_WIDTH, type Line, type Look, type Page } from './page'
 
@@ -123,6 +123,6 @@ function columnWidths(page: Page, rows: readonly (readonly TableCell[])[]): read
     }
     return wish
   })
-  // Figures stay close to each other.
-  return shareRoom(wishes, room, rows[0]!.at(-1)!.toTheRight ? 0 : columns.length - 1)
+  const isFigure = rows[0]!.map(({ toTheRight }) => toTheRight === true)
+  return shareRoom(wishes, room, wideAmong(isFigure))
 }
