@@ -1,4 +1,3 @@
-import { asksForControl } from '@/answers/claim'
 import type { ClaimDocument } from '@/claims/checkAnswer'
 import { listsOf } from '@/claims/crossexamination/lists'
 import type { ClaimReading } from './claimDocument'
@@ -26,7 +25,7 @@ type Taken = Partial<Pick<ClaimReading, 'evidence' | 'second'>>
  * @param taken - what the document was made of; absent: the document alone is known
  */
 export function readingListsOf(document: ClaimDocument, taken: Taken = {}): readonly ReadingList[] {
-  if (asksForControl(document)) {
+  if ('content' in document) {
     const { values = [], gross = values, tare, setAside } = document.content
     const packs = listed({ values: gross, setAside }, taken.evidence)
     const tares = Array.isArray(tare) ? tare : typeof tare === 'object' ? tare.emptyPacks : []

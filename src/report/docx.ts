@@ -1,9 +1,7 @@
 import {
-  AlignmentType,
   Document,
   HeadingLevel,
   ImageRun,
-  LevelFormat,
   Packer,
   Paragraph,
   Table,
@@ -16,31 +14,35 @@ import { unzipSync, zipSync, type Zippable } from 'fflate'
 import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report } from './document/document'
 import { balance, colourOf } from './drawing/balance'
-import { type Drawing, INK, QUIET, RULE } from './drawing/drawing'
+import {
+  BULLETS,
+  footerOf,
+  hex,
+  NUMBERING,
+  type StyleName,
+  styleOf,
+  STYLES,
+  TEXT_WIDTH,
+  TITLE_FONT,
+} from './docxStyles'
+import { type Drawing, RULE } from './drawing/drawing'
 import { svgOf } from './drawing/svg'
 import { legible } from './drawing/escape'
 import type { Rasterise } from './rasterise'
 
-const FONTS = { text: 'IBM Plex Sans', title: 'Source Serif 4', figures: 'IBM Plex Mono' } as const
 const LEVELS = {
   1: HeadingLevel.HEADING_1,
   2: HeadingLevel.HEADING_2,
   3: HeadingLevel.HEADING_3,
 } as const
-/** Half points. */
-const SIZES = { text: 20, finding: 24, figures: 18, small: 17 } as const
 const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
-/** Between the margins of an A4 page, in twentieths of a point. */
-const TEXT_WIDTH = 9026
 /** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */
 const LETTER = 125
 /** Behind the text of each cell. */
 const CELL_GAP = 120
 /** Letters of a word, and of a figure, that a column is made wide enough for. */
 const [LONGEST_WORD, LONGEST_FIGURE] = [24, 20]
-const BULLETS = 'bullets'
-const hex = (colour: string) => colour.slice(1)
 
 /**
  * A report as a DOCX file, with styles, real tables and lists, and pictures that are vectors where they can be shown. The same
@@ -51,35 +53,16 @@ const hex = (colour: string) => colour.slice(1)
 export async function docxOf(report: Report, rasterise: Rasterise): Promise<Uint8Array> {
   const children: (Paragraph | Table)[] = []
   for (const part of report.parts) children.push(...(await partOf(part, rasterise)))
-  children.push(paragraph(`Made with True Weight from the case ${report.asOf}.`, { color: hex(QUIET) }))
+  children.push(paragraph(`Made with True Weight from the case ${report.asOf}.`, 'quiet'))
   const document = new Document({
     title: legible(report.title),
     creator: 'True Weight',
-    styles: {
-      default: {
-        document: { run: { font: FONTS.text, size: SIZES.text, color: hex(INK) } },
-        heading1: heading(44),
-        heading2: heading(30),
-        heading3: heading(23),
-      },
-    },
-    numbering: {
-      config: [
-        {
-          reference: BULLETS,
-          levels: [{ level: 0, format: LevelFormat.BULLET, text: '•', alignment: AlignmentType.LEFT }],
-        },
-      ],
-    },
-    sections: [{ children }],
+    styles: STYLES,
+    numbering: NUMBERING,
+    sections: [{ footers: { default: footerOf(report) }, children }],
   })
   return withoutTimes(await Packer.toBuffer(document), report.madeAt)
 }
-
-const heading = (size: number) => ({
-  run: { font: FONTS.title, size, bold: true, color: hex(INK) },
-  paragraph: { spacing: { before: 240, after: 80 }, keepNext: true },
-})
 
 async function partOf({ title, level, blocks }: Part, rasterise: Rasterise): Promise<(Paragraph | Table)[]> {
   const made: (Paragraph | Table)[] = [new Paragraph({ heading: LEVELS[level], text: legible(title) })]
@@ -90,7 +73,7 @@ async function partOf({ title, level, blocks }: Part, rasterise: Rasterise): Pro
 async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Paragraph | Table)[]> {
   switch (block.is) {
     case 'paragraph':
-      return [paragraph(block.text, LOOKS[block.look ?? 'plain'])]
+      return [paragraph(block.text, block.look ?? 'plain')]
     case 'list':
       return block.items.map(
         (item) => new Paragraph({ numbering: { reference: BULLETS, level: 0 }, children: runs(item) }),
@@ -106,7 +89,7 @@ async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Pa
             await image(balance(block.outcome), { title: '', scale: 0.5 }, rasterise),
             new TextRun({
               text: `  ${legible(block.words)}`,
-              font: FONTS.title,
+              font: TITLE_FONT,
               bold: true,
               size: 28,
               color: hex(colourOf(block.outcome)),
@@ -120,39 +103,24 @@ async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Pa
           keepNext: true,
           children: [await image(block.drawing, { title: block.description, scale: 0.95 }, rasterise)],
         }),
-        paragraph(captionOf(block), { size: SIZES.small, color: hex(QUIET) }),
+        paragraph(captionOf(block), 'caption'),
       ]
     case 'formula':
-      return [
-        paragraph(block.name, { color: hex(QUIET) }),
-        new Paragraph({
-          indent: { left: 240 },
-          children: runs(block.text, { font: FONTS.figures, size: SIZES.figures }),
-        }),
-      ]
+      return [paragraph(block.name, 'quiet'), paragraph(block.text, 'formula')]
     default:
       return block satisfies never
   }
 }
 
-type Look = Readonly<{ size?: number; color?: string; italics?: boolean; font?: string }>
-const LOOKS: Readonly<Record<'plain' | 'finding' | 'quiet' | 'quote', Look>> = {
-  plain: {},
-  finding: { font: FONTS.title, size: SIZES.finding },
-  quiet: { color: hex(QUIET) },
-  quote: { font: FONTS.title, italics: true },
-}
-
 /** Lines that a person wrote stay lines. */
-function runs(text: string, look: Look = {}): TextRun[] {
+function runs(text: string): TextRun[] {
   return text
     .split(/\r\n|\r|\n/)
-    .map((line, at) => new TextRun({ ...look, text: legible(line), ...(at > 0 ? { break: 1 } : {}) }))
+    .map((line, at) => new TextRun({ text: legible(line), ...(at > 0 ? { break: 1 } : {}) }))
 }
 
-function paragraph(text: string, look: Look = {}): Paragraph {
-  return new Paragraph({ spacing: { after: 80 }, children: runs(text, look) })
-}
+const paragraph = (text: string, style: StyleName): Paragraph =>
+  new Paragraph({ style: styleOf(style), children: runs(text) })
 
 /** Two tables with nothing between them would become one. */
 const spacer = () => new Paragraph({ spacing: { after: 40 }, children: [] })
@@ -165,24 +133,17 @@ function tableOf(
   const widths = columnWidths(heads ? [heads, ...rows] : rows, numbers)
   const line = { style: 'single', size: 4, color: hex(RULE) } as const
   const none = { style: 'none', size: 0, color: 'auto' } as const
-  const cell = (text: string, at: number, look: Look) =>
+  const cell = (text: string, at: number, style: StyleName) =>
     new TableCell({
       width: { size: widths[at]!, type: WidthType.DXA },
       margins: { top: 40, bottom: 40, left: 0, right: CELL_GAP },
-      children: [
-        new Paragraph({
-          alignment: numbers[at] ? AlignmentType.RIGHT : AlignmentType.LEFT,
-          children: runs(text, look),
-        }),
-      ],
+      children: [paragraph(text, style)],
     })
-  const quiet = { color: hex(QUIET) }
-  const headRow =
-    heads && new TableRow({ tableHeader: true, children: heads.map((text, at) => cell(text, at, quiet)) })
+  const headCells = heads?.map((text, at) => cell(text, at, numbers[at] ? 'figureHead' : 'head'))
+  const headRow = headCells && new TableRow({ tableHeader: true, children: headCells })
   const body = rows.map((cells) => {
-    const lookOf = (at: number) =>
-      numbers[at] ? { font: FONTS.figures, size: SIZES.figures } : at === 0 && !heads ? quiet : {}
-    return new TableRow({ cantSplit: true, children: cells.map((text, at) => cell(text, at, lookOf(at))) })
+    const styleAt = (at: number) => (numbers[at] ? 'figure' : at === 0 && !heads ? 'head' : 'cell')
+    return new TableRow({ cantSplit: true, children: cells.map((text, at) => cell(text, at, styleAt(at))) })
   })
   return new Table({
     width: FULL_WIDTH,

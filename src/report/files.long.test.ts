@@ -132,6 +132,20 @@ describe('DOCX', () => {
     expect(Object.keys(entries).filter((name) => /\.(png|svg)$/.test(name)).length).toBeGreaterThan(3)
   })
 
+  test('every page has at its foot what the report is and its own number, and every look is a style', async () => {
+    const entries = unzipSync(readFileSync(await made('docx')))
+    const partOf = (name: string) => new TextDecoder().decode(entries[`word/${name}.xml`])
+    const [text, styles] = [partOf('document'), partOf('styles')]
+    const foot = partOf(/footer\d/.exec(Object.keys(entries).join())![0])
+    expect(foot).toContain('Säcke ≥ 15 kg, μ &amp; σ², as of 2026-11-03 10:42:00 UTC, entry')
+    expect(foot).toMatch(/>PAGE<.* \/ .*>NUMPAGES</s)
+    expect(text).toContain('<w:footerReference')
+    expect(styles).toContain('<w:lang w:val="en-GB"')
+    const used = new Set([...text.matchAll(/<w:pStyle w:val="(Report\w+)"/g)].map(([, name]) => name!))
+    expect(used.size).toBe(10)
+    for (const name of used) expect(styles).toContain(`w:styleId="${name}"`)
+  })
+
   const whereInstalled = existsSync(SOFFICE) ? test : test.skip
   whereInstalled(
     'LibreOffice opens it',

@@ -163,12 +163,12 @@ async function standing(
     before
       ? { is: 'paragraph', text: `It replaces ${named(before)}.` }
       : { is: 'paragraph', text: 'It is the first that was signed of this claim.' },
-    ...(before ? changesBetween(before, finding, write) : []),
+    ...(before ? changesBetween(before, finding) : []),
     {
       is: 'paragraph',
       text: after
         ? `It is replaced by ${named(after)}.`
-        : `It was not replaced. ${await sinceThen(whole, finding)}`,
+        : `It was not replaced. ${write(await sinceThen(whole, finding))}`,
     },
   ]
 }
@@ -189,7 +189,7 @@ async function sinceThen(whole: CaseContent, finding: ContentFinding): Promise<s
 const LONGEST_SHOWN = 400
 
 /** Every field of the claim and of its samples that was changed from one signed finding to the next. */
-function changesBetween(before: ContentFinding, finding: ContentFinding, write: Writer): readonly Block[] {
+function changesBetween(before: ContentFinding, finding: ContentFinding): readonly Block[] {
   const [was, is] = [signedOf(before), signedOf(finding)]
   if (!was || !is) return []
   const sampleOf = ({ samples }: Signed, id: string) => samples.find((one) => one.id === id)?.draft ?? {}
