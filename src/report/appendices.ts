@@ -1,18 +1,13 @@
 import type { CaseContent } from '@/casefile/content'
 import { sealsOf } from '@/casefile/followsSeals'
-import { methodOf } from '@/claims/all'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { ReportOptions } from '@/desk/reportOptions'
-import { planSource } from '@/words/en/contentWords'
 import { claimTitle } from '@/words/en/claimTitle'
-import { CONDITION_NAMES } from '@/words/en/conditionWords'
-import { ADJUSTMENT_SOURCES, ADJUSTMENT_WORDS, BETWEEN_SOURCE } from '@/words/en/groupsWords'
-import { METHOD_WORDS } from '@/words/en/methods'
 import { sealWords } from '@/words/en/sealWords'
-import { CONDITION_SOURCES } from '@/words/en/sources'
 import type { Block, Part } from './document/document'
 import { latexIn, type Writer } from './language'
 import { readingsParts } from './readingsParts'
+import { sourcesOf } from './sources'
 import type { ClaimStudy } from './study'
 
 /** What stands behind the claims of a report: their readings, their working, and where the methods come from. */
@@ -26,7 +21,7 @@ export async function appendices(
   return [
     ...(has('readings') ? readingsParts(studies, write) : []),
     ...(has('working') ? studies.flatMap((study) => workingPart(study, options, write)) : []),
-    ...(has('sources') ? [await sourcesPart(content, studies)] : []),
+    ...(has('sources') ? [await sourcesPart(content, studies, has('summary'))] : []),
   ]
 }
 
@@ -54,31 +49,14 @@ function workingPart(
   ]
 }
 
-/** Where the adjustment of groups and lots comes from, and the test whether they differ. */
-function sourcesOfMany(studies: readonly ClaimStudy[]): readonly (readonly [string, string])[] {
-  const many = studies.filter(({ groups, lots }) => groups?.ok || lots?.ok)
-  const adjustments = [...new Set(many.map(({ claim }) => claim.draft.adjustment))]
-  const hasBetween = many.some(({ groups, lots }) =>
-    [groups, lots].some((one) => one?.ok && one.value.between !== undefined),
-  )
-  return [
-    ...adjustments.map(
-      (name) => [`Groups taken together, ${ADJUSTMENT_WORDS[name]}`, ADJUSTMENT_SOURCES[name]] as const,
-    ),
-    ...(hasBetween ? [['Whether groups differ', BETWEEN_SOURCE] as const] : []),
-  ]
-}
-
 /** Where the methods come from, and by what the data and the figures are known again. */
-async function sourcesPart(content: CaseContent, studies: readonly ClaimStudy[]): Promise<Part> {
+async function sourcesPart(
+  content: CaseContent,
+  studies: readonly ClaimStudy[],
+  together: boolean,
+): Promise<Part> {
   const { samples, head } = content
   const seal = (await sealsOf(content)).at(-1)?.seal
-  const results = studies.flatMap(({ checked }) => (checked ? [checked.result] : []))
-  const controls = studies.flatMap(({ control }) => (control ? [control.result] : []))
-  const methods = [...new Set(results.map(({ test }) => test.method))]
-  const conditions = [
-    ...new Set([...results, ...controls].flatMap((result) => result.conditions.map(({ name }) => name))),
-  ]
   const fingerprints = [
     ...studies.flatMap(({ number, checked, census, control }) => {
       const answered = checked ?? census ?? control
@@ -90,26 +68,12 @@ async function sourcesPart(content: CaseContent, studies: readonly ClaimStudy[])
       ? [['Last seal of the trail', `${sealWords(seal)} Entry ${seal.length}: ${seal.hash}`] as const]
       : []),
   ]
-  const sources = [
-    ...controls.map(
-      ({ content: { controlPlan } }) =>
-        [`Control plan “${controlPlan.name}”`, planSource(controlPlan)] as const,
-    ),
-    ...methods.map((method) => [METHOD_WORDS[method].name, methodOf(method).source] as const),
-    ...conditions.map(
-      (name) => [`Condition: ${CONDITION_NAMES[name].toLowerCase()}`, CONDITION_SOURCES[name]] as const,
-    ),
-    ...sourcesOfMany(studies),
-    ...(results.length > 1
-      ? [['Several claims together', 'Holm (1979), Scandinavian J. of Statistics 6, 65-70'] as const]
-      : []),
-  ]
   return {
     id: 'sources',
     title: 'Methods and sources',
     level: 2,
     blocks: [
-      { is: 'facts', label: 'Sources', rows: sources },
+      { is: 'facts', label: 'Sources', rows: sourcesOf(studies, { together }) },
       {
         is: 'paragraph',
         text: `Every figure was computed with core ${CORE_VERSION}, and the data have these fingerprints (SHA-256):`,

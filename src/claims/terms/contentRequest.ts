@@ -2,13 +2,13 @@ import * as z from 'zod/mini'
 import { entriesSchema } from './entries'
 import { DRAWN, INDEPENDENT } from './sample'
 import { controlPlanSchema } from './controlPlan'
+import { USUAL_SEED } from './request'
 import { CONTENT_UNITS, MASS_UNITS } from './contentUnits'
 
 const measured = z.array(z.number().check(z.nonnegative()))
 
 /** The plans that ship, by the names that a request may call them. */
 export const SHIPPED_PLANS = ['oiml-r87'] as const
-export const DEFAULT_SEED = 20260101
 /** Samples that are drawn to tell how often a lot passes. */
 const USUAL_SIMULATED = 10_000
 
@@ -44,7 +44,7 @@ export const contentSchema = z.strictObject({
   /** Whether it is worked out too how often lots that are short pass. */
   operating: z.optional(
     z.strictObject({
-      seed: z._default(z.int(), DEFAULT_SEED),
+      seed: z._default(z.int(), USUAL_SEED),
       samples: z._default(z.int().check(z.minimum(100), z.maximum(1_000_000)), USUAL_SIMULATED),
     }),
   ),

@@ -18,6 +18,7 @@ const level = z.number().check(z.gt(0), z.lt(1))
 export const MAX_UNITS = 1_000_000_000
 /** How many resamples are drawn where none are stated. */
 export const USUAL_RESAMPLES = 9999
+export const USUAL_SEED = 20260101
 const size = z.int().check(z.positive(), z.maximum(MAX_UNITS))
 const origin = {
   lotSize: z.optional(size),
@@ -149,7 +150,7 @@ export const testSchema = z.strictObject({
   finiteLot: z._default(z.boolean(), false),
   /** The standard error of a mean allows for the uncertainty that all readings share. */
   allowForMeasurement: z._default(z.boolean(), false),
-  seed: z._default(z.int(), 20260101),
+  seed: z._default(z.int(), USUAL_SEED),
   resamples: z._default(z.int().check(z.minimum(99), z.maximum(1_000_000)), USUAL_RESAMPLES),
 })
 

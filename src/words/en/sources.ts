@@ -17,3 +17,27 @@ export const CONDITION_SOURCES: Readonly<Record<Condition['name'], string>> = {
   resolution: 'common practice',
   calibration: 'what is stated of the instrument',
 }
+
+/** Of intervals that are not of the test's own method. */
+export const INTERVAL_SOURCES: Readonly<Record<string, string>> = {
+  wilson: 'Wilson (1927), J. American Statistical Association 22, 209-212',
+  'wilson-corrected': 'Newcombe (1998), Statistics in Medicine 17, 857-872',
+  'clopper-pearson': 'Clopper & Pearson (1934), Biometrika 26, 404-413',
+  'agresti-coull': 'Agresti & Coull (1998), The American Statistician 52, 119-126',
+  jeffreys: 'Brown, Cai & DasGupta (2001), Statistical Science 16, 101-133',
+  wald: 'Brown, Cai & DasGupta (2001), Statistical Science 16, 101-133',
+  garwood: 'Garwood (1936), Biometrika 28, 437-442',
+  score: 'Brown, Cai & DasGupta (2003), Statistica Sinica 13, 19-49',
+  'mid-p': 'Lancaster (1961), J. American Statistical Association 56, 223-234',
+  'hodges-lehmann': 'Hodges & Lehmann (1963), Annals of Mathematical Statistics 34, 598-611',
+}
+
+export const EFFECT_SOURCES = {
+  hedgesG:
+    'Hedges (1981), J. of Educational Statistics 6, 107-128; its interval by the noncentral t distribution',
+  cohenH: 'Cohen (1988), Statistical Power Analysis for the Behavioral Sciences',
+} as const
+
+export const TOLERANCE_SOURCE = 'Schuirmann (1987), J. of Pharmacokinetics and Biopharmaceutics 15, 657-680'
+export const GENERATOR_SOURCE =
+  'xoshiro128**: Blackman & Vigna (2021), ACM Transactions on Mathematical Software 47, 36'
