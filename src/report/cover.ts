@@ -18,7 +18,8 @@ export const asOfWords = ({ case: { updatedAt }, head }: CaseContent, write: Wri
   `as of ${instantWords(updatedAt)}, entry ${write(formatCount(head.length))} of the trail`
 
 /**
- * The number of a report: nobody hands it out, and no two states of a case, and no two findings, have the same.
+ * The number of a report: nobody hands it out, and another state of the case, or another finding, has another one but for one
+ * chance in four thousand million.
  *
  * @param hash - of the last entry of the trail, or of what was signed
  * @example

@@ -78,6 +78,27 @@ describe('PDF, by poppler’s tools', () => {
     expect(structure).toMatch(/H1[^]*"WH-099/)
   })
 
+  test('its parts are listed beside the pages, each with the page that it stands on', async () => {
+    const listed = poppler('pdftohtml', '-xml', '-i', '-stdout', file)
+      .split('<outline>')
+      .slice(1)
+      .join('<outline>')
+    const items = [...listed.matchAll(/<item page="(\d+)">(.*?)<\/item>/g)].map(([, page, title]) => ({
+      page: Number(page),
+      title: title!.replaceAll('&#160;', ' ').replaceAll('&amp;', '&'),
+    }))
+    const { parts } = await reportOf(content, USUAL_OPTIONS)
+    expect(items.map(({ title }) => title)).toEqual(parts.map(({ title }) => title))
+    // Under the title all claims, and under each claim what it rests on.
+    expect(listed.split('<outline>').length).toBe(
+      1 + parts.filter(({ level }, at) => level > (parts[at - 1]?.level ?? 1)).length,
+    )
+    for (const { page, title } of items) {
+      const text = poppler('pdftotext', '-f', String(page), '-l', String(page), file, '-')
+      expect(text.replace(/\s+/g, ' ')).toContain(title.replace(/\s+/g, ' '))
+    }
+  })
+
   test('its pictures are drawn, not photographed', () => {
     expect(poppler('pdfimages', '-list', file).trim().split('\n')).toHaveLength(2)
   })

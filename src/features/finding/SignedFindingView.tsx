@@ -18,7 +18,7 @@ import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingW
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import type { Signature } from '@/desk/signature'
 import { FORMAT_WORDS } from '@/words/en/reportWords'
-import { signatureWords, signedOnWords } from '@/words/en/signatureWords'
+import { signedOnWords, signedWith } from '@/words/en/signatureWords'
 import { chosenDecimals, signedLines } from '@/words/en/signedLines'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
@@ -145,7 +145,7 @@ function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[]
 
 function signedWords({ row, signature }: Verified): string {
   const on = signedOnWords({ ...row, createdAt: row.createdAt.toISOString() })
-  return `Signed by ${row.signedBy} ${on}, ${signatureWords(signature)}.`
+  return `Signed by ${row.signedBy} ${on}, ${signedWith(signature, true)}.`
 }
 
 /** What was kept, in what was signed, of the plan that was locked for the claim. */

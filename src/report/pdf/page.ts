@@ -32,6 +32,8 @@ export class Page {
   y = MARGIN
   private readonly fonts: FontBook
   private readonly root: Struct
+  /** The last bookmark of each level. */
+  private readonly bookmarks: PDFKit.PDFOutline[] = []
 
   constructor(fonts: FontBook, info: Readonly<{ title: string; madeAt: Date }>) {
     this.fonts = fonts
@@ -57,6 +59,13 @@ export class Page {
     const element = this.document.struct(type, options)
     ;(within ?? this.root).add(element)
     return element
+  }
+
+  /** Lists a title beside the pages, under the last one of the level above, with the page that it stands on. */
+  bookmark(title: string, level: number): void {
+    const [above, own] = [this.bookmarks[level - 2], level - 1]
+    this.bookmarks[own] = (above ?? this.document.outline).addItem(title, { expanded: level === 1 })
+    this.bookmarks.length = level
   }
 
   /** What is left of this page, in points. */

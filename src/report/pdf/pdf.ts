@@ -52,6 +52,7 @@ function writePart(page: Page, fonts: FontBook, { title, level, blocks }: Part):
     first?.is === 'picture' ? TITLES[level].lineHeight + BELOW + pictureHeight(first) : FOLLOWING[level]
   page.need(ABOVE[level] + following)
   page.space(ABOVE[level])
+  page.bookmark(title, level)
   page.write(`H${level}`, title, TITLES[level])
   page.space(BELOW)
   for (const block of blocks) {
