@@ -9,7 +9,7 @@ import { openCase } from '../case/changeCase'
 import { exportWorkbook } from './exportWorkbook'
 import { importSheet } from './importSheet'
 
-const SOFFICE = '/usr/bin/soffice'
+const CALC = '/usr/bin/localc'
 const now = new Date('2026-11-05T08:00:00Z')
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-workbook-'))
@@ -39,7 +39,7 @@ test('a workbook that is brought in again has the same cells', async () => {
   expect(read.value.sheets).toEqual(['Sheet', 'Columns', 'Set aside'])
 })
 
-const whereInstalled = existsSync(SOFFICE) ? test : test.skip
+const whereInstalled = existsSync(CALC) ? test : test.skip
 whereInstalled(
   'LibreOffice opens it, and runs nothing',
   () => {
@@ -54,7 +54,7 @@ whereInstalled(
       folder,
       path.join(folder, 'log.xlsx'),
     ]
-    expect(spawnSync(SOFFICE, args, { timeout: 120_000 }).status).toBe(0)
+    expect(spawnSync(CALC, args, { timeout: 120_000 }).status).toBe(0)
     expect(readFileSync(path.join(folder, 'log.csv'), 'utf8')).toBe(LOG)
   },
   150_000,
