@@ -139,6 +139,8 @@ function SourceEvidence({ inCase }: InCase) {
       {sample.setAside.length > 0 && <SetAsideList />}
       {inCase && isListed && (
         <DownloadLink
+          display="inline-block"
+          paddingBlock="4px"
           href={`/api/claims/${claimId}/readings${which === 'first' ? '' : `?of=${isControlled(claim) ? 'package' : 'second'}`}`}
         >
           Readings as CSV
