@@ -2,7 +2,9 @@ import { type Example, exampleCase, SACKS } from '@tests/exampleCase'
 import { createHash } from 'node:crypto'
 import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import type { Block, Part } from './document/document'
+import { readingsParts } from './readingsParts'
 import { reportOf } from './report'
+import type { ClaimStudy } from './study'
 
 async function partsOf(examples: readonly Example[], options: Partial<ReportOptions> = {}) {
   const { parts } = await reportOf(exampleCase(examples), {
@@ -52,6 +54,8 @@ test('more than a thousand are counted and not listed', async () => {
   const [[most], [more]] = [await partsOf([listOf(1000)]), await partsOf([listOf(1001)])]
   const table = tableIn(most!)
   expect(table?.rows.length).toBe(250)
+  expect(most!.level).toBe(2)
+  expect(textsIn(most!)[0]).not.toContain('More than')
   expect(table?.rows.at(-1)?.slice(-2)).toEqual(['1000', '15.5'])
   expect(tableIn(more!)).toBeUndefined()
   expect(textsIn(more!)[0]).toContain(
@@ -82,6 +86,41 @@ test('what was converted stands beside what was measured', async () => {
       ['2', '14,880', '14.88', '', '', ''],
     ],
   })
+})
+
+/** The annex of a claim of which the check document is all that is known. */
+function annexOf(document: object, draft: object = {}) {
+  const known = { number: 1, checked: { document }, claim: { draft: { unit: 'kg', ...draft } }, reading: {} }
+  return readingsParts([known as unknown as ClaimStudy], (text) => text)[0]!
+}
+
+test('a limit stands as one, and where no row is known a reading has its number', () => {
+  const values = [0.5, 0.8, 20]
+  const evidence = { kind: 'readings', values, censored: { below: [0], above: [2] } }
+  expect(tableIn(annexOf({ claim: {}, evidence }))).toMatchObject({
+    heads: ['No.', 'Reading, kg', 'No.', 'Reading, kg', 'No.', 'Reading, kg'],
+    rows: [['1', '< 0.5', '2', '0.8', '3', '> 20']],
+  })
+})
+
+test('of packs that were weighed with their packages, both are listed, in the unit that they were weighed in', () => {
+  const content = {
+    nominal: 1,
+    unit: 'L',
+    gross: [1.02, 1.01],
+    tare: [0.1, 0.11],
+    density: 0.92,
+    massUnit: 'kg',
+  }
+  const draft = { control: 'net-content', unit: 'L', tareBy: 'column', density: '0.92' }
+  const texts = textsIn(annexOf({ content }, draft)).filter(Boolean)
+  expect(texts.map((text) => text.split('.')[0])).toEqual([
+    'Readings, packs with their packages: 2 in kg',
+    'Readings, packages: 2 in kg',
+  ])
+  expect(textsIn(annexOf({ claim: {}, evidence: { kind: 'readings', values: [1] } }, draft))[0]).toContain(
+    '1 in L.',
+  )
 })
 
 test('a claim of figures or of a count has no annex', async () => {
