@@ -1,5 +1,6 @@
 import { exampleCase, SACKS } from '@tests/exampleCase'
 import { signedFinding, withSigned } from '@tests/signedFinding'
+import type { CaseContent, ContentFinding } from '@/casefile/content'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
@@ -67,11 +68,62 @@ test('an amended finding says which one it replaces and what was changed', async
   expect(one).toContain('It is replaced by signed finding 2 (')
   expect(two).toContain('It replaces signed finding 1 (contradicted: A. Officer, 2026-11-03).')
   expect(two).toContain('| Claim: claimed value | 15 | 14.9 |')
+  expect(two).toContain('| Changed since | In signed finding 1 | In signed finding 2 |\n| --- | --- | --- |')
   expect(two).toContain('| Claim: wording |')
   expect(two).not.toContain('Sample: ')
   expect(two).toContain(
     'It was not replaced. The claim, its evidence or the remarks were changed since, up to entry',
   )
+})
+
+const reportOf = async (...[whole, finding]: [CaseContent, ContentFinding]) =>
+  markdownOf(await signedReportOf(whole, finding, { ...USUAL_OPTIONS, parts: ['cover'] }))
+
+test('what was changed of its sample is told too, a long text by its beginning', async () => {
+  const other = { ...SACKS, sample: { ...SACKS.sample, name: `a${'b'.repeat(400)}c`, lot: 'L-7' } }
+  const changed = exampleCase([other])
+  const findings = [await signedFinding(first, 1), await signedFinding(changed, 2)]
+  // However they are stored.
+  const whole = withSigned(changed, findings.toReversed())
+  const text = await reportOf(whole, findings[1]!)
+  expect(text).toContain(`| Sample: name | Sacks of line 2 | a${'b'.repeat(399)}… |`)
+  expect(text).toMatch(/\| Sample: lot \| .* \| L-7 \|/)
+  expect(text).not.toContain('Claim: ')
+  expect(await reportOf(whole, findings[0]!)).toContain('It is the first that was signed of this claim.')
+  const short = { ...SACKS, sample: { ...SACKS.sample, name: 'a'.repeat(400) } }
+  const exact = await signedFinding(exampleCase([short]), 2)
+  expect(await reportOf(withSigned(first, [findings[0]!, exact]), exact)).toContain(`| ${'a'.repeat(400)} |`)
+})
+
+test('what was signed twice was not changed, and what can’t be read is not compared', async () => {
+  const findings = [await signedFinding(first, 1), await signedFinding(first, 2)]
+  const text = await reportOf(withSigned(first, findings), findings[1]!)
+  expect(text).toContain('What it is of was not changed in between.')
+  const unread = [{ ...findings[0]!, signed: '{}' }, findings[1]!]
+  const apart = await reportOf(withSigned(first, unread), unread[1]!)
+  expect(apart).toContain('It replaces signed finding 1')
+  expect(apart).not.toContain('in between')
+})
+
+test('a claim has the number that the report of its case gives it; a discarded one is counted with these', async () => {
+  const claims = (discarded: readonly boolean[]) =>
+    exampleCase(discarded.map((isDiscarded) => ({ ...SACKS, claim: { ...SACKS.claim, isDiscarded } })))
+  const titleOf = async (discarded: readonly boolean[]) => {
+    const whole = claims(discarded)
+    const [{ id: claimId } = { id: '' }] = whole.claims.slice(1)
+    const finding = await signedFinding(first, 1, { claimId })
+    return (await reportOf(withSigned(whole, [finding]), finding)).split('\n')[0]
+  }
+  expect(await titleOf([false, false])).toContain('of claim 2')
+  expect(await titleOf([true, false])).toContain('of claim 1')
+  expect(await titleOf([false, true])).toContain('of claim 2')
+})
+
+test('a signature that no entry tells of has none in its report, and the record is said not to hold', async () => {
+  const finding = await signedFinding(first, 1)
+  const text = await reportOf({ ...first, findings: [finding] }, finding)
+  expect(text).not.toContain('Entry of the trail')
+  expect(text).toContain('## The record does not hold')
 })
 
 test('one whose claim is as it was signed says so, and one that was discarded says that', async () => {
