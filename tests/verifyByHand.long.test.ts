@@ -14,7 +14,7 @@ import { reportOf } from '@/report/report'
 
 const BLOCK = /^```(sh|python)\n(.*?)^```$/gms
 const steps = [...readFileSync('docs/VERIFY.md', 'utf8').matchAll(BLOCK)].map(([, language, text]) => ({
-  command: language === 'sh' ? ['bash', '-euo', 'pipefail', '-c', text!] : ['python3', '-c', text!],
+  command: language === 'sh' ? ['bash', '--norc', '-euo', 'pipefail', '-c', text!] : ['python3', '-c', text!],
 }))
 type Entries = Record<string, Uint8Array>
 
@@ -33,7 +33,11 @@ function verified(entries: Entries) {
   writeFileSync(path.join(folder, 'case.zip'), zipSync(entries))
   return steps.map(({ command: [program, ...args] }, at) => {
     const cwd = at === 0 ? folder : path.join(folder, 'case')
-    const { status, stdout, stderr, error } = spawnSync(program!, args, { cwd, encoding: 'utf8' })
+    const { status, stdout, stderr, error } = spawnSync(program!, args, {
+      cwd,
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
     if (error) throw error
     return { status, stdout, stderr }
   })
