@@ -27,7 +27,7 @@ export const INTERVAL_SOURCES: Readonly<Record<string, string>> = {
   jeffreys: 'Brown, Cai & DasGupta (2001), Statistical Science 16, 101-133',
   wald: 'Brown, Cai & DasGupta (2001), Statistical Science 16, 101-133',
   garwood: 'Garwood (1936), Biometrika 28, 437-442',
-  score: 'Brown, Cai & DasGupta (2003), Statistica Sinica 13, 19-49',
+  score: 'Brown, Cai & DasGupta (2003), Interval estimation in exponential families',
   'mid-p': 'Lancaster (1961), J. American Statistical Association 56, 223-234',
   'hodges-lehmann': 'Hodges & Lehmann (1963), Annals of Mathematical Statistics 34, 598-611',
 }
