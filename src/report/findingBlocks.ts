@@ -39,7 +39,7 @@ export function findingBlocks(study: ClaimStudy, write: Writer): readonly Block[
   return [...signed, { is: 'paragraph', text: anew }, ...said, ...rest]
 }
 
-/** Whether this core comes to the words and the figures that were signed, whichever core they are of. */
+/** Whether this core comes to the finding and the figures that were signed, whichever core they are of; conditions are told in its own words. */
 function comesToTheSame(
   { checked, census, control }: ClaimStudy,
   { signed }: ClaimStudy['findings'][number],
@@ -51,7 +51,9 @@ function comesToTheSame(
 }
 
 const anewBy = ({ coreVersion }: ClaimStudy['findings'][number]) =>
-  coreVersion === CORE_VERSION ? '' : `, word for word and figure for figure by core ${CORE_VERSION} too`
+  coreVersion === CORE_VERSION
+    ? ''
+    : `, and core ${CORE_VERSION} finds it too, word for word and by the same figures of the test`
 
 const isFound = ({ checked, census, control }: ClaimStudy) => (checked ?? census ?? control) !== undefined
 
@@ -64,7 +66,7 @@ export function oneSigned(study: ClaimStudy, finding: ClaimStudy['findings'][num
   const { said, beside } = foundNow(study, write)
   const isSame = comesToTheSame(study, finding)
   const anew = isSame
-    ? `What follows was computed anew from what was signed, with core ${CORE_VERSION}, which comes to the same words and figures.`
+    ? `What follows was computed anew from what was signed, with core ${CORE_VERSION}, which comes to the same finding, word for word, by the same figures of the test.`
     : `Computed anew with core ${CORE_VERSION}, what was signed comes to this, which is not signed:`
   return [
     ...signedBlocks(finding, write),

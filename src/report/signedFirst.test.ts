@@ -59,7 +59,7 @@ test('of another core what was signed is one thing, and what it comes to now ano
 test('what another core signed and this one says word for word is said once', async () => {
   const { text, sentence } = await signedOf({ coreVersion: '0.1.0' })
   expect(text).toContain(
-    `What stands now is what signed finding 1 says, word for word and figure for figure by core ${CORE_VERSION} too.`,
+    `What stands now is what signed finding 1 says, and core ${CORE_VERSION} finds it too, word for word and by the same figures of the test.`,
   )
   expect(times(text, sentence)).toBe(1)
 })

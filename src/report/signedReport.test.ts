@@ -34,7 +34,7 @@ test('a signed finding has a report of what was signed, whatever the claim is no
   expect(one).toContain('“15 kg net, since 1.1.2026”')
   expect(one).toContain('the sample contradicts the claim that the mean net mass is at least 15\u202fkg')
   expect(one).toContain(
-    `What follows was computed anew from what was signed, with core ${CORE_VERSION}, which comes to the same words and figures.`,
+    `What follows was computed anew from what was signed, with core ${CORE_VERSION}, which comes to the same finding, word for word, by the same figures of the test.`,
   )
   expect(one).toContain('Claimed value 15\u202fkg.')
   expect(one).not.toMatch(/14\.[89]\u202fkg net|at least 14\.[89]/)

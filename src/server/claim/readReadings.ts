@@ -22,7 +22,7 @@ const askedSchema = z.strictObject({ of: z.optional(z.enum(['first', 'second', '
 export async function readReadings(
   claimId: string,
   parameters: URLSearchParams,
-): Promise<Outcome<Readonly<{ name: string; text: string }>>> {
+): Promise<Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>> {
   const asked = readInput(askedSchema, Object.fromEntries(parameters))
   if (!asked.ok) return asked
   const db = await database()
@@ -34,7 +34,12 @@ export async function readReadings(
   const { of = 'first' } = asked.value
   const list = lists.find((one) => (one.of ?? 'first') === of)
   if (!list) return failure(NO_READINGS)
-  return success({ name: `Readings of ${claimTitle(claim.draft)}.csv`, text: readingsCsv(list) })
+  const bytes = new TextEncoder().encode(readingsCsv(list))
+  return success({
+    name: `Readings of ${claimTitle(claim.draft)}.csv`,
+    type: 'text/csv; charset=utf-8',
+    bytes,
+  })
 }
 
 const NO_READINGS = {

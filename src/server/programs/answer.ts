@@ -37,6 +37,15 @@ export async function readBody(request: Request): Promise<Outcome<unknown>> {
   }
 }
 
+/** A file that was made whole, or why there is none. */
+export function answerWithFile(
+  made: Outcome<Readonly<{ name: string; type: string; bytes: Uint8Array }>>,
+): Response {
+  if (!made.ok) return answerWith(made)
+  const { name, type, bytes } = made.value
+  return download({ name, type, body: [bytes] })
+}
+
 /** A file to be kept, sent as it is made. */
 export function download(
   file: Readonly<{

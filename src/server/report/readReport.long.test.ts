@@ -77,7 +77,8 @@ test('a finding that there is not has no report', async () => {
 
 test('the readings of a claim are the file whose hash its report states', async () => {
   const { caseId, claimId } = await signedOfFile()
-  const { name, text } = valueOf(await readReadings(claimId, new URLSearchParams()))
+  const file = valueOf(await readReadings(claimId, new URLSearchParams()))
+  const [name, text] = [file.name, textOf(file)]
   expect(name).toMatch(/^Readings of Mean .*at least 13.*\.csv$/)
   expect(text).toBe('row,reading,measured,mark\n1,14.1,,\n3,14.2,,\n4,14,,\n5,14.3,,\n')
   const report = textOf(valueOf(await makeReport(caseId, asked)))

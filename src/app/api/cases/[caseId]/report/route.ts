@@ -1,4 +1,4 @@
-import { answerWith, download } from '@/server/programs/answer'
+import { answerWith, answerWithFile } from '@/server/programs/answer'
 import { makeReport, readReportQuestion } from '@/server/report/readReport'
 
 /** The report of a case as a file: `?format=pdf`, `docx`, `html` or `md`, with the options of the page that shows it. */
@@ -6,8 +6,5 @@ export async function GET(request: Request, { params }: Readonly<{ params: Promi
   const { caseId } = await params
   const asked = readReportQuestion(new URL(request.url).searchParams)
   if (!asked.ok) return answerWith(asked)
-  const made = await makeReport(caseId, asked.value, request.signal)
-  if (!made.ok) return answerWith(made)
-  const { name, type, bytes } = made.value
-  return download({ name, type, body: [bytes] })
+  return answerWithFile(await makeReport(caseId, asked.value, request.signal))
 }

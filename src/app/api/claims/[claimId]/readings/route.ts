@@ -1,11 +1,8 @@
-import { answerWith, download } from '@/server/programs/answer'
+import { answerWithFile } from '@/server/programs/answer'
 import { readReadings } from '@/server/claim/readReadings'
 
 /** The readings of a claim as the CSV file whose hash a report states: `?of=second` those of its second source. */
 export async function GET(request: Request, { params }: Readonly<{ params: Promise<{ claimId: string }> }>) {
   const { claimId } = await params
-  const read = await readReadings(claimId, new URL(request.url).searchParams)
-  if (!read.ok) return answerWith(read)
-  const { name, text } = read.value
-  return download({ name, type: 'text/csv; charset=utf-8', body: [new TextEncoder().encode(text)] })
+  return answerWithFile(await readReadings(claimId, new URL(request.url).searchParams))
 }

@@ -1,4 +1,4 @@
-import { answerWith, download } from '@/server/programs/answer'
+import { answerWith, answerWithFile } from '@/server/programs/answer'
 import { makeSignedReport, readReportQuestion } from '@/server/report/readReport'
 
 type Context = Readonly<{ params: Promise<{ claimId: string; number: string }> }>
@@ -7,8 +7,5 @@ type Context = Readonly<{ params: Promise<{ claimId: string; number: string }> }
 export async function GET(request: Request, { params }: Context) {
   const asked = readReportQuestion(new URL(request.url).searchParams)
   if (!asked.ok) return answerWith(asked)
-  const made = await makeSignedReport(await params, asked.value, request.signal)
-  if (!made.ok) return answerWith(made)
-  const { name, type, bytes } = made.value
-  return download({ name, type, body: [bytes] })
+  return answerWithFile(await makeSignedReport(await params, asked.value, request.signal))
 }
