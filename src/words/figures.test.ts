@@ -52,6 +52,7 @@ test.each([
   [1 + Number.EPSILON, 1, Number.EPSILON],
   [7, 7, 0],
   [5e-324, 0, 5e-324],
+  [1e14 + 1.25, 1e14, 1],
   [1e20 + 32_768, 1e20, 32_768],
 ])('between %p and %p lies %p, as it is subtracted by hand', (value, claimed, difference) => {
   expect(surelyDifferent(value - claimed, value, claimed)).toBe(difference)
