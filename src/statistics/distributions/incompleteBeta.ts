@@ -47,18 +47,16 @@ export function logBetaKernel({ a, b, x, y }: BetaPoint): number {
 
 /** The continued fraction f in I_x(a, b) = xᵃ yᵇ / (B(a, b) f), by the modified Lentz method. */
 function fraction({ a, b, x, y }: BetaPoint): number {
-  const partialDenominator = (m: number) =>
-    m +
-    // At m = 0 the term is 0, but a = 1 would make it 0/0.
-    (m === 0 ? 0 : (m * (b - m) * x) / (a + 2 * m - 1)) +
-    ((a + m) * (a * y - b * x + 1 + m * (1 + y))) / (a + 2 * m + 1)
-  let value = partialDenominator(0)
+  const n = a + b
+  const first = a * y - b * x + 1
+  const rise = 1 + y
+  let value = (a * first) / (a + 1)
   let c = value
   let d = 0
   for (let m = 1; m < MAX_TERMS; m += 1) {
     const odd = a + 2 * m - 1
-    const numerator = ((((a + m - 1) / odd) * (a + b + m - 1)) / odd) * m * (b - m) * x * x
-    const denominator = partialDenominator(m)
+    const numerator = ((((a + m - 1) / odd) * (n + m - 1)) / odd) * m * (b - m) * x * x
+    const denominator = m + (m * (b - m) * x) / odd + ((a + m) * (first + m * rise)) / (a + 2 * m + 1)
     d = 1 / (denominator + numerator * d)
     c = denominator + numerator / c
     const change = c * d

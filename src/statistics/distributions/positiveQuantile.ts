@@ -1,5 +1,9 @@
+import { memoized } from '../numeric/memoized'
 import { solveFalling } from '../numeric/newton'
 import type { Tail, Tails } from './tails'
+
+/** More points than a root takes. */
+const POINTS = 512
 
 /**
  * The quantile of a distribution on x > 0, from whichever tail is the smaller.
@@ -32,7 +36,8 @@ export function positiveQuantile(
   const isNear = probability <= 0.5
   const target = Math.log(isNear ? probability : 1 - probability)
   const isUpper = (tail === 'upper') === isNear
-  const logTail = (x: number) => (isUpper ? tails(x).logUpper : tails(x).logLower)
+  // The bracket, the step and its slope ask for the same points.
+  const logTail = memoized(POINTS, (x: number) => (isUpper ? tails(x).logUpper : tails(x).logLower))
   return solveFalling({
     value: (x) => (isUpper ? logTail(x) - target : target - logTail(x)),
     slope: (x) => -x * Math.exp(logDensity(x) - logTail(x)),

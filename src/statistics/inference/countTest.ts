@@ -3,7 +3,10 @@ import { firstWhole, lastWhole } from '../numeric/wholeSearch'
 import type { NamedDistribution } from '../distributions/named'
 import { type Ends, ends } from './interval'
 import { isAtOrBeyond, type PointQuestion, type PointTest } from './procedure'
-import { doubledSmaller, isWithin, type TailProbability } from './tailProbability'
+import { doubled, doubledSmaller, isWithin, type TailProbability } from './tailProbability'
+
+/** A tail below it is the smaller one, however the sums round. */
+const SURELY_SMALLER = 0.49
 
 /** The p-value of a count, by the alternative's own rule; rises to 1 at `centre` and falls again beyond it. */
 export type CountRule = Readonly<{
@@ -44,7 +47,12 @@ export function tailRule(
       return { min, max, centre: min, pValueOf: atLeast }
     case 'two-sided': {
       const isHalfBelow = (count: number) => (atMost(count).pValue ?? 0) >= 0.5
-      const pValueOf = (count: number) => doubledSmaller(atMost(count), atLeast(count))
+      const pValueOf = (count: number) => {
+        const below = atMost(count)
+        // The two are 1 or more together, so that the other need not be reckoned.
+        if ((below.pValue ?? 0) < SURELY_SMALLER) return doubled(below)
+        return doubledSmaller(below, atLeast(count))
+      }
       const pOf = (count: number) => pValueOf(count).pValue ?? 0
       const middle = Math.max(min + 1, firstWhole(isHalfBelow, min, max))
       return {

@@ -1,4 +1,5 @@
 import { type Tails } from '../distributions/tails'
+import { memoized } from '../numeric/memoized'
 import { logSum } from '../numeric/logSum'
 import { firstWhole, lastWhole } from '../numeric/wholeSearch'
 import type { Alternative } from './alternative'
@@ -24,6 +25,9 @@ export type ExactRules = Readonly<{
   observed: 'whole' | 'half'
 }>
 
+/** More counts than the search for a limit looks at. */
+const COUNTS = 512
+
 /** Outcomes count as no likelier than the observed one up to this share more: what rounding may add. */
 const LOG_SLACK = Math.log1p(1e-7)
 
@@ -44,7 +48,9 @@ export function exactRule(
 ): CountRule {
   if (alternative === 'two-sided' && rules.twoSidedRule === 'minimum-likelihood')
     return likelihoodRule(law, rules.observed)
-  const { min, max, tails, logMass } = law
+  const { min, max, logMass } = law
+  // The decision's limits are looked for from one count to the next.
+  const tails = memoized(COUNTS, law.tails)
   const shared = { alternative, min, max }
   if (rules.observed === 'whole') {
     return tailRule({

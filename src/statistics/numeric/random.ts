@@ -11,7 +11,7 @@
 export function randomWords(seed: number): (buffer: Uint32Array) => void {
   const state = stateFrom(seed)
   return (buffer) => {
-    let [a, b, c, d] = state
+    let [a, b, c, d] = [state[0]!, state[1]!, state[2]!, state[3]!]
     for (let i = 0; i < buffer.length; i += 1) {
       const product = Math.imul(b, 5)
       buffer[i] = Math.imul((product << 7) | (product >>> 25), 9)
@@ -30,7 +30,48 @@ export function randomWords(seed: number): (buffer: Uint32Array) => void {
   }
 }
 
-function stateFrom(seed: number): [number, number, number, number] {
+/**
+ * Sums of as many values as there are, drawn from them with replacement: one draw for each word of `randomWords`, which
+ * this does at once because the words need not be kept.
+ *
+ * @param values - fewer than 2³¹
+ * @returns makes the next sum, and that of the squares, in the order of the draws
+ * @example
+ * sumsOfDraws(Float64Array.of(1, 2), 1)().sum // 3
+ */
+export function sumsOfDraws(
+  values: Float64Array,
+  seed: number,
+): () => Readonly<{ sum: number; squares: number }> {
+  const state = stateFrom(seed)
+  return () => nextSums(state, values)
+}
+
+/** A function of its own, and the reading after the state's step: in another order the same takes three times as long. */
+function nextSums(state: Int32Array, values: Float64Array): Readonly<{ sum: number; squares: number }> {
+  const n = values.length
+  const step = n / 2 ** 32
+  let [a, b, c, d] = [state[0]!, state[1]!, state[2]!, state[3]!]
+  let [sum, squares] = [0, 0]
+  for (let i = 0; i < n; i += 1) {
+    const product = Math.imul(b, 5)
+    const word = Math.imul((product << 7) | (product >>> 25), 9)
+    const shifted = b << 9
+    c ^= a
+    d ^= b
+    b ^= c
+    a ^= d
+    c ^= shifted
+    d = (d << 11) | (d >>> 21)
+    const value = values[((word >>> 0) * step) | 0]!
+    sum += value
+    squares += value * value
+  }
+  state.set([a, b, c, d])
+  return { sum, squares }
+}
+
+function stateFrom(seed: number): Int32Array {
   // A seed beyond 32 bits has its upper half mixed in.
   let state = (seed ^ Math.imul(Math.floor(seed / 2 ** 32), 0x85ebca6b)) | 0
   const next = () => {
@@ -41,7 +82,7 @@ function stateFrom(seed: number): [number, number, number, number] {
     mixed = Math.imul(mixed, 0x735a2d97)
     return mixed ^ (mixed >>> 15)
   }
-  return [next(), next(), next(), next()]
+  return Int32Array.of(next(), next(), next(), next())
 }
 
 /**

@@ -1,4 +1,4 @@
-import { randomWords } from '../numeric/random'
+import { randomWords, sumsOfDraws } from '../numeric/random'
 
 /** So far, as a share of the readings or of the statistic, may sums in another order differ. */
 const ROUNDING = 1e-13
@@ -43,23 +43,14 @@ function resampleMoments(
   { count, seed, own }: Plan,
 ): Resamples {
   const n = centred.length
-  const step = n / 2 ** 32
-  const fill = randomWords(seed)
-  const words = new Uint32Array(n)
+  const drawn = sumsOfDraws(centred, seed)
   const largest = centred.reduce((max, value) => Math.max(max, Math.abs(value)), 0)
   const slack = ROUNDING * (statistic === 'mean' ? largest : own)
   const tied = (value: number) => (Math.abs(value - own) <= slack ? own : value)
   const statistics = new Float64Array(count)
   const studentized = new Float64Array(statistic === 'mean' ? count : 0)
   for (let b = 0; b < count; b += 1) {
-    fill(words)
-    let sum = 0
-    let squares = 0
-    for (let i = 0; i < n; i += 1) {
-      const value = centred[Math.floor(words[i]! * step)]!
-      sum += value
-      squares += value * value
-    }
+    const { sum, squares } = drawn()
     const variance = Math.max(0, squares - (sum * sum) / n) / (n - 1)
     if (statistic === 'mean') {
       const mean = tied(sum / n)
