@@ -1,7 +1,7 @@
 import { MAX_JWS } from '@/desk/signature'
 import { createHash } from 'node:crypto'
 import * as z from 'zod/mini'
-import { CASE_STATES, caseWordsSchema } from '@/desk/caseWords'
+import { CASE_STATES, caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
 import { claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { OUTCOMES } from '@/claims/finding'
 import { COLUMN_KINDS, EMPTY_SAMPLE, sampleDraftSchema } from '@/desk/sampleDraft'
@@ -31,13 +31,16 @@ function filled<Schema extends z.ZodMiniType>(schema: Schema, defaults: object) 
 export const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex')
 
 /** `case.json`: what the case is. */
-export const caseSchema = z.strictObject({
-  id: z.uuid(),
-  ...caseWordsSchema.shape,
-  state: z.enum(CASE_STATES),
-  createdAt: instant,
-  updatedAt: instant,
-})
+export const caseSchema = filled(
+  z.strictObject({
+    id: z.uuid(),
+    ...caseWordsSchema.shape,
+    state: z.enum(CASE_STATES),
+    createdAt: instant,
+    updatedAt: instant,
+  }),
+  EMPTY_CASE,
+)
 export type ContentCase = Readonly<z.infer<typeof caseSchema>>
 
 /** `claims/NN.json`: a claim as it was typed. */

@@ -41,6 +41,7 @@ report writes the report of a case file, the same that the application gives:
   --parts cover,summary,...  only these parts
   --decimals 3               of every figure
   --numbers "1 234,5"        how numbers are written (else 1,234.5)
+  --unstated named           say what is not stated of the case and its samples (else left out)
 
 verify says whether a case file, or a trail by itself, is as it was written, and who signed its
 findings, with which key, and over what; and who sealed its trail when.
@@ -82,6 +83,7 @@ const OPTIONS = {
   parts: text,
   decimals: text,
   numbers: text,
+  unstated: text,
   keys: text,
   authority: text,
 } as const

@@ -19,6 +19,7 @@ export type ReportStated = Readonly<{
   parts?: string | undefined
   decimals?: string | undefined
   numbers?: string | undefined
+  unstated?: string | undefined
 }>
 
 /** The bundle lies in a folder of the checkout, beside which its packages are. */
@@ -36,11 +37,12 @@ export async function writeReport(
 ): Promise<Outcome<Readonly<{ output: string; lacking: string }>>> {
   const format = formatOf(stated)
   if (!format.ok) return format
-  const { parts, decimals, numbers } = stated
+  const { parts, decimals, numbers, unstated } = stated
   const options = reportOptionsSchema.safeParse({
     ...(parts === undefined ? {} : { parts: parts.split(',').map((part) => part.trim()) }),
     ...(decimals === undefined ? {} : { decimals: Number(decimals) }),
     ...(numbers === undefined ? {} : { language: LANGUAGES[numbers] ?? numbers }),
+    ...(unstated === undefined ? {} : { unstated }),
   })
   if (!options.success) return failure(wrongOption(options.error.issues[0]?.path[0]))
   const read = await readCaseFile(await readWhole(file))
@@ -86,6 +88,7 @@ function wrongOption(name: PropertyKey | undefined) {
   const needed: Readonly<Record<string, string>> = {
     parts: `--parts takes some of these, with commas between: ${PARTS.join(', ')}.`,
     decimals: '--decimals takes a whole number from 0 to 12.',
+    unstated: '--unstated takes named, or left-out.',
     language: '--numbers takes "1,234.5" (or point) or "1 234,5" (or comma).',
   }
   const message = needed[String(name)] ?? 'The options of the report could not be read.'

@@ -1,10 +1,10 @@
 import 'server-only'
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import type { Connection } from './connection'
-import { controlPlans, instruments } from './schema'
+import { controlPlans, instruments, office } from './schema'
 
 /** The registers of an office: a row for each change of an entry, none of them ever changed. */
-const REGISTERS = { instruments, 'control-plans': controlPlans } as const
+const REGISTERS = { instruments, 'control-plans': controlPlans, office } as const
 type Registers = typeof REGISTERS
 export type RegisterName = keyof Registers
 type WordsOf<Name extends RegisterName> = Registers[Name]['$inferSelect']['words']

@@ -16,6 +16,7 @@ export const TABLES = [
   'seals',
   'instruments',
   'control_plans',
+  'office',
 ] as const
 export type TableName = (typeof TABLES)[number]
 

@@ -6,8 +6,9 @@ export type CaseState = (typeof CASE_STATES)[number]
 
 const line = storedText(500)
 const NOTES_LENGTH = 20_000
+export const OFFICE_LENGTH = 2000
 
-/** What a case is called and about, who has to do with it and when: texts as a person typed them. */
+/** What a case is called and about, who has to do with it and when, and for whom its report is: texts as a person typed them. */
 export const caseWordsSchema = z.strictObject({
   reference: storedText(100),
   subject: line,
@@ -17,6 +18,12 @@ export const caseWordsSchema = z.strictObject({
   openedOn: line,
   dueOn: line,
   closedOn: line,
+  /** The office that answers for the report: its name and its address, in lines. */
+  office: storedText(OFFICE_LENGTH),
+  /** Who asked for it, or what it was made for. */
+  occasion: line,
+  /** The name and the function of whoever authorises the report. */
+  authorisedBy: line,
 })
 
 export type CaseWords = z.infer<typeof caseWordsSchema>
@@ -30,12 +37,19 @@ export const EMPTY_CASE: CaseWords = {
   openedOn: '',
   dueOn: '',
   closedOn: '',
+  office: '',
+  occasion: '',
+  authorisedBy: '',
 }
 
 /** The words of a case among everything else that is known of it. */
 export function caseWordsOf(known: CaseWords): CaseWords {
   const { reference, subject, party, people, notes, openedOn, dueOn, closedOn } = known
-  return { reference, subject, party, people, notes, openedOn, dueOn, closedOn }
+  const { office, occasion, authorisedBy } = known
+  return {
+    ...{ reference, subject, party, people, notes, openedOn, dueOn, closedOn },
+    ...{ office, occasion, authorisedBy },
+  }
 }
 
 /** What of a case is discarded, or taken up again. */

@@ -15,6 +15,8 @@ export const instrumentSchema = z.strictObject({
   coverageFactor: words,
   uncertaintyDegrees: words,
   readingUncertainty: words,
+  /** The certificate, and what its values are traceable to. */
+  traceability: words,
   /** No sample takes it any more. */
   isRetired: z.boolean(),
 })
@@ -24,15 +26,16 @@ export type RegisteredInstrument = Instrument & Readonly<{ id: string; changedBy
 export const EMPTY_INSTRUMENT: Instrument = {
   ...{ name: '', resolution: '', calibratedOn: '', calibrationDue: '' },
   ...{ uncertainty: '', coverageFactor: '', uncertaintyDegrees: '', readingUncertainty: '' },
+  traceability: '',
   isRetired: false,
 }
 
 /** What a sample takes over of an instrument that it was measured with. */
 export function ofInstrument(instrument: Instrument): Partial<SampleDraft> {
   const { name, resolution, calibratedOn, calibrationDue } = instrument
-  const { uncertainty, coverageFactor, uncertaintyDegrees, readingUncertainty } = instrument
+  const { uncertainty, coverageFactor, uncertaintyDegrees, readingUncertainty, traceability } = instrument
   return {
     ...{ instrument: name, resolution, calibratedOn, calibrationDue },
-    ...{ uncertainty, coverageFactor, uncertaintyDegrees, readingUncertainty },
+    ...{ uncertainty, coverageFactor, uncertaintyDegrees, readingUncertainty, traceability },
   }
 }

@@ -90,6 +90,17 @@ export const sampleDraftSchema = z.strictObject({
   drawnWhen: words,
   drawnWhere: words,
   drawnBy: words,
+  /** When the items came in, and in what condition. */
+  receivedOn: words,
+  itemsCondition: words,
+  measuredOn: words,
+  measuredWhere: words,
+  environment: words,
+  /** What was measured by, with its edition, and in what it was departed from. */
+  procedure: words,
+  deviations: words,
+  /** What of the readings others made, and who. */
+  fromOthers: words,
   lot: words,
   lotSize: words,
   instrument: words,
@@ -102,6 +113,8 @@ export const sampleDraftSchema = z.strictObject({
   uncertaintyDegrees: words,
   /** The standard uncertainty of one reading by itself. */
   readingUncertainty: words,
+  /** The certificate, and what its values are traceable to. */
+  traceability: words,
   /** Kept, but part of nothing any more; it can be taken up again. */
   isDiscarded: z.boolean(),
 })
@@ -136,6 +149,14 @@ export const EMPTY_SAMPLE: SampleDraft = {
   drawnWhen: '',
   drawnWhere: '',
   drawnBy: '',
+  receivedOn: '',
+  itemsCondition: '',
+  measuredOn: '',
+  measuredWhere: '',
+  environment: '',
+  procedure: '',
+  deviations: '',
+  fromOthers: '',
   lot: '',
   lotSize: '',
   instrument: '',
@@ -146,6 +167,7 @@ export const EMPTY_SAMPLE: SampleDraft = {
   coverageFactor: '',
   uncertaintyDegrees: '',
   readingUncertainty: '',
+  traceability: '',
   isDiscarded: false,
 }
 

@@ -64,13 +64,20 @@ export function readMeasurement(sample: SampleDraft, draft: Draft, unit: string)
 /** Without the unit that stands at it. */
 const numberIn = (text: string): string => unitAt(text.trim())?.number ?? text
 
-function daysOf({ calibratedOn, calibrationDue, drawnWhen }: SampleDraft) {
+/** When a sample was measured, as it is typed: when it was drawn, where no other day is stated. */
+export const measuredWhen = ({ measuredOn, drawnWhen }: SampleDraft): string =>
+  measuredOn.trim() === '' ? drawnWhen : measuredOn
+
+function daysOf(sample: SampleDraft) {
+  const { calibratedOn, calibrationDue } = sample
   const day = (text: string, which: 'first' | 'last') => {
     const read = readDay(text)
     return read?.ok ? dateText(read[which]) : undefined
   }
   const days = { calibratedOn: day(calibratedOn, 'first'), calibrationDue: day(calibrationDue, 'last') }
-  return days.calibratedOn || days.calibrationDue ? { ...days, measuredOn: day(drawnWhen, 'last') } : {}
+  return days.calibratedOn || days.calibrationDue
+    ? { ...days, measuredOn: day(measuredWhen(sample), 'last') }
+    : {}
 }
 
 function missingFor(

@@ -56,18 +56,22 @@ export function claimParts(
   if (control)
     return [
       head,
-      ...part('sample', 'Sample', sampleBlocks(study, write)),
+      ...part('sample', 'Sample', sampleBlocks(study, write, options.unstated)),
       ...part('conditions', 'Conditions', conditionBlocks(study, control.result.conditions, write)),
       ...part('pictures', 'Pictures', packsBlocks(control, write)),
       ...part('test', 'Criteria', criteriaBlocks(study, control, write)),
       ...many,
     ]
   if (!checked)
-    return [head, ...many, ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write)) : [])]
+    return [
+      head,
+      ...many,
+      ...(study.census ? part('sample', 'Sample', sampleBlocks(study, write, options.unstated)) : []),
+    ]
   return [
     head,
     ...part('hypotheses', 'Hypotheses', hypothesisBlocks(checked, write)),
-    ...part('sample', 'Sample', sampleBlocks(study, write)),
+    ...part('sample', 'Sample', sampleBlocks(study, write, options.unstated)),
     ...part('conditions', 'Conditions', conditionBlocks(study, checked.result.conditions, write)),
     ...part('pictures', 'Pictures', pictureBlocks(study, checked, write)),
     ...part('test', 'Test', testBlocks(study, checked, write)),

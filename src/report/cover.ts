@@ -1,5 +1,6 @@
 import type { CaseContent } from '@/casefile/content'
 import type { RecordVerdict } from '@/casefile/verdict'
+import type { Unstated } from '@/desk/reportOptions'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { instantWords } from '@/words/en/trailWords'
 import { formatCount } from '@/words/figures'
@@ -28,20 +29,33 @@ export const asOfWords = ({ case: { updatedAt }, head }: CaseContent, write: Wri
 export const reportNumber = (reference: string, hash: string): string =>
   [reference.trim(), hash.slice(0, 8).toUpperCase()].filter(Boolean).join('-')
 
-/** Who the case is about and who works on it. */
-export const partiesOf = ({ case: known }: CaseContent): readonly Row[] => [
-  ['Reference', known.reference],
-  ['Subject', known.subject],
-  ['Trader who makes the claims', known.party],
-  ['Officers', known.people],
-]
+/** What can be stated, as it is wanted: without what is not, or with that it is not. */
+export const asStated = (rows: readonly Row[], unstated: Unstated): readonly Row[] =>
+  unstated === 'named'
+    ? rows.map(([name, value]) => [name, value.trim() === '' ? 'not stated' : value])
+    : rows.filter(([, value]) => value.trim() !== '')
+
+/** Who answers for a report and for whom it is, whom the case is about and who works on it. */
+export const partiesOf = ({ case: known }: CaseContent, unstated: Unstated): readonly Row[] =>
+  asStated(
+    [
+      ['Office', known.office],
+      ['Customer or occasion', known.occasion],
+      ['Authorised by', known.authorisedBy],
+      ['Reference', known.reference],
+      ['Subject', known.subject],
+      ['Trader who makes the claims', known.party],
+      ['Officers', known.people],
+    ],
+    unstated,
+  )
 
 /** The rows of a case report's cover. */
-export function caseRows(content: CaseContent, asOf: string): readonly Row[] {
+export function caseRows(content: CaseContent, asOf: string, unstated: Unstated): readonly Row[] {
   const { case: known, claims, samples, head } = content
   return [
     ['Number of this report', reportNumber(known.reference, head.hash)],
-    ...partiesOf(content),
+    ...partiesOf(content, unstated),
     ['Opened', known.openedOn],
     ['Due', known.dueOn],
     ['Closed', known.closedOn],
@@ -63,9 +77,7 @@ export function coverPart(
 ): Part {
   if (!cover) return { id: 'cover', title, level: 1, blocks: [] }
   const { what, rows } = cover
-  const stated = [...rows, ['Computed with', `core ${CORE_VERSION}`] as const].filter(
-    ([, value]) => value.trim() !== '',
-  )
+  const stated = asStated([...rows, ['Computed with', `core ${CORE_VERSION}`]], 'left-out')
   const blocks: readonly Block[] = [
     { is: 'paragraph', text: what, look: 'quiet' },
     { is: 'facts', label: 'Case', rows: stated },
@@ -80,3 +92,17 @@ export function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
   const items = [...breaks.map(({ message }) => message), ...notes]
   return [{ id: 'record', title, level: 2, blocks: [{ is: 'list', items }] }]
 }
+
+/** The last part: how far the results reach, and that nothing follows. */
+export const endPart = (number: string): Part => ({
+  id: 'end',
+  title: 'End',
+  level: 2,
+  blocks: [
+    {
+      is: 'paragraph',
+      text: 'The results relate only to the items that were sampled and tested, as they are described. What a finding says of more than these rests on how they were drawn. Remarks are the opinion of those who wrote or signed them.',
+    },
+    { is: 'paragraph', text: `End of report ${number}.` },
+  ],
+})

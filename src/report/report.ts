@@ -6,7 +6,7 @@ import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { appendices } from './appendices'
 import { claimParts } from './claimParts'
-import { asOfWords, caseRows, coverPart, recordPart, titleOf } from './cover'
+import { asOfWords, caseRows, coverPart, endPart, recordPart, reportNumber, titleOf } from './cover'
 import type { Report } from './document/document'
 import { writerFor } from './language'
 import { studyClaims } from './study'
@@ -44,13 +44,16 @@ export async function reportOf(
     parts: [
       coverPart(
         title,
-        has('cover') ? { what: 'Report of findings', rows: caseRows(content, asOf) } : undefined,
+        has('cover')
+          ? { what: 'Report of findings', rows: caseRows(content, asOf, options.unstated) }
+          : undefined,
       ),
       ...recordPart(record),
       ...(has('summary') ? [summaryPart(studies, write)] : []),
       ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
       ...(await appendices(content, studies, options, write)),
+      endPart(reportNumber(content.case.reference, content.head.hash)),
     ],
   }
 }

@@ -8,6 +8,8 @@ import { formatCount, formatReading, withUnit } from '@/words/figures'
 import { madeWords } from '@/words/en/madeWords'
 import { keptWords } from '@/words/en/rowConditionWords'
 import { columnFor } from '@/intake/takenFrom'
+import type { Unstated } from '@/desk/reportOptions'
+import { asStated, type Row } from './cover'
 import type { Block } from './document/document'
 import type { Writer } from './language'
 import type { ClaimStudy } from './study'
@@ -29,7 +31,7 @@ const KIND_WORDS = {
 const MAX_LISTED = 200
 
 /** The samples that a claim is held against: where they come from, and what of them was taken. */
-export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[] {
+export function sampleBlocks(study: ClaimStudy, write: Writer, unstated: Unstated): readonly Block[] {
   const { samples, claim } = study
   const isOfTwo = takesTwo(claim.draft)
   const origins = samples.map((sample, at): Block => {
@@ -37,12 +39,12 @@ export function sampleBlocks(study: ClaimStudy, write: Writer): readonly Block[]
       isOfTwo && samples.length > 1
         ? `, ${isControlled(claim.draft) ? (at === 0 ? 'packs' : 'empty packs') : SOURCE_WORDS[at === 0 ? 'first' : 'second']}`
         : ''
-    return { is: 'facts', label: `Sample${source}`, rows: originOf(sample, write) }
+    return { is: 'facts', label: `Sample${source}`, rows: originOf(sample, write, unstated) }
   })
   return [...origins, ...takenBlocks(study, write)]
 }
 
-function originOf({ draft, file }: ContentSample, write: Writer): readonly (readonly [string, string])[] {
+function originOf({ draft, file }: ContentSample, write: Writer, unstated: Unstated): readonly Row[] {
   return [
     ['Sample', draft.name || file?.fileName || 'without a name'],
     ['Kind of evidence', KIND_WORDS[draft.kind]],
@@ -55,8 +57,9 @@ function originOf({ draft, file }: ContentSample, write: Writer): readonly (read
           ['SHA-256 of the file', file.fileSha256],
         ] as const)
       : []),
-    ...PROVENANCE_FIELDS.filter(([field]) => draft[field].trim() !== '').map(
-      ([field, name]) => [name, draft[field]] as const,
+    ...asStated(
+      PROVENANCE_FIELDS.map(([field, name]) => [name, draft[field]]),
+      unstated,
     ),
     ...draft.made.map((made) => ['Column made', write(madeWords(made))] as const),
     ...groupRows(draft),

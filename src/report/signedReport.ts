@@ -8,7 +8,7 @@ import {
 } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
 import { signedIn } from '@/casefile/signedText'
-import type { ReportOptions } from '@/desk/reportOptions'
+import type { ReportOptions, Unstated } from '@/desk/reportOptions'
 import { changeBetween } from '@/desk/trail/change'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import { askedOf } from '@/intake/readDraft'
@@ -18,7 +18,16 @@ import { changeLines } from '@/words/en/trailWords'
 import { formatCount } from '@/words/figures'
 import { appendices } from './appendices'
 import { claimParts } from './claimParts'
-import { asOfWords, coverPart, partiesOf, recordPart, reportNumber, type Row, titleOf } from './cover'
+import {
+  asOfWords,
+  coverPart,
+  endPart,
+  partiesOf,
+  recordPart,
+  reportNumber,
+  type Row,
+  titleOf,
+} from './cover'
 import type { Block, Part, Report } from './document/document'
 import { oneSigned } from './findingBlocks'
 import { type Writer, writerFor } from './language'
@@ -60,7 +69,7 @@ export async function signedReportOf(
   const title = `${titleOf(whole.case)}: signed finding ${finding.number} of claim ${number}`
   const how = await signedHow(finding, keys)
   const own = { ...finding, signedHow: how, isCurrent: true }
-  const rows = rowsOf(whole, finding, how, asOfWords(whole, write))
+  const rows = rowsOf(whole, finding, { how, asOf: asOfWords(whole, write), unstated: options.unstated })
   const body: readonly Part[] = study
     ? [
         ...claimParts({ ...study, number }, options, write, oneSigned(study, own, write)),
@@ -91,6 +100,7 @@ export async function signedReportOf(
         blocks: await standing(whole, finding, write),
       },
       ...body,
+      endPart(reportNumber(whole.case.reference, finding.fingerprint)),
     ],
   }
 }
@@ -132,7 +142,11 @@ function asSigned(whole: CaseContent, finding: ContentFinding, { claim, samples 
   }
 }
 
-function rowsOf(whole: CaseContent, finding: ContentFinding, how: string, asOf: string): readonly Row[] {
+function rowsOf(
+  whole: CaseContent,
+  finding: ContentFinding,
+  { how, asOf, unstated }: Readonly<{ how: string; asOf: string; unstated: Unstated }>,
+): readonly Row[] {
   const { reference } = whole.case
   const entry = entryOf(whole, finding)
   return [
@@ -140,7 +154,7 @@ function rowsOf(whole: CaseContent, finding: ContentFinding, how: string, asOf: 
     ['Signed', `by ${finding.signedBy} ${signedOnWords(finding)}, ${how}`],
     ['Entry of the trail', entry === 0 ? '' : `${entry}, with the hash ${whole.trail[entry - 1]!.hash}`],
     ['Fingerprint of what was signed', finding.fingerprint],
-    ...partiesOf(whole),
+    ...partiesOf(whole, unstated),
     ['Made from the case', asOf],
   ]
 }

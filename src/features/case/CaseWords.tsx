@@ -2,30 +2,16 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useCallback, useRef, useState } from 'react'
-import type { CaseState, CaseWords as Words } from '@/desk/caseWords'
+import { type CaseState, type CaseWords as Words, OFFICE_LENGTH } from '@/desk/caseWords'
 import { InlineDay } from '@/ui/InlineDay'
 import { InlineText } from '@/ui/inline/InlineText'
+import { TextArea } from '@/ui/TextBox'
 import { officerHere } from '@/ui/officer'
 import { putOutcome } from '@/ui/saving/fetchOutcome'
 import { SaveLine } from '@/ui/saving/SaveLine'
 import type { Saved } from '@/ui/saving/Keeper'
 import { useKeeper } from '@/ui/saving/useKeeper'
 
-const Area = chakra('textarea', {
-  base: {
-    display: 'block',
-    width: '100%',
-    minHeight: '54px',
-    color: 'ink',
-    padding: '6px 8px',
-    border: '1px solid',
-    borderColor: 'edge',
-    borderRadius: 'md',
-    bg: 'surface',
-    resize: 'vertical',
-    fieldSizing: 'content',
-  },
-})
 const Label = chakra('label', { base: { display: 'block', marginTop: '12px', color: 'quiet' } })
 
 const STATE_SENTENCE: Readonly<Record<CaseState, string>> = {
@@ -89,12 +75,26 @@ export function CaseWords({
       </Box>
       <Label>
         People
-        <Area maxLength={20_000} {...area('people')} />
+        <TextArea maxLength={20_000} {...area('people')} />
       </Label>
       <Label>
         Notes
-        <Area maxLength={20_000} {...area('notes')} />
+        <TextArea maxLength={20_000} {...area('notes')} />
       </Label>
+      <Label>
+        Office that answers for the report, with its address
+        <TextArea maxLength={OFFICE_LENGTH} {...area('office')} />
+      </Label>
+      <Box lineHeight="1.9" marginTop="6px">
+        Made for{' '}
+        <InlineText
+          label="Customer or occasion"
+          placeholder="a customer, or an occasion"
+          {...field('occasion')}
+        />
+        ; the report is authorised by{' '}
+        <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
+      </Box>
       <SaveLine state={saving} />
     </Box>
   )

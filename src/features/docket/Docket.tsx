@@ -63,6 +63,9 @@ export function Docket({
         <TextLink href="/keys" color="quiet">
           Keys
         </TextLink>
+        <TextLink href="/office" color="quiet">
+          Office
+        </TextLink>
         <CaseFileButton />
         <ButtonLink href="/cases/new">Open a case</ButtonLink>
       </Flex>

@@ -75,6 +75,9 @@ export function Welcome({ demoCases }: Readonly<{ demoCases: number }>) {
           <TextLink href="/keys" color="quiet">
             Keys
           </TextLink>
+          <TextLink href="/office" color="quiet">
+            Office
+          </TextLink>
         </Flex>
       </Grid>
     </Main>

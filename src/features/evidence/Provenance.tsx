@@ -2,11 +2,12 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { calibratedLate } from '@/intake/reading/day'
+import { measuredWhen } from '@/intake/readMeasurement'
 import { readLotSize } from '@/intake/readEvidence'
 import { InlineDay } from '@/ui/InlineDay'
 import { ProblemLines } from '@/ui/ProblemLines'
 import { formatCount } from '@/words/figures'
-import { PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
+import { FOR_A_TEST_REPORT, PROVENANCE_DAYS, PROVENANCE_FIELDS } from '@/words/en/provenanceWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { InlineText } from '@/ui/inline/InlineText'
 import { useSample } from '@/ui/sample/SampleProvider'
@@ -23,94 +24,104 @@ const INDEPENDENT_WORDS = {
   independent: 'one by one',
   'not-independent': 'in groups (by pallet, batch, day, instrument)',
 } as const
-const DAYS: readonly string[] = ['drawnWhen', 'calibratedOn', 'calibrationDue']
+type Field = (typeof PROVENANCE_FIELDS)[number]
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
 
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
-  const { id, draft, setField, setFields, file } = useSample()
-  const late = calibratedLate(draft.calibratedOn, draft.drawnWhen)
-  const lotProblems = readLotSize(draft).problems
+  const { id, draft, setField, file } = useSample()
+  const isForReport = ([field]: Field) => FOR_A_TEST_REPORT.includes(field)
+  const forReport = PROVENANCE_FIELDS.filter(isForReport)
   return (
-    <List aria-label="Where the sample comes from">
-      {file && (
-        <>
-          <dt>File</dt>
-          <dd>
-            {file.fileName}, {formatCount(file.fileBytes)} bytes{' '}
-            <chakra.a href={`/api/samples/${id}/file`} color="accent">
-              As it was handed in
-            </chakra.a>
-          </dd>
-          <dt>SHA-256</dt>
-          <chakra.dd fontFamily="mono" fontSize="12px" wordBreak="break-all">
-            {file.fileSha256}
-          </chakra.dd>
-        </>
-      )}
-      <dt>Drawn</dt>
-      <dd>
-        <InlineChoice
-          label="Whether at random"
-          value={draft.drawnAtRandom}
-          words={RANDOM_WORDS}
-          onChange={(drawnAtRandom) => setField('drawnAtRandom', drawnAtRandom)}
-        />
-      </dd>
-      <dt>Taken</dt>
-      <dd>
-        <InlineChoice
-          label="Whether one by one or in groups"
-          value={draft.takenIndependently}
-          words={INDEPENDENT_WORDS}
-          onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
-        />
-      </dd>
-      <dt>Belonging together</dt>
-      <dd>
-        <GroupsFields />
-      </dd>
-      <dt>Measured with</dt>
-      <dd>
-        <InstrumentChoice />
-      </dd>
-      {PROVENANCE_FIELDS.map(([field, name, example]) => (
-        <Entry key={field} name={name}>
-          {DAYS.includes(field) ? (
-            <InlineDay
-              label={name}
-              value={draft[field]}
-              placeholder={example}
-              onChange={(value) => setField(field, value)}
-            />
-          ) : (
-            <InlineText
-              label={name}
-              value={draft[field]}
-              placeholder={example}
-              isInvalid={field === 'lotSize' && lotProblems.length > 0}
-              onChange={(value) => setField(field, value)}
-            />
-          )}
-          {field === 'lotSize' && <ProblemLines problems={lotProblems} onWrite={setFields} />}
-          {field === 'calibratedOn' && late && (
-            <Box role="alert" color="warning">
-              {late}
-            </Box>
-          )}
-        </Entry>
-      ))}
-    </List>
+    <>
+      <List aria-label="Where the sample comes from">
+        {file && (
+          <>
+            <dt>File</dt>
+            <dd>
+              {file.fileName}, {formatCount(file.fileBytes)} bytes{' '}
+              <chakra.a href={`/api/samples/${id}/file`} color="accent">
+                As it was handed in
+              </chakra.a>
+            </dd>
+            <dt>SHA-256</dt>
+            <chakra.dd fontFamily="mono" fontSize="12px" wordBreak="break-all">
+              {file.fileSha256}
+            </chakra.dd>
+          </>
+        )}
+        <dt>Drawn</dt>
+        <dd>
+          <InlineChoice
+            label="Whether at random"
+            value={draft.drawnAtRandom}
+            words={RANDOM_WORDS}
+            onChange={(drawnAtRandom) => setField('drawnAtRandom', drawnAtRandom)}
+          />
+        </dd>
+        <dt>Taken</dt>
+        <dd>
+          <InlineChoice
+            label="Whether one by one or in groups"
+            value={draft.takenIndependently}
+            words={INDEPENDENT_WORDS}
+            onChange={(takenIndependently) => setField('takenIndependently', takenIndependently)}
+          />
+        </dd>
+        <dt>Belonging together</dt>
+        <dd>
+          <GroupsFields />
+        </dd>
+        <dt>Measured with</dt>
+        <dd>
+          <InstrumentChoice />
+        </dd>
+        {PROVENANCE_FIELDS.filter((field) => !isForReport(field)).map((field) => (
+          <Entry key={field[0]} field={field} />
+        ))}
+      </List>
+      <chakra.details marginTop="10px" open={forReport.some(([field]) => draft[field] !== '') || undefined}>
+        <chakra.summary cursor="pointer" color="quiet">
+          What else a test report states
+        </chakra.summary>
+        <List aria-label="What else a test report states" marginTop="6px">
+          {forReport.map((field) => (
+            <Entry key={field[0]} field={field} />
+          ))}
+        </List>
+      </chakra.details>
+    </>
   )
 }
 
-function Entry({ name, children }: Readonly<{ name: string; children: React.ReactNode }>) {
+function Entry({ field: [field, name, example] }: Readonly<{ field: Field }>) {
+  const { draft, setField, setFields } = useSample()
+  const late = calibratedLate(draft.calibratedOn, measuredWhen(draft))
+  const lotProblems = readLotSize(draft).problems
+  const shared = {
+    label: name,
+    value: draft[field],
+    placeholder: example,
+    onChange: (value: string) => setField(field, value),
+  }
   return (
     <>
       <dt>{name}</dt>
-      <dd>{children}</dd>
+      <dd>
+        {PROVENANCE_DAYS.includes(field) ? (
+          <InlineDay {...shared} />
+        ) : (
+          <InlineText {...shared} isInvalid={field === 'lotSize' && lotProblems.length > 0} />
+        )}
+        {field === 'lotSize' && <ProblemLines problems={lotProblems} onWrite={setFields} />}
+        {field === 'calibratedOn' && late && (
+          <Box role="alert" color="warning">
+            {late}
+          </Box>
+        )}
+      </dd>
     </>
   )
 }

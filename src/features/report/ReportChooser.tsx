@@ -4,7 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useTransition } from 'react'
 import { FORMATS, PARTS, queryOf, type ReportOptions } from '@/desk/reportOptions'
-import { FORMAT_WORDS, LANGUAGE_WORDS, PART_WORDS } from '@/words/en/reportWords'
+import { FORMAT_WORDS, LANGUAGE_WORDS, PART_WORDS, UNSTATED_WORDS } from '@/words/en/reportWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 
 const OWN = 'own'
@@ -32,7 +32,7 @@ export function ReportChooser({ caseId, options }: Readonly<{ caseId: string; op
     start(() =>
       router.replace(`/cases/${caseId}/report${queryOf({ ...options, ...changed })}`, { scroll: false }),
     )
-  const { parts, decimals, language } = options
+  const { parts, decimals, language, unstated } = options
   const query = queryOf(options)
   const { decimals: _, ...withoutDecimals } = options
   return (
@@ -71,6 +71,13 @@ export function ReportChooser({ caseId, options }: Readonly<{ caseId: string; op
           value={language}
           words={LANGUAGE_WORDS}
           onChange={(chosen) => show({ language: chosen })}
+        />
+        ; what is not stated is{' '}
+        <InlineChoice
+          label="What is not stated"
+          value={unstated}
+          words={UNSTATED_WORDS}
+          onChange={(chosen) => show({ unstated: chosen })}
         />
         .
       </Box>

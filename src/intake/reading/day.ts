@@ -35,9 +35,9 @@ export function readDay(text: string): DayReading | undefined {
   return { ok: true, first: Math.floor(first[0]!), last: Math.floor(last[0]!) }
 }
 
-/** That an instrument was calibrated only after what was measured with it was drawn; undefined where it was not, or no day is known. */
-export function calibratedLate(calibratedOn: string, drawnWhen: string): string | undefined {
-  const [calibrated, drawn] = [readDay(calibratedOn), readDay(drawnWhen)]
-  if (!calibrated?.ok || !drawn?.ok || calibrated.first <= drawn.last) return undefined
-  return `The instrument was last calibrated on ${dateText(calibrated.first)}, after the sample was drawn on ${dateText(drawn.last)}: say which calibration the readings rest on.`
+/** That an instrument was calibrated only after it was measured with; undefined where it was not, or no day is known. */
+export function calibratedLate(calibratedOn: string, measuredWhen: string): string | undefined {
+  const [calibrated, measured] = [readDay(calibratedOn), readDay(measuredWhen)]
+  if (!calibrated?.ok || !measured?.ok || calibrated.first <= measured.last) return undefined
+  return `The instrument was last calibrated on ${dateText(calibrated.first)}, after the sample was measured on ${dateText(measured.last)}: say which calibration the readings rest on.`
 }

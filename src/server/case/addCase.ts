@@ -6,15 +6,19 @@ import type { Connection } from '@/data/client'
 import { calendarDay } from '@/intake/reading/date'
 import type { Doer } from '../doer'
 import { newIdentifier } from '../identifier'
+import { officeNow } from '../office/office'
 import { record } from '../record'
 
-/** Adds a case that is opened today, with what is known of it. */
-export const addCaseToday = (
+/** Adds a case that is opened today, with what is known of it, and what the office says of itself. */
+export const addCaseToday = async (
   db: Connection,
   known: Partial<CaseWords>,
   doer: Doer,
   detail = '',
-): Promise<string> => addCase(db, { ...EMPTY_CASE, openedOn: calendarDay(doer.now), ...known }, doer, detail)
+): Promise<string> => {
+  const today = { ...(await officeNow(db)), openedOn: calendarDay(doer.now) }
+  return addCase(db, { ...EMPTY_CASE, ...today, ...known }, doer, detail)
+}
 
 /** Adds a case, open, with nothing in it yet. */
 export async function addCase(

@@ -53,7 +53,8 @@ function emptied({
   drawnHow,
   instrument,
   resolution,
+  procedure,
 }: SampleDraft): SampleDraft {
-  const shape = { name, columns, decimalMark, drawnHow, instrument, resolution }
+  const shape = { name, columns, decimalMark, drawnHow, instrument, resolution, procedure }
   return { ...EMPTY_SAMPLE, ...shape, kind: kind === 'file' ? 'typed' : kind }
 }

@@ -120,7 +120,7 @@ async function prepared<T>(
     if (inputFingerprint !== signature.inputFingerprint) return failure(NOT_WHAT_IS_STORED)
     const samples = await samplesOf(transaction, draft)
     const early = samples
-      .map((sample) => beforeSampling(signature.signedOn, sample.draft.drawnWhen))
+      .map((sample) => beforeSampling(signature.signedOn, sample.draft))
       .find((one) => one !== undefined)
     if (early) return failure(early)
     const signed = canonicalJson({

@@ -2,6 +2,7 @@ import 'server-only'
 import { readFindingStatement, signatureOf } from '@/casefile/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { type HeldCase, notBefore } from '@/data/trailRepository'
+import type { SampleDraft } from '@/desk/sampleDraft'
 import type { FindingStatement, Signature } from '@/desk/signature'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
 import { dateText, readDate } from '@/intake/reading/date'
@@ -74,12 +75,16 @@ export function signerProblem(
   )
 }
 
-/** That a finding is signed on a day before its sample was drawn, where the day of that is stated. */
-export function beforeSampling(signedOn: string, drawnWhen: string): Problem | undefined {
-  const drawn = readDay(drawnWhen)
-  if (!drawn?.ok || readDate(signedOn, 'year-first')! >= drawn.last) return undefined
+/** That a finding is signed on a day before its sample was drawn or measured, where the day of that is stated. */
+export function beforeSampling(
+  signedOn: string,
+  { drawnWhen, measuredOn }: Pick<SampleDraft, 'drawnWhen' | 'measuredOn'>,
+): Problem | undefined {
+  const days = [readDay(drawnWhen), readDay(measuredOn)].flatMap((day) => (day?.ok ? [day.last] : []))
+  const last = Math.max(...days)
+  if (readDate(signedOn, 'year-first')! >= last) return undefined
   return dayProblem(
-    `${signedOn} is before ${dateText(drawn.last)}, by when the sample was drawn. Write the day on which the finding is signed, or mend that of the sample.`,
+    `${signedOn} is before ${dateText(last)}, by when the sample was drawn and measured. Write the day on which the finding is signed, or mend that of the sample.`,
   )
 }
 

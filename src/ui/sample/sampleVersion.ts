@@ -28,6 +28,14 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   drawnWhen: 'When it was drawn',
   drawnWhere: 'Where it was drawn',
   drawnBy: 'Who drew it',
+  receivedOn: 'Received on',
+  itemsCondition: 'Condition of the items',
+  measuredOn: 'Measured on',
+  measuredWhere: 'Measured at',
+  environment: 'Environment',
+  procedure: 'Procedure of measuring',
+  deviations: 'Deviations',
+  fromOthers: 'Results of others',
   lot: 'Lot',
   lotSize: 'Size of the lot',
   instrument: 'Instrument',
@@ -38,6 +46,7 @@ const NAMES: Readonly<Record<keyof SampleDraft, string>> = {
   coverageFactor: 'Coverage factor',
   uncertaintyDegrees: 'Degrees of freedom of the uncertainty',
   readingUncertainty: 'Uncertainty of one reading',
+  traceability: 'Certificate and traceability',
   isDiscarded: 'Discarded',
 }
 

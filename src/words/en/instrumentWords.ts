@@ -10,4 +10,5 @@ export const INSTRUMENT_FIELDS = [
   ['coverageFactor', 'Coverage factor k', 'such as 2'],
   ['uncertaintyDegrees', 'Degrees of freedom', 'where they are stated'],
   ['readingUncertainty', 'Uncertainty of one reading', 'standard, such as 0.01 kg'],
+  ['traceability', 'Certificate and traceability', 'number, and of whom'],
 ] as const satisfies readonly (readonly [Exclude<keyof Instrument, 'isRetired'>, string, string])[]

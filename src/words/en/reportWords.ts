@@ -1,7 +1,13 @@
-import type { Language, PartName, ReportFormat } from '@/desk/reportOptions'
+import type { Language, PartName, ReportFormat, Unstated } from '@/desk/reportOptions'
 
 /** How each way of writing numbers looks. */
 export const LANGUAGE_WORDS: Readonly<Record<Language, string>> = { point: '1,234.5', comma: '1\u202f234,5' }
+
+/** What becomes of what is not stated of a case or a sample. */
+export const UNSTATED_WORDS: Readonly<Record<Unstated, string>> = {
+  'left-out': 'left out',
+  named: 'said to be not stated',
+}
 
 /** What a report can be taken away as. */
 export const FORMAT_WORDS: Readonly<Record<ReportFormat, string>> = {

@@ -1,0 +1,14 @@
+import * as z from 'zod/mini'
+import { OFFICE_LENGTH } from './caseWords'
+import { storedText } from './typed'
+
+/** What the office says of itself, as it is typed; a case takes it over as it stands on the day that it is opened. */
+export const officeSchema = z.strictObject({
+  /** Its name and its address, in lines. */
+  office: storedText(OFFICE_LENGTH),
+  /** The name and the function of whoever authorises its reports, if it is always the same. */
+  authorisedBy: storedText(500),
+})
+export type Office = Readonly<z.infer<typeof officeSchema>>
+
+export const EMPTY_OFFICE: Office = { office: '', authorisedBy: '' }
