@@ -96,7 +96,11 @@ async function columnBreak(
     return `its fingerprint is ${sha256(text)}, and it was signed with ${fingerprint}.`
   const signed = signedIn(text)
   if (!signed) return 'its text is not what is signed.'
-  const { claim, document, result, signedBy, signedOn } = signed
+  const { claim, document, result, signedBy, signedOn, replaces } = signed
+  const before = content.findings
+    .filter(({ claimId, number }) => claimId === finding.claimId && number < finding.number)
+    .toSorted((one, other) => other.number - one.number)
+    .at(0)
   const inputs = spellingsOf({ document, remarks: claim.draft.remarks }).map(sha256)
   const stated: readonly (readonly [string, unknown, unknown])[] = [
     ['kind', signed.kind, 'true-weight-signed-finding'],
@@ -107,6 +111,9 @@ async function columnBreak(
     ['outcome', result.finding.outcome, finding.outcome],
     ['core', result.coreVersion, finding.coreVersion],
     ['inputs', inputs.includes(finding.inputFingerprint), true],
+    // Earlier versions did not say which one it replaces.
+    ['predecessor', replaces?.number ?? before?.number, before?.number],
+    ['predecessor', replaces?.fingerprint ?? before?.fingerprint, before?.fingerprint],
   ]
   const other = stated.find(([, one, two]) => one !== two)
   if (other) return `its ${other[0]} is not the one in the text that was signed.`

@@ -37,6 +37,8 @@ const signedSchema = z.looseObject({
     .check(z.refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content')),
   signedBy: z.string(),
   signedOn: z.string(),
+  /** The signed finding of the claim that it comes after, and why. */
+  replaces: z.optional(z.looseObject({ number: z.number(), fingerprint: z.string(), reason: z.string() })),
 })
 
 /** @returns nothing where the text is not one that was signed */

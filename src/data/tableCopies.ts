@@ -20,6 +20,9 @@ export const TABLES = [
 ] as const
 export type TableName = (typeof TABLES)[number]
 
+/** What belongs to the office, and to no case. */
+export const REGISTERS: readonly TableName[] = ['key_entries', 'instruments', 'control_plans', 'office']
+
 /** Those that are copied a sample at a time, and so not at all where there is none. */
 export const BY_SAMPLE: readonly TableName[] = ['column_chunks', 'file_chunks']
 

@@ -6,6 +6,7 @@ test.each<ReportOptions>([
   { ...USUAL_OPTIONS, language: 'comma', decimals: 12 },
   { ...USUAL_OPTIONS, parts: ['cover', 'cross-examination'] },
   { ...USUAL_OPTIONS, parts: [] },
+  { ...USUAL_OPTIONS, unstated: 'named' },
 ])('the address of %j gives the same options', (options) => {
   const query = new URLSearchParams(queryOf(options))
   expect(optionsIn(Object.fromEntries(query))).toEqual(options)
@@ -16,9 +17,14 @@ test('only what is not usual is in an address', () => {
   expect(queryOf({ ...USUAL_OPTIONS, decimals: 2 })).toBe('?decimals=2')
 })
 
-test.each([{ decimals: '13' }, { decimals: '-1' }, { decimals: 'x' }, { numbers: 'roman' }])(
-  '%j is no choice, and the usual one is taken',
-  (stated) => expect(optionsIn(stated)).toEqual(USUAL_OPTIONS),
+test.each([
+  { decimals: '13' },
+  { decimals: '-1' },
+  { decimals: 'x' },
+  { numbers: 'roman' },
+  { unstated: 'x' },
+])('%j is no choice, and the usual one is taken', (stated) =>
+  expect(optionsIn(stated)).toEqual(USUAL_OPTIONS),
 )
 
 test('parts that are none are left out', () => {

@@ -37,6 +37,13 @@ test('the days of a calibration are held against the last day of sampling', () =
     measuredOn: '2026-01-16',
   })
   expect(read({ drawnWhen: '2026-01-14' }).measurement).toBeUndefined()
+  // Measured on another day than it was drawn on, that day counts; one that is none counts as unknown.
+  expect(read({ ...days, measuredOn: '2026-12-02' }).measurement).toMatchObject({ measuredOn: '2026-12-02' })
+  expect(read({ ...days, measuredOn: ' ' }).measurement).toMatchObject({ measuredOn: '2026-01-16' })
+  expect(read({ ...days, measuredOn: 'soon' }).measurement).toEqual({
+    calibratedOn: '2025-12-02',
+    calibrationDue: '2026-12-01',
+  })
 })
 
 test('what a claim needs of it is asked for', () => {

@@ -161,3 +161,47 @@ test('hostile words stay words', async () => {
 function tagsIn(html: string): readonly string[] {
   return [...html.matchAll(/<([a-z][a-z0-9]*)/gi)].map(([, name]) => name!.toLowerCase())
 }
+
+describe('what a test report states', () => {
+  const stated = {
+    ...content,
+    case: {
+      ...content.case,
+      office: 'Skerrow Fair Measures Office\nHarbour Street 1',
+      occasion: 'Complaint 12',
+    },
+    samples: content.samples.map((sample) => ({
+      ...sample,
+      draft: { ...sample.draft, receivedOn: '2026-01-15', environment: '20 °C', fromOthers: '' },
+    })),
+  }
+  const written = async (of: typeof content, options: Partial<typeof USUAL_OPTIONS> = {}) =>
+    markdownOf(await reportOf(of, { ...USUAL_OPTIONS, ...options }))
+
+  test('stands on the cover and with the sample, and what is not stated is left out', async () => {
+    const text = await written(stated)
+    expect(text).toMatch(/\| Office +\| Skerrow Fair Measures Office.*Harbour Street 1/)
+    expect(text).toMatch(/\| Customer or occasion +\| Complaint 12/)
+    expect(text).toMatch(/\| Received on +\| 2026-01-15/)
+    expect(text).toMatch(/\| Environment +\| 20 °C/)
+    expect(text).not.toContain('Authorised by')
+    expect(text).not.toContain('Results of others')
+    expect(text).not.toContain('not stated |')
+  })
+
+  test('what is not stated is said to be not stated where that is wanted', async () => {
+    const text = await written(stated, { unstated: 'named' })
+    expect(text).toMatch(/\| Authorised by +\| not stated/)
+    expect(text).toMatch(/\| Results of others +\| not stated/)
+    expect(text).toMatch(/\| Received on +\| 2026-01-15/)
+    // A case that is open was not closed: nothing about that is left to state.
+    expect(text).not.toMatch(/\| Closed +\|/)
+  })
+
+  test('a report ends with how far it reaches and its number, whatever parts are chosen', async () => {
+    const text = await written(content, { parts: [] })
+    const number = `WH-099-${content.head.hash.slice(0, 8).toUpperCase()}`
+    expect(text).toContain(`End of report ${number}.\n\nMade with True Weight from the case as of`)
+    expect(text).toContain('relate only to the items that were sampled and tested')
+  })
+})

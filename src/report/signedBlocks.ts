@@ -4,7 +4,7 @@ import { signedIn } from '@/casefile/signedText'
 import { quoteWords } from '@/words/en/claimWords'
 import { criterionLines } from '@/words/en/contentWords'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { signedOnWords } from '@/words/en/signatureWords'
+import { replacesWords, signedOnWords } from '@/words/en/signatureWords'
 import { signedLines } from '@/words/en/signedLines'
 import { formatSure } from '@/words/figures'
 import { criteriaTable } from './controlBlocks'
@@ -22,6 +22,7 @@ export function signedBlocks(finding: ClaimStudy['findings'][number], write: Wri
     { is: 'paragraph', text: by },
   ]
   if (!read) return [...head, { is: 'paragraph', text: 'The text that was signed is not one of a finding.' }]
+  const { replaces } = read
   const { draft } = read.claim
   const { sentence, limits, items = [], beside, basis } = read.result.finding
   const remarks = draft.remarks.trim()
@@ -33,6 +34,7 @@ export function signedBlocks(finding: ClaimStudy['findings'][number], write: Wri
       text ? [{ is: 'paragraph', text, look: 'quiet' } as const] : [],
     ),
     ...figuresOf(read, number, write),
+    ...(replaces ? [{ is: 'paragraph', text: replacesWords(replaces) } as const] : []),
     ...(remarks ? [{ is: 'paragraph', text: `Remarks signed with it: ${remarks}` } as const] : []),
   ]
 }

@@ -1,6 +1,7 @@
 import { exampleCase, SACKS } from '@tests/exampleCase'
 import { signedFinding, withSigned } from '@tests/signedFinding'
-import type { CaseContent, ContentFinding } from '@/casefile/content'
+import { type CaseContent, type ContentFinding, sha256 } from '@/casefile/content'
+import { canonicalJson } from '@/desk/canonicalJson'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { CORE_VERSION } from '@/claims/terms/version'
 import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
@@ -56,6 +57,7 @@ test('what it rests on is laid out with it: conditions, both results, readings, 
     'Appendix: readings of claim 1',
     'Appendix: working of claim 1',
     'Methods and sources',
+    'End',
   ])
   expect(one).toContain('| With everything |')
   expect(one).toContain('the sack was torn')
@@ -103,6 +105,22 @@ test('what was signed twice was not changed, and what can’t be read is not com
   const apart = await reportOf(withSigned(first, unread), unread[1]!)
   expect(apart).toContain('It replaces signed finding 1')
   expect(apart).not.toContain('in between')
+})
+
+test('one that says why it replaces another is reported with its reason', async () => {
+  const [one, two] = [await signedFinding(first, 1), await signedFinding(first, 2)]
+  const told = async (reason: string) => {
+    const replaces = { number: 1, fingerprint: one.fingerprint, reason }
+    const signed = canonicalJson({ ...JSON.parse(two.signed), replaces })
+    const own = { ...two, signed, fingerprint: sha256(signed) }
+    const whole = withSigned(first, [one, own])
+    return markdownOf(await signedReportOf(whole, own, USUAL_OPTIONS))
+  }
+  expect(await told('a scale was misread')).toContain('It replaces signed finding 1: “a scale was misread”')
+  const without = await told('')
+  expect(without).toContain('It replaces signed finding 1; why is not stated.')
+  expect(without).not.toContain('The record does not hold')
+  expect(without).toMatch(/End of report WH-099-[0-9A-F]{8}\.\s+Made with True Weight/)
 })
 
 test('a claim has the number that the report of its case gives it; a discarded one is counted with these', async () => {

@@ -414,6 +414,34 @@ test('a signed finding stays as it was, whatever becomes of the claim, and comes
   expect(fingerprintOf(after!.row.signed)).toBe(after!.row.fingerprint)
 })
 
+test('a finding that replaces another says which one and why, in what is signed, and the record bears it out', async () => {
+  const { caseId, claimId, draft, inputFingerprint } = await signable()
+  // Of a first one there is nothing to give a reason for.
+  valueOf(await signFinding(claimId, { ...signature, inputFingerprint, reason: 'none' }, later))
+  const changed = { ...draft, remarks: 'seen', claimedValue: '14.9' }
+  valueOf(await saveClaim(claimId, { draft: changed, revision: 2 }, later))
+  const document = await documentOf(await kept.trueWeightDatabase!, changed)
+  const again = { ...signature, inputFingerprint: fingerprintOfValue({ document, remarks: 'seen' }) }
+  const reason = ' the label says 14.9 kg '
+  const toSign = valueOf(await readToSign(claimId, { ...again, reason }, later))
+  valueOf(await signFinding(claimId, { ...again, reason }, later))
+  const [first, second] = [await verifyFinding(claimId, '1'), await verifyFinding(claimId, '2')]
+  expect(toSign.signed).toBe(second!.row.signed)
+  expect(first!.signed).not.toHaveProperty('replaces')
+  expect(second!.signed).toMatchObject({
+    replaces: { number: 1, fingerprint: first!.row.fingerprint, reason: 'the label says 14.9 kg' },
+  })
+  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
+  const text = markdownOf(await reportOf(content, USUAL_OPTIONS))
+  expect(text).toContain('It replaces signed finding 1: “the label says 14.9 kg”')
+  const tooLong = { ...again, reason: 'x'.repeat(2001) }
+  expect(await signFinding(claimId, tooLong, later)).toMatchObject({
+    ok: false,
+    problem: { code: 'invalid' },
+  })
+})
+
 test('the figure of a whole lot is marked, signed, reported and follows from the record, and is no part of several tests', async () => {
   const { caseId, claimId, draft, sampleId } = await newCase()
   valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { lotSize: '4' }))
@@ -511,7 +539,7 @@ test('a finding is signed on no day that is to come, and on none before its samp
     return signed.ok ? 'signed' : signed.problem.message
   }
   expect(await signedOn('2026-11-01')).toBe(
-    '2026-11-01 is before 2026-11-02, by when the sample was drawn. Write the day on which the finding is signed, or mend that of the sample.',
+    '2026-11-01 is before 2026-11-02, by when the sample was drawn and measured. Write the day on which the finding is signed, or mend that of the sample.',
   )
   expect(await signedOn('2026-11-02')).toBe('signed')
   // It is the 4th already where the day begins first.

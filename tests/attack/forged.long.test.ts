@@ -200,6 +200,27 @@ const FORGERIES: Readonly<Record<string, readonly [Forgery, RegExp]>> = {
     (all) => ({ ...all, findings: [{ ...finding(all), number: 3 }] }),
     /no entry that A\. Officer signed the finding 3/,
   ],
+  'a finding that replaces one that there is not': [
+    (all) => ({
+      ...all,
+      findings: [
+        resigned(finding(all), (signed) => {
+          signed.replaces = { number: 1, fingerprint: 'b'.repeat(64), reason: '' }
+        }),
+      ],
+    }),
+    /its predecessor is not the one/,
+  ],
+  'a finding that replaces another than the one before it': [
+    (all) => {
+      const second = (number: number, fingerprint: string) => ({
+        ...resigned(finding(all), (signed) => (signed.replaces = { number, fingerprint, reason: 'typo' })),
+        ...{ id: idOf(401), number: 2 },
+      })
+      return { ...all, findings: [finding(all), second(1, 'b'.repeat(64))] }
+    },
+    /its predecessor is not the one/,
+  ],
   'a finding that is gone': [
     (all) => ({ ...all, findings: [] }),
     /says that A\. Officer signed .* there is no such finding/,

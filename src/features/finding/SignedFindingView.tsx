@@ -18,7 +18,7 @@ import { effectWords, findingSentence, OUTCOME_WORDS } from '@/words/en/findingW
 import { lockedPlanWords, planKeptWords } from '@/words/en/lockedPlanWords'
 import type { Signature } from '@/desk/signature'
 import { FORMAT_WORDS } from '@/words/en/reportWords'
-import { signedOnWords, signedWith } from '@/words/en/signatureWords'
+import { replacesWords, signedOnWords, signedWith } from '@/words/en/signatureWords'
 import { chosenDecimals, signedLines } from '@/words/en/signedLines'
 import { BalanceMark, MARK_COLOUR } from '@/ui/BalanceMark'
 import { Figure } from '@/ui/figures/Figure'
@@ -43,6 +43,7 @@ type Verified = Readonly<{
     samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
     document: ClaimDocument
     result: ClaimResult
+    replaces?: Readonly<{ number: number; reason: string }>
   }>
   isWhole: boolean
   signature: Signature
@@ -102,6 +103,11 @@ export function SignedFindingView({
       {claim.draft.remarks && (
         <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
           {claim.draft.remarks}
+        </Box>
+      )}
+      {signed.replaces && (
+        <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
+          {replacesWords(signed.replaces)}
         </Box>
       )}
       {words.rows.length > 0 && (

@@ -8,9 +8,11 @@ import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { signedOnWords } from '@/words/en/signatureWords'
 import { BalanceMark } from '@/ui/BalanceMark'
 import { Button } from '@/ui/Button'
+import { FieldLabel } from '@/ui/FieldLabel'
 import type { DeviceKey } from '@/ui/signing/keyStore'
 import { Signer, useSigner } from '@/ui/signing/Signer'
 import type { Seen } from '@/ui/signing/signWithKey'
+import { TextArea } from '@/ui/TextBox'
 import { TextLink } from '@/ui/TextLink'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 import { sign, toSign } from './actions'
@@ -47,7 +49,7 @@ export function Signing({ caseId, claimId, signed }: Place) {
           claimId={claimId}
           fingerprint={fingerprint}
           isStored={saving.state.kind === 'saved'}
-          isAgain={latest !== undefined}
+          replaced={latest?.number}
         />
       )}
       {isSigned && <p>This finding is signed as it stands.</p>}
@@ -60,24 +62,26 @@ function SignForm({
   claimId,
   fingerprint,
   isStored,
-  isAgain,
+  replaced,
 }: Readonly<{
   claimId: string
   fingerprint: string
   isStored: boolean
-  isAgain: boolean
+  /** The signed finding that stands so far. */
+  replaced: number | undefined
 }>) {
   const router = useRouter()
   const signer = useSigner()
   const { officer, day, key } = signer
+  const [reason, setReason] = useState('')
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
   const problemId = useId()
   const { found } = useWorkbench()
   const submit = async () => {
     setSigning(true)
-    const signature = { signedBy: officer, signedOn: day, inputFingerprint: fingerprint }
-    const seen = { ...signature, signedBy: officer.trim(), result: found?.result }
+    const signature = { signedBy: officer, signedOn: day, inputFingerprint: fingerprint, reason }
+    const seen = { ...signature, signedBy: officer.trim(), reason: reason.trim(), result: found?.result }
     const problem = await signed(claimId, { signature, seen, key })
     setSigning(false)
     setProblem(problem)
@@ -90,11 +94,22 @@ function SignForm({
         void submit()
       }}
     >
-      {isAgain && (
-        <p>
-          The claim, its evidence or its test has changed since it was signed. Signing again makes a new
-          revision.
-        </p>
+      {replaced !== undefined && (
+        <>
+          <p>
+            The claim, its evidence or its test has changed since it was signed. Signing again replaces signed
+            finding {replaced}, which stays on the record.
+          </p>
+          <FieldLabel>
+            Why it replaces signed finding {replaced}
+            <TextArea
+              maxLength={2000}
+              maxWidth="72ch"
+              value={reason}
+              onChange={({ target }) => setReason(target.value)}
+            />
+          </FieldLabel>
+        </>
       )}
       <Signer signer={signer}>
         <Button

@@ -35,7 +35,7 @@ test('of a day that may be of two months both are offered', () => {
 
 test('a calibration after the measurement is pointed out, and nothing where a day is not known', () => {
   expect(calibratedLate('2026-02-01', '2026-01-14 to 2026-01-16')).toContain(
-    'after the sample was drawn on 2026-01-16',
+    'after the sample was measured on 2026-01-16',
   )
   expect(calibratedLate('2026-01-16', '2026-01-14 to 2026-01-16')).toBeUndefined()
   expect(calibratedLate('2026-02-01', 'in winter')).toBeUndefined()

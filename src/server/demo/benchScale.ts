@@ -11,4 +11,5 @@ export const BENCH_SCALE: Instrument = {
   uncertainty: '0.01 kg',
   coverageFactor: '2',
   readingUncertainty: '0.006 kg',
+  traceability: 'certificate 25-118 of the island’s weighing laboratory',
 }

@@ -13,6 +13,9 @@ export const BRACKWATER_SACKS: DemoCase = {
   notes: 'One sack was torn when it was opened; its mass is in the sample.',
   openedOn: '2026-01-13',
   dueOn: '2026-03-31',
+  office: 'Skerrow Fair Measures Office\nHarbour Street 1, Skerrow',
+  occasion: 'winter heating audit, after three complaints',
+  authorisedBy: 'A. Tarn, head of inspections',
   samples: [
     {
       name: 'Sacks of line 2',
@@ -26,9 +29,17 @@ export const BRACKWATER_SACKS: DemoCase = {
       drawnBy: 'inspector on duty',
       lot: 'L-0114',
       lotSize: '960',
+      receivedOn: '2026-01-14',
+      itemsCondition: 'dry; one sack torn when it was opened',
+      measuredOn: '2026-01-14',
+      measuredWhere: 'weighing bench 3',
+      environment: '18 °C, no draught',
+      procedure: 'office procedure W-3, second edition',
+      deviations: 'none',
       instrument: 'bench scale 3',
       resolution: '0.01 kg',
       calibratedOn: '2025-12-02',
+      traceability: 'certificate 25-118 of the island’s weighing laboratory',
     },
     {
       name: 'Both bagging lines, one shift',

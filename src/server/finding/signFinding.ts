@@ -9,7 +9,7 @@ import { storedText } from '@/desk/typed'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
 import type { Connection } from '@/data/client'
 import { inTransaction } from '../transaction'
-import { addFinding } from '@/data/findingRepository'
+import { addFinding, listFindings } from '@/data/findingRepository'
 import { findSample } from '@/data/sampleRepository'
 import { type HeldCase, holdCase, notBefore } from '@/data/trailRepository'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -24,12 +24,16 @@ import { readInput } from '../input'
 import { notFound } from '../problems'
 import { record } from '../record'
 
+const REASON_LENGTH = 2000
+
 const signatureSchema = z.strictObject({
   signedBy: storedText(500),
   /** The day, as YYYY-MM-DD. */
   signedOn: storedText(20),
   /** Of the check document and the remarks that whoever signs has before them. */
   inputFingerprint: storedText(64),
+  /** Why it replaces the finding of the claim that was signed before it. */
+  reason: z._default(storedText(REASON_LENGTH), ''),
   /** The signature by a key, over what `readToSign` gave; absent: by name alone. */
   jws: z.optional(z.string().check(z.maxLength(MAX_JWS))),
 })
@@ -48,7 +52,7 @@ export async function readToSign(claimId: string, input: unknown, now: Date): Pr
  * Signs the finding of a claim as it is stored: the inputs, the figures and the core's version are kept as they are, with a
  * fingerprint, whatever becomes of the claim.
  *
- * @param input - `{ signedBy, signedOn, inputFingerprint }`, and `jws` where it is signed by a key
+ * @param input - `{ signedBy, signedOn, inputFingerprint }`, `reason` where it replaces another, and `jws` where it is signed by a key
  * @returns the number of the signed finding, or the problem `invalid`, `not-found`, `name-needed`, `day-needed`,
  *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs), `discarded`, `nothing-to-sign`,
  *   `key-needed` (who signs has a key on the register) or `key` (the signature does not hold)
@@ -123,6 +127,7 @@ async function prepared<T>(
       .map((sample) => beforeSampling(signature.signedOn, sample.draft))
       .find((one) => one !== undefined)
     if (early) return failure(early)
+    const [last] = await listFindings(transaction, claimId)
     const signed = canonicalJson({
       kind: 'true-weight-signed-finding',
       claim: { id: claimId, caseId, draft },
@@ -131,6 +136,11 @@ async function prepared<T>(
       result,
       signedBy: signature.signedBy,
       signedOn: signature.signedOn,
+      ...(last && {
+        replaces: {
+          ...{ number: last.number, fingerprint: last.fingerprint, reason: signature.reason.trim() },
+        },
+      }),
     })
     return then(transaction, { signature, claim, result, signed, held })
   })

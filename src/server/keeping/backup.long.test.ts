@@ -16,6 +16,7 @@ import { importSheet } from '../sample/importSheet'
 import { exportCase } from './caseFile'
 import { openCase, saveCase } from '../case/changeCase'
 import { readCase } from '../docket/docket'
+import { readOffice, saveOffice } from '../office/office'
 import { readSeals, sealTrail } from '../seal/sealTrail'
 import { BACKUP_VERSION } from './backupManifest'
 import { readTrail } from '../case/readTrail'
@@ -89,7 +90,7 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
       copies.splice(
         0,
         copies.length,
-        ...copies.filter(({ table }) => !['seals', 'instruments', 'control_plans'].includes(table)),
+        ...copies.filter(({ table }) => !['seals', 'instruments', 'control_plans', 'office'].includes(table)),
       ),
     ),
   )
@@ -101,6 +102,24 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
   const keptAs = restored.ok ? restored.value.keptAs! : ''
   expect(await restore(own, readFileSync(keptAs), { folder, now })).toMatchObject({ ok: true })
   expect(await readSeals(caseId)).toHaveLength(1)
+  await own.close()
+})
+
+test('a backup of version 7, which knows nothing of the office, leaves what it says of itself as it stands', async () => {
+  const own = await openTestDatabase()
+  kept.trueWeightDatabase = Promise.resolve(own)
+  const words = { office: 'Skerrow Fair Measures Office', authorisedBy: '' }
+  expect(await saveOffice({ words, by: '' }, now)).toMatchObject({ ok: true })
+  const entries = unzipSync(
+    withCopies((copies) =>
+      copies.splice(0, copies.length, ...copies.filter(({ table }) => table !== 'office')),
+    ),
+  )
+  manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":7'))(entries)
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
+  const restored = await restore(own, zipSync(entries), { folder, now: later })
+  expect(restored.ok || restored.problem.message).toBe(true)
+  expect(await readOffice()).toMatchObject({ words })
   await own.close()
 })
 
@@ -116,7 +135,7 @@ test('the register of keys is restored with the rest, and stays where a backup k
   })
   kept.trueWeightDatabase = Promise.resolve(after)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key, name: 'A. Officer' }])
-  const newer = ['key_entries', 'file_chunks', 'seals', 'instruments', 'control_plans']
+  const newer = ['key_entries', 'file_chunks', 'seals', 'instruments', 'control_plans', 'office']
   const older = withCopies((copies) =>
     copies.splice(0, copies.length, ...copies.filter(({ table }) => !newer.includes(table))),
   )

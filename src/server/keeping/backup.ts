@@ -13,6 +13,7 @@ import type { Connection, Database } from '@/data/client'
 import { syncPath } from '@/data/syncedFolder'
 import {
   BY_SAMPLE,
+  REGISTERS,
   TABLES,
   columnsOf,
   copyTables,
@@ -129,8 +130,8 @@ export async function restore(
   if (hadCases) await backUp(db, keptAs, now)
   try {
     await db.inTransaction(async (connection) => {
-      // The register of keys stays where an earlier backup knows nothing of it: all else hangs on cases that are gone.
-      const replaced = TABLES.filter((table) => table !== 'key_entries' || tables.includes(table))
+      // A register of the office stays where an earlier backup knows nothing of it: all else hangs on cases that are gone.
+      const replaced = TABLES.filter((table) => !REGISTERS.includes(table) || tables.includes(table))
       await replaceTables(connection, copies, replaced)
       await chainOlderEntries(connection)
       const wrong = await wrongIn(connection)

@@ -3,7 +3,7 @@ import * as z from 'zod/mini'
 import { type TableName, TABLES } from '@/data/tableCopies'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
-export const BACKUP_VERSION = 7
+export const BACKUP_VERSION = 8
 
 const copyOf = <Names extends readonly [string, ...string[]]>(tables: Names) =>
   z.strictObject({
@@ -62,7 +62,7 @@ const V4_TABLES = [...V3_TABLES, 'seals'] as const
 /** Of version 5, frozen. Version 6 has the register of control plans, and more columns. */
 const V5_TABLES = [...V4_TABLES, 'instruments'] as const
 
-/** Of version 6, frozen. Version 7 has locked plans on the trail. */
+/** Of versions 6 and 7, frozen: version 7 has locked plans on the trail. Version 8 has what the office says of itself, and more columns. */
 const V6_TABLES = [...V5_TABLES, 'control_plans'] as const
 
 /** Every version that is read, each with its tables. */
@@ -73,6 +73,7 @@ const VERSIONS = [
   { schema: manifestOf(4, V4_TABLES), tables: V4_TABLES },
   { schema: manifestOf(5, V5_TABLES), tables: V5_TABLES },
   { schema: manifestOf(6, V6_TABLES), tables: V6_TABLES },
+  { schema: manifestOf(7, V6_TABLES), tables: V6_TABLES },
   { schema: currentSchema, tables: TABLES },
 ] as const
 

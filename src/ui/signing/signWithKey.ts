@@ -17,6 +17,8 @@ export type Seen = Readonly<{
   result: unknown
   signedBy: string
   signedOn: string
+  /** Why it replaces the one that was signed before; empty where there is none, or no reason. */
+  reason: string
 }>
 
 /**
@@ -29,12 +31,13 @@ export async function signWithKey(
   { signed, statement }: ToSign,
   seen: Seen,
 ): Promise<string | undefined> {
-  const { claim, document, result, signedBy, signedOn } = JSON.parse(signed) as Readonly<{
+  const { claim, document, result, signedBy, signedOn, replaces } = JSON.parse(signed) as Readonly<{
     claim: Readonly<{ draft: Readonly<{ remarks: string }> }>
     document: unknown
     result: unknown
     signedBy: string
     signedOn: string
+    replaces?: Readonly<{ reason: string }>
   }>
   const input = canonicalJson({ document, remarks: claim.draft.remarks })
   const isSeen =
@@ -43,7 +46,8 @@ export async function signWithKey(
     // The server computes by another engine than the browser, whose last digits are other ones.
     differing(result, seen.result).length === 0 &&
     signedBy === seen.signedBy &&
-    signedOn === seen.signedOn
+    signedOn === seen.signedOn &&
+    (replaces?.reason ?? '') === seen.reason
   return isSeen ? signStatement(own, statement) : undefined
 }
 

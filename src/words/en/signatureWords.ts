@@ -32,3 +32,7 @@ export function signedOnWords({
 }: Readonly<{ signedOn: string; createdAt: string }>): string {
   return `on ${signedOn} (on the trail at ${instantWords(createdAt)})`
 }
+
+/** Which signed finding one replaces, and why, as whoever signed it said. */
+export const replacesWords = ({ number, reason }: Readonly<{ number: number; reason: string }>): string =>
+  `It replaces signed finding ${number}${reason === '' ? '; why is not stated.' : `: “${reason}”`}`
