@@ -444,6 +444,14 @@ describe('case files', () => {
     expect(readFileSync(path.join(folder, 'case.md'), 'utf8')).toMatch(/^# WH-099 Pellet sacks/)
   })
 
+  test('report says what is not stated where that is asked for', () => {
+    const output = path.join(folder, 'unstated.md')
+    run(['report', file, '--output', output])
+    expect(readFileSync(output, 'utf8')).not.toContain('Authorised by')
+    run(['report', file, '--unstated', 'named', '--output', output])
+    expect(readFileSync(output, 'utf8')).toContain('| Authorised by | not stated |')
+  })
+
   test('report writes one of a signed finding by the beginning of its fingerprint', async () => {
     const content = exampleCase([SACKS])
     const finding = await signedFinding(content, 1)
@@ -469,6 +477,7 @@ describe('case files', () => {
     [['--parts', 'cover,colours'], '--parts takes some of these'],
     [['--decimals', '99'], '--decimals takes a whole number from 0 to 12'],
     [['--numbers', 'roman'], '--numbers takes'],
+    [['--unstated', 'x'], '--unstated takes named, or left-out.'],
   ])('report %j is refused, and why', (options, message) => {
     const { status, stderr } = run(['report', file, ...options])
     expect([status, stderr]).toEqual([1, expect.stringContaining(message)])

@@ -96,7 +96,7 @@ export function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
 /** The last part: how far the results reach, and that nothing follows. */
 export const endPart = (number: string): Part => ({
   id: 'end',
-  title: 'End',
+  title: 'What the results relate to',
   level: 2,
   blocks: [
     {

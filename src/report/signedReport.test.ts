@@ -57,7 +57,7 @@ test('what it rests on is laid out with it: conditions, both results, readings, 
     'Appendix: readings of claim 1',
     'Appendix: working of claim 1',
     'Methods and sources',
-    'End',
+    'What the results relate to',
   ])
   expect(one).toContain('| With everything |')
   expect(one).toContain('the sack was torn')

@@ -81,20 +81,25 @@ export function CaseWords({
         Notes
         <TextArea maxLength={20_000} {...area('notes')} />
       </Label>
-      <Label>
-        Office that answers for the report, with its address
-        <TextArea maxLength={OFFICE_LENGTH} {...area('office')} />
-      </Label>
-      <Box lineHeight="1.9" marginTop="6px">
-        Made for{' '}
-        <InlineText
-          label="Customer or occasion"
-          placeholder="a customer, or an occasion"
-          {...field('occasion')}
-        />
-        ; the report is authorised by{' '}
-        <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
-      </Box>
+      <chakra.details marginTop="10px">
+        <chakra.summary cursor="pointer" color="quiet">
+          What the report states of the office
+        </chakra.summary>
+        <Label>
+          Name and address
+          <TextArea maxLength={OFFICE_LENGTH} {...area('office')} />
+        </Label>
+        <Box lineHeight="1.9" marginTop="6px">
+          Made for{' '}
+          <InlineText
+            label="Customer or occasion"
+            placeholder="a customer, or an occasion"
+            {...field('occasion')}
+          />
+          ; the report is authorised by{' '}
+          <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
+        </Box>
+      </chakra.details>
       <SaveLine state={saving} />
     </Box>
   )

@@ -1,6 +1,7 @@
 import { openTestDatabase } from '@tests/database'
 import { createHash } from 'node:crypto'
 import type { Database } from '@/data/client'
+import { queryOf, type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { valueOf } from '@tests/outcome'
 import { addEmptyClaim, openCase } from '../case/changeCase'
 import { documentOf } from '../check/documentOf'
@@ -19,6 +20,19 @@ const later = new Date('2026-11-03T10:43:00Z')
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const asked = valueOf(readReportQuestion(new URLSearchParams({ format: 'md' })))
 const textOf = (file: Readonly<{ bytes: Uint8Array }>) => new TextDecoder().decode(file.bytes)
+
+test.each<Partial<ReportOptions>>([
+  {},
+  { parts: ['cover'], decimals: 3, language: 'comma', unstated: 'named' },
+])('the address of a file takes what that of the page has: %j', (chosen) => {
+  const options = { ...USUAL_OPTIONS, ...chosen }
+  const parameters = new URLSearchParams(queryOf(options))
+  expect(readReportQuestion(parameters)).toEqual({ ok: true, value: { options, format: 'pdf' } })
+})
+
+test.each(['unstated=x', 'numbers=roman', 'decimals=1.5', 'colour=red'])('%s is refused', (query) =>
+  expect(readReportQuestion(new URLSearchParams(query))).toMatchObject({ problem: { code: 'invalid' } }),
+)
 
 beforeAll(async () => {
   kept.trueWeightDatabase = openTestDatabase()

@@ -121,6 +121,7 @@ const askedSchema = z.strictObject({
     ),
   ),
   numbers: z.optional(reportOptionsSchema.shape.language.def.innerType),
+  unstated: z.optional(reportOptionsSchema.shape.unstated.def.innerType),
 })
 
 /** What an address asks for; PDF where it names no format. What is no choice is refused. */

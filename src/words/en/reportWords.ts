@@ -6,7 +6,7 @@ export const LANGUAGE_WORDS: Readonly<Record<Language, string>> = { point: '1,23
 /** What becomes of what is not stated of a case or a sample. */
 export const UNSTATED_WORDS: Readonly<Record<Unstated, string>> = {
   'left-out': 'left out',
-  named: 'said to be not stated',
+  named: 'named as not stated',
 }
 
 /** What a report can be taken away as. */
