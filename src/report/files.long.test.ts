@@ -88,7 +88,8 @@ describe('PDF, by poppler’s tools', () => {
       title: title!.replaceAll('&#160;', ' ').replaceAll('&amp;', '&'),
     }))
     const { parts } = await reportOf(content, USUAL_OPTIONS)
-    expect(items.map(({ title }) => title)).toEqual(parts.map(({ title }) => title))
+    const [first, ...others] = parts.map(({ title }) => title)
+    expect(items.map(({ title }) => title)).toEqual([first, 'Contents', ...others])
     // Under the title all claims, and under each claim what it rests on.
     expect(listed.split('<outline>').length).toBe(
       1 + parts.filter(({ level }, at) => level > (parts[at - 1]?.level ?? 1)).length,
@@ -210,5 +211,38 @@ describe('fonts out of WOFF files', () => {
         if (tag !== 'head' || word !== 2) sum = (sum + font.readUInt32BE(offset! + 4 * word)) >>> 0
       expect([tag, sum]).toEqual([tag, stated])
     }
+  })
+})
+
+describe('contents of a PDF', () => {
+  const many = exampleCase(Array.from({ length: 8 }, (_, at) => (at % 2 === 0 ? SACKS : DELIVERIES)))
+
+  test('of more than ten pages name the page on which each claim and each part of the whole begins', async () => {
+    const file = await made('pdf', USUAL_OPTIONS, many)
+    const pages = poppler('pdftotext', '-layout', file, '-').split('\f')
+    const squeezed = (text: string) => text.replace(/\s+/g, ' ')
+    const { parts } = await reportOf(many, USUAL_OPTIONS)
+    const listed = parts.slice(1).filter(({ level }) => level < 3)
+    const whole = squeezed(pages.slice(0, 3).join(' '))
+    const [, contents] = whole.split(' Contents ')
+    const outline = poppler('pdftohtml', '-xml', '-i', '-stdout', file).replaceAll('&#160;', ' ')
+    let from = 0
+    for (const { title } of listed) {
+      const at = contents!.indexOf(squeezed(title), from)
+      expect(at).toBeGreaterThanOrEqual(from)
+      // A title of several lines has its number behind the last.
+      const number = /^ (\d+)/.exec(contents!.slice(at + squeezed(title).length))?.[1]
+      expect(squeezed(outline)).toContain(`<item page="${number}">${squeezed(title)}</item>`)
+      expect(squeezed(pages[Number(number) - 1]!)).toContain(squeezed(title))
+      from = at + 1
+    }
+    expect(poppler('pdfinfo', '-struct', file)).toMatch(/TOC[^]*TOCI/)
+    expect(outline).toMatch(/<item page="\d+">Contents<\/item>/)
+  })
+
+  test('are not there in a shorter one', async () => {
+    const text = poppler('pdftotext', '-layout', await made('pdf', USUAL_OPTIONS, exampleCase([SACKS])), '-')
+    expect(text.split('\f').length).toBeLessThanOrEqual(11)
+    expect(text).not.toMatch(/^Contents$/m)
   })
 })

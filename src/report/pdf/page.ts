@@ -68,6 +68,11 @@ export class Page {
     this.bookmarks.length = level
   }
 
+  /** Of this page, counted from 1. */
+  get number(): number {
+    return this.document.bufferedPageRange().count
+  }
+
   /** What is left of this page, in points. */
   get room(): number {
     return MARGIN + CONTENT_HEIGHT - this.y

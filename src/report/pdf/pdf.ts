@@ -2,6 +2,7 @@ import { type Block, captionOf, type Part, type Report } from '../document/docum
 import { balance, colourOf } from '../drawing/balance'
 import { type Drawing, INK, QUIET } from '../drawing/drawing'
 import type { Face, FontFile } from '../document/fonts'
+import { writeContents } from './contents'
 import { drawPicture } from './drawings'
 import { FontBook } from './fontBook'
 import { CONTENT_WIDTH, type Look, Page } from './page'
@@ -19,6 +20,9 @@ const FIGURE = look('mono', 8.5)
 const FOOT = look('sans', 8, QUIET)
 const LOOKS = { finding: look('serif', 12), quiet: QUIET_TEXT, quote: look('serif', 10.5) } as const
 const TITLES = { 1: look('title', 22), 2: look('title', 15), 3: look('title', 11.5) } as const
+/** A report of more pages than these has contents, and one of more parts. */
+const LONG = 10
+const MANY = 60
 /** Below a title, and above it, so that it belongs to what follows; and how much has to follow it on its page. */
 const BELOW = 4
 const ABOVE = { 1: 0, 2: 22, 3: 12 } as const
@@ -31,9 +35,33 @@ const FOLLOWING = { 1: 90, 2: 170, 3: 90 } as const
  */
 export async function pdfOf(report: Report, files: Files): Promise<Uint8Array> {
   const fonts = openFonts(files)
-  const page = new Page(fonts, report)
-  for (const part of report.parts) writePart(page, fonts, part)
+  // To set one out a second time costs as much again: where it has many parts that is not waited for.
+  const hasMany = report.parts.length > MANY
+  const first = setOut(report, fonts, hasMany)
+  const page = !hasMany && first.number > LONG ? setOut(report, fonts, true) : first
   return page.finish(`${report.title}, ${report.asOf}`, FOOT)
+}
+
+/** Every part down the pages; where it is long, what begins on which page stands behind the first one. */
+function setOut(report: Report, fonts: FontBook, isLong: boolean): Page {
+  const page = new Page(fonts, report)
+  const isListed = ({ level }: Part) => level < 3
+  const numbers: number[] = []
+  let numberContents: ((numbers: readonly number[]) => void) | undefined
+  for (const [at, part] of report.parts.entries()) {
+    const number = writePart(page, fonts, part)
+    if (at > 0 && isListed(part)) numbers.push(number)
+    if (at > 0 || !isLong) continue
+    const titles = report.parts.slice(1).filter(isListed)
+    writeTitle(page, { title: 'Contents', level: 2 }, FOLLOWING[2])
+    numberContents = writeContents(
+      page,
+      titles.map(({ title }) => title),
+      TEXT,
+    )
+  }
+  numberContents?.(numbers)
+  return page
 }
 
 type Files = Readonly<Record<Face, readonly FontFile[]>>
@@ -46,19 +74,28 @@ export function openFonts(files: Files): FontBook {
   return known.book
 }
 
-function writePart(page: Page, fonts: FontBook, { title, level, blocks }: Part): void {
+/** @returns the number of the page that it begins on */
+function writePart(page: Page, fonts: FontBook, { title, level, blocks }: Part): number {
   const [first] = blocks
   const following =
     first?.is === 'picture' ? TITLES[level].lineHeight + BELOW + pictureHeight(first) : FOLLOWING[level]
-  page.need(ABOVE[level] + following)
-  page.space(ABOVE[level])
-  page.bookmark(title, level)
-  page.write(`H${level}`, title, TITLES[level])
-  page.space(BELOW)
+  const number = writeTitle(page, { title, level }, following)
   for (const block of blocks) {
     writeBlock(page, fonts, block)
     page.space(6)
   }
+  return number
+}
+
+/** @param following - how much has to follow it on its page */
+function writeTitle(page: Page, { title, level }: Pick<Part, 'title' | 'level'>, following: number): number {
+  page.need(ABOVE[level] + following)
+  page.space(ABOVE[level])
+  const { number } = page
+  page.bookmark(title, level)
+  page.write(`H${level}`, title, TITLES[level])
+  page.space(BELOW)
+  return number
 }
 
 function writeBlock(page: Page, fonts: FontBook, block: Block): void {
