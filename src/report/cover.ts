@@ -1,7 +1,8 @@
 import type { CaseContent } from '@/casefile/content'
 import type { RecordVerdict } from '@/casefile/verdict'
-import type { Unstated } from '@/desk/reportOptions'
+import { type ReportOptions, type Unstated, usualParts } from '@/desk/reportOptions'
 import { CORE_VERSION } from '@/claims/terms/version'
+import { PART_WORDS } from '@/words/en/reportWords'
 import { instantWords } from '@/words/en/trailWords'
 import { formatCount } from '@/words/figures'
 import type { Block, Part } from './document/document'
@@ -93,16 +94,23 @@ export function recordPart({ breaks, notes }: RecordVerdict): readonly Part[] {
   return [{ id: 'record', title, level: 2, blocks: [{ is: 'list', items }] }]
 }
 
-/** The last part: how far the results reach, and that nothing follows. */
-export const endPart = (number: string): Part => ({
-  id: 'end',
-  title: 'What the results relate to',
-  level: 2,
-  blocks: [
+/** The last part: how far the results reach, what was left out, and that nothing follows. */
+export function endPart(number: string, { parts }: ReportOptions): Part {
+  const leftOut = usualParts(1).filter((name) => !parts.includes(name))
+  const blocks: readonly Block[] = [
     {
       is: 'paragraph',
       text: 'The results relate only to the items that were sampled and tested, as they are described. What a finding says of more than these rests on how they were drawn. Remarks are the opinion of those who wrote or signed them.',
     },
+    ...(leftOut.length === 0
+      ? []
+      : [
+          {
+            is: 'paragraph',
+            text: `Left out of this report: ${leftOut.map((name) => PART_WORDS[name]).join('; ')}. They can be made from the case file.`,
+          } as const,
+        ]),
     { is: 'paragraph', text: `End of report ${number}.` },
-  ],
-})
+  ]
+  return { id: 'end', title: 'What the results relate to', level: 2, blocks }
+}

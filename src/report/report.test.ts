@@ -1,6 +1,6 @@
 import { testedBy } from '@tests/reference/answers'
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
-import { PARTS, USUAL_OPTIONS } from '@/desk/reportOptions'
+import { optionsIn, PARTS, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { formatSure } from '@/words/figures'
 import { columnNamed } from '@/desk/sampleDraft'
 import { R87 } from '@/claims/terms/controlPlan'
@@ -203,5 +203,22 @@ describe('what a test report states', () => {
     const number = `WH-099-${content.head.hash.slice(0, 8).toUpperCase()}`
     expect(text).toContain(`End of report ${number}.\n\nMade with True Weight from the case as of`)
     expect(text).toContain('relate only to the items that were sampled and tested')
+  })
+
+  test('what is left out of it is named', async () => {
+    expect(await written(content)).not.toContain('Left out of this report')
+    expect(await written(content, { parts: PARTS.filter((part) => part !== 'working') })).toContain(
+      'Left out of this report: working, as an appendix. They can be made from the case file.',
+    )
+  })
+
+  test('one of many claims has every finding, and what they rest on when it is asked for', async () => {
+    const many = exampleCase(Array.from({ length: 13 }, () => SACKS))
+    const text = markdownOf(await reportOf(many, optionsIn({})))
+    expect(text.match(/^## Claim \d+: /gm)).toHaveLength(13)
+    expect(text).toContain('## Summary of findings')
+    expect(text).not.toContain('### Hypotheses')
+    expect(text).toContain('Left out of this report: hypotheses; sample and its origin; ')
+    expect(await written(many, { parts: ['hypotheses'] })).toContain('### Hypotheses')
   })
 })

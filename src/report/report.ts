@@ -3,7 +3,7 @@ import type { CaseContent } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
 import { type ControlPlan, R87 } from '@/claims/terms/controlPlan'
 import type { RegisteredKey } from '@/desk/trail/keyRegister'
-import type { ReportOptions } from '@/desk/reportOptions'
+import { optionsFor, type ReportOptions, type StatedOptions } from '@/desk/reportOptions'
 import { appendices } from './appendices'
 import { claimParts } from './claimParts'
 import { asOfWords, caseRows, coverPart, endPart, recordPart, reportNumber, titleOf } from './cover'
@@ -24,11 +24,12 @@ export type ReportMeans = Readonly<{
  */
 export async function reportOf(
   whole: CaseContent,
-  options: ReportOptions,
+  stated: StatedOptions,
   { computing = AT_ONCE, keys }: ReportMeans = {},
 ): Promise<Report> {
   // What is discarded is in the case's file and on its trail, and no part of what is reported.
   const content = { ...whole, claims: whole.claims.filter(({ draft }) => !draft.isDiscarded) }
+  const options = optionsFor(stated, content.claims.length)
   const isExamined = options.parts.includes('cross-examination')
   const [studies, record] = await Promise.all([
     studyClaims(content, { decimals: options.decimals, isExamined, computing, keys }),
@@ -53,7 +54,7 @@ export async function reportOf(
       ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
       ...(await appendices(content, studies, options, write)),
-      endPart(reportNumber(content.case.reference, content.head.hash)),
+      endPart(reportNumber(content.case.reference, content.head.hash), options),
     ],
   }
 }

@@ -8,7 +8,7 @@ import {
 } from '@/casefile/content'
 import { verifyRecord } from '@/casefile/follows'
 import { signedIn } from '@/casefile/signedText'
-import type { ReportOptions, Unstated } from '@/desk/reportOptions'
+import { optionsFor, type StatedOptions, type Unstated } from '@/desk/reportOptions'
 import { changeBetween } from '@/desk/trail/change'
 import { readClaimAgainst } from '@/intake/claimDocument'
 import { askedOf } from '@/intake/readDraft'
@@ -51,11 +51,12 @@ type Signed = z.output<typeof laidOutSchema>
 export async function signedReportOf(
   whole: CaseContent,
   finding: ContentFinding,
-  options: ReportOptions,
+  stated: StatedOptions,
   { computing = AT_ONCE, keys }: ReportMeans = {},
 ): Promise<Report> {
   const signed = signedOf(finding)
   const then = signed && asSigned(whole, finding, signed)
+  const options = optionsFor(stated, 1)
   const isExamined = options.parts.includes('cross-examination')
   const wants = { decimals: options.decimals, isExamined, computing, keys }
   const [studies, record] = await Promise.all([
@@ -100,7 +101,7 @@ export async function signedReportOf(
         blocks: await standing(whole, finding, write),
       },
       ...body,
-      endPart(reportNumber(whole.case.reference, finding.fingerprint)),
+      endPart(reportNumber(whole.case.reference, finding.fingerprint), options),
     ],
   }
 }

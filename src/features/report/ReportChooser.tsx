@@ -25,15 +25,21 @@ const Check = chakra('label', {
 })
 
 /** Which parts the report has and how its numbers are written; and the files that it can be taken away as. */
-export function ReportChooser({ caseId, options }: Readonly<{ caseId: string; options: ReportOptions }>) {
+export function ReportChooser({
+  caseId,
+  options,
+  claimCount,
+}: Readonly<{ caseId: string; options: ReportOptions; claimCount: number }>) {
   const router = useRouter()
   const [isMaking, start] = useTransition()
   const show = (changed: Partial<ReportOptions>) =>
     start(() =>
-      router.replace(`/cases/${caseId}/report${queryOf({ ...options, ...changed })}`, { scroll: false }),
+      router.replace(`/cases/${caseId}/report${queryOf({ ...options, ...changed }, claimCount)}`, {
+        scroll: false,
+      }),
     )
   const { parts, decimals, language, unstated } = options
-  const query = queryOf(options)
+  const query = queryOf(options, claimCount)
   const { decimals: _, ...withoutDecimals } = options
   return (
     <Box role="group" aria-label="What the report holds" _print={{ display: 'none' }}>
@@ -61,7 +67,7 @@ export function ReportChooser({ caseId, options }: Readonly<{ caseId: string; op
             start(() => {
               const changed =
                 chosen === OWN ? withoutDecimals : { ...options, decimals: Number(chosen.slice(1)) }
-              router.replace(`/cases/${caseId}/report${queryOf(changed)}`, { scroll: false })
+              router.replace(`/cases/${caseId}/report${queryOf(changed, claimCount)}`, { scroll: false })
             })
           }
         />

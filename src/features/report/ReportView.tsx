@@ -13,12 +13,14 @@ import { Main } from '@/ui/Main'
 export function ReportView({
   caseId,
   options,
+  claimCount,
   parts,
   css,
   lacking,
 }: Readonly<{
   caseId: string
   options: ReportOptions
+  claimCount: number
   parts: readonly ShownPart[]
   css: string
   /** What its PDF lacks, in words. */
@@ -26,7 +28,7 @@ export function ReportView({
 }>) {
   return (
     <Main maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
-      <ReportChooser caseId={caseId} options={options} />
+      <ReportChooser caseId={caseId} options={options} claimCount={claimCount} />
       {lacking && (
         <Box role="status" color="finding.contradicted" marginTop="8px" _print={{ display: 'none' }}>
           {lacking}

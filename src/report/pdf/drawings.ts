@@ -28,9 +28,13 @@ function drawShape(document: PDFKit.PDFDocument, fonts: FontBook, shape: Shape):
       const shift = { start: 0, middle: 0.5, end: 1 }[shape.anchor] * width * shape.size
       let x = shape.at[0] - shift
       document.fillColor(shape.colour, 1)
-      for (const { font, text, width: wide } of runs) {
+      for (const [at, { font, text, width: wide }] of runs.entries()) {
         document.font(font).fontSize(shape.size)
-        document.text(text, x, shape.at[1], { lineBreak: false, baseline: 'alphabetic' })
+        // The space that parts it from the next label is read, and not seen.
+        document.text(at === runs.length - 1 ? `${text} ` : text, x, shape.at[1], {
+          lineBreak: false,
+          baseline: 'alphabetic',
+        })
         x += wide * shape.size
       }
       return

@@ -3,6 +3,8 @@ import type { Face } from '../document/fonts'
 import { type FontBook, type Run, type Word } from './fontBook'
 
 export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>
+/** A word, or a part of one that goes on in the next. */
+type Piece = Word & Readonly<{ isCut?: boolean }>
 /** Words on one line, with their width in points. */
 export type Line = Readonly<{ runs: readonly Run[]; width: number }>
 
@@ -188,10 +190,12 @@ export class Page {
   private wrapped(paragraph: string, face: Face, size: number, width: number): readonly Line[] {
     const space = this.fonts.word(' ', face)
     const lines: Line[] = []
-    let words: Word[] = []
+    let words: Piece[] = []
     let used = 0
     const push = () => {
-      lines.push({ runs: joined(words, space), width: used })
+      // The space that parts it from the next line is read, and not seen.
+      const after = words.at(-1)?.isCut ? [] : space.runs
+      lines.push({ runs: joined(words, space, after), width: used })
       words = []
       used = 0
     }
@@ -207,29 +211,30 @@ export class Page {
   }
 
   /** A word, or its pieces where it is wider than a line. */
-  private fitting(text: string, face: Face, width: number): readonly Word[] {
+  private fitting(text: string, face: Face, width: number): readonly Piece[] {
     const word = this.fonts.word(text, face)
     if (word.width <= width) return [word]
     const letters = [...text]
     const each = Math.max(1, Math.floor((letters.length * width) / word.width) - 1)
-    const pieces: Word[] = []
-    for (let at = 0; at < letters.length; at += each)
-      pieces.push(this.fonts.word(letters.slice(at, at + each).join(''), face))
+    const pieces: Piece[] = []
+    for (let at = 0; at < letters.length; at += each) {
+      const piece = this.fonts.word(letters.slice(at, at + each).join(''), face)
+      pieces.push({ ...piece, isCut: at + each < letters.length })
+    }
     return pieces
   }
 }
 
-/** Words with spaces between, neighbours of one font as one run. */
-function joined(words: readonly Word[], space: Word): readonly Run[] {
+/** Words with spaces between and something after them, neighbours of one font as one run. */
+function joined(words: readonly Word[], space: Word, after: readonly Run[]): readonly Run[] {
   const runs: { font: string; text: string; width: number }[] = []
-  for (const [at, word] of words.entries()) {
-    for (const run of at === 0 ? word.runs : [...space.runs, ...word.runs]) {
-      const last = runs.at(-1)
-      if (last?.font === run.font) {
-        last.text += run.text
-        last.width += run.width
-      } else runs.push({ ...run })
-    }
+  const all = words.flatMap((word, at) => (at === 0 ? word.runs : [...space.runs, ...word.runs]))
+  for (const run of [...all, ...after]) {
+    const last = runs.at(-1)
+    if (last?.font === run.font) {
+      last.text += run.text
+      last.width += run.width
+    } else runs.push({ ...run })
   }
   return runs
 }

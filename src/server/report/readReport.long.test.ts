@@ -1,7 +1,7 @@
 import { openTestDatabase } from '@tests/database'
 import { createHash } from 'node:crypto'
 import type { Database } from '@/data/client'
-import { queryOf, type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
+import { optionsFor, queryOf, type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { valueOf } from '@tests/outcome'
 import { addEmptyClaim, openCase } from '../case/changeCase'
 import { documentOf } from '../check/documentOf'
@@ -26,8 +26,8 @@ test.each<Partial<ReportOptions>>([
   { parts: ['cover'], decimals: 3, language: 'comma', unstated: 'named' },
 ])('the address of a file takes what that of the page has: %j', (chosen) => {
   const options = { ...USUAL_OPTIONS, ...chosen }
-  const parameters = new URLSearchParams(queryOf(options))
-  expect(readReportQuestion(parameters)).toEqual({ ok: true, value: { options, format: 'pdf' } })
+  const { options: stated, format } = valueOf(readReportQuestion(new URLSearchParams(queryOf(options))))
+  expect([optionsFor(stated, 1), format]).toEqual([options, 'pdf'])
 })
 
 test.each(['unstated=x', 'numbers=roman', 'decimals=1.5', 'colour=red'])('%s is refused', (query) =>

@@ -2,10 +2,12 @@ import 'server-only'
 import * as z from 'zod/mini'
 import {
   FORMATS,
+  optionsFor,
   optionsIn,
   type ReportFormat,
   type ReportOptions,
   reportOptionsSchema,
+  type StatedOptions,
 } from '@/desk/reportOptions'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { lackingInPdf, MEDIA_TYPES } from '@/report/files'
@@ -29,6 +31,8 @@ import { readContentNow } from '../keeping/readContent'
 /** A report as it is shown: each of its parts as HTML, and as the text that a copy of it gives. */
 export type ShownReport = Readonly<{
   ownCase: CaseWithClaims
+  options: ReportOptions
+  claimCount: number
   /** What its PDF lacks, in words. */
   lacking: string
   /** How it looks, for a picture of a part. */
@@ -36,11 +40,13 @@ export type ShownReport = Readonly<{
   parts: readonly Readonly<{ id: string; title: string; level: number; html: string; text: string }>[]
 }>
 
-export async function readReport(caseId: string, options: ReportOptions): Promise<ShownReport | undefined> {
+export async function readReport(caseId: string, stated: StatedOptions): Promise<ShownReport | undefined> {
   const db = await database()
   const content = await readContentNow(db, caseId)
   const ownCase = content && (await findCase(db, caseId))
   if (!content || !ownCase) return undefined
+  const claimCount = content.claims.filter(({ draft }) => !draft.isDiscarded).length
+  const options = optionsFor(stated, claimCount)
   const report = await reportOf(content, options, {
     computing: computing(),
     keys: await registeredKeys(db),
@@ -53,11 +59,11 @@ export async function readReport(caseId: string, options: ReportOptions): Promis
     text: partMarkdown(part),
   }))
   const lacking = await lackingInPdf(parts.map(({ text }) => text).join('\n'), process.cwd())
-  return { ownCase, parts, lacking, css: await reportCss(process.cwd()) }
+  return { ownCase, options, claimCount, parts, lacking, css: await reportCss(process.cwd()) }
 }
 
 type ReportFile = Readonly<{ name: string; type: string; bytes: Uint8Array }>
-type Asked = Readonly<{ options: ReportOptions; format: ReportFormat }>
+type Asked = Readonly<{ options: StatedOptions; format: ReportFormat }>
 
 /** The report of a case as a file. */
 export async function makeReport(
@@ -135,7 +141,7 @@ export function readReportQuestion(parameters: URLSearchParams): Outcome<Asked> 
 /** The options that the address of the report's page states; what is stated twice is not taken. */
 export function optionsOf(
   parameters: Readonly<Record<string, string | readonly string[] | undefined>>,
-): ReportOptions {
+): StatedOptions {
   const single = Object.entries(parameters).filter(([, value]) => typeof value === 'string')
   return optionsIn(Object.fromEntries(single) as Record<string, string>)
 }

@@ -18,14 +18,13 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function ReportPage({ params, searchParams }: Props) {
   const { caseId } = await params
-  const options = optionsOf(await searchParams)
-  const found = await readReport(caseId, options)
+  const found = await readReport(caseId, optionsOf(await searchParams))
   if (!found) notFound()
   const { ownCase, ...report } = found
   return (
     <>
       <PageHeader crumbs={[...crumbsOfCase(caseId, ownCase), { text: 'Report' }]} />
-      <ReportView {...report} caseId={caseId} options={options} />
+      <ReportView {...report} caseId={caseId} />
     </>
   )
 }
