@@ -16,7 +16,7 @@ export const MARK_LENGTH = 32
 
 /**
  * @param folder - of the bundle and its compiled form
- * @returns the script, its mark, and the command line itself
+ * @returns the script, its mark, and what it exports: the command line, and what a thread of it does
  */
 export function compile(folder = FOLDER) {
   const bundle = path.join(folder, NAME)
@@ -27,7 +27,7 @@ export function compile(folder = FOLDER) {
   // A compiled form that is kept can't itself import what is asked for.
   const ask = (name) => import(pathToFileURL(path.join(folder, name)).href)
   script.runInThisContext()(made.exports, createRequire(bundle), made, ask)
-  return { script, mark, main: made.exports.main }
+  return { script, mark, ...made.exports }
 }
 
 function compiledOf(mark, folder) {

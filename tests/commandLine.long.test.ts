@@ -1,7 +1,8 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { createInterface } from 'node:readline'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { writeCaseFile } from '@/casefile/write'
 import { DELIVERIES as SHARE, exampleCase, SACKS } from '@tests/exampleCase'
@@ -18,7 +19,7 @@ const summary = {
 }
 
 function run(args: readonly string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(BINARY, args, { input, encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync(BINARY, args, { input, encoding: 'utf8', maxBuffer: 2 ** 28 })
   const results = stdout.split('\n').filter(Boolean)
   return { status, results, stderr }
 }
@@ -56,6 +57,56 @@ test('a line that is refused gives its error in its place, and 1 at the end', ()
     ok: false,
     error: { code: 'missing', path: 'claim.parameter' },
   })
+})
+
+describe('many documents, which other threads help with,', () => {
+  const COUNT = 3000
+  const documentAt = (at: number) => ({
+    ...readings,
+    id: String(at),
+    evidence: { kind: 'readings', values: [14.9, 15.1, 15 + (at % 7) / 10, 14.7] },
+  })
+  const many = Array.from({ length: COUNT }, (_, at) => documentAt(at))
+
+  test('are answered in order, each as it is by itself', () => {
+    const { status, results } = run(['check'], lines(...many))
+    expect(status).toBe(0)
+    expect(results.map((line) => JSON.parse(line).id)).toEqual(many.map(({ id }) => id))
+    for (const at of [0, 1234, COUNT - 1])
+      expect(results[at]).toBe(run(['check'], lines(many[at])).results[0])
+  })
+
+  test('have the one that is refused in its place, and 1 at the end', () => {
+    const texts = many.map((document) => JSON.stringify(document))
+    const { status, results } = run(['check'], texts.with(2000, '{"id":').join('\r\n'))
+    expect(status).toBe(1)
+    expect(results).toHaveLength(COUNT)
+    expect(results.flatMap((line, at) => (JSON.parse(line).ok ? [] : [at]))).toEqual([2000])
+  })
+
+  test('are written for people too', () => {
+    const { results } = run(['check', '--pretty'], lines(...many))
+    expect(results.join('\n')).toContain(run(['check', '--pretty'], lines(many.at(-1))).results.join('\n'))
+    expect(results.filter((line) => line.includes('Test statistic')).length % COUNT).toBe(0)
+  })
+})
+
+test('each document is answered as soon as its line is there', async () => {
+  const child = spawn(BINARY, ['check'])
+  const answers = createInterface({ input: child.stdout })[Symbol.asyncIterator]()
+  for (const document of [readings, summary]) {
+    child.stdin.write(lines(document))
+    expect(JSON.parse((await answers.next()).value)).toMatchObject({ id: document.id })
+  }
+  child.stdin.end()
+  expect(await answers.next()).toMatchObject({ done: true })
+})
+
+test('a line is ended by nothing that JSON may hold, however it comes in pieces', async () => {
+  const document = { ...readings, id: `a\u2028b ${'ü'.repeat(200_000)}` }
+  const { status, results } = run(['check'], lines(document, summary))
+  expect([status, results.length]).toEqual([0, 2])
+  expect(JSON.parse(results[0]!).id).toBe(document.id)
 })
 
 test('ends quietly when nobody reads on', () => {

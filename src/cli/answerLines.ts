@@ -1,40 +1,57 @@
-import { parseJson } from '@/desk/parseJson'
 import { once } from 'node:events'
-import { createInterface } from 'node:readline'
 import type { Readable, Writable } from 'node:stream'
-import { type Answer, answer } from '@/answers/answer'
+import { answerBatch, type Batch, type Style } from './answerBatch'
+import { Helpers } from './helpers'
 
-const BYTE_ORDER_MARK = /^\ufeff/
+const LINE_END = /\r\n|[\r\n]/
+/** Batches that may wait to be written, so that memory holds no more of a file than these. */
+const MAX_WAITING = 16
 
 /**
- * Answers check documents, one a line, in order. Empty lines are passed over.
+ * Answers check documents, one a line, in order, each as soon as it is there; those of a long file in other threads too. Empty
+ * lines are passed over.
  *
+ * @param thread - what a thread that helps runs; without it there are none
  * @returns 0 when every document was answered, 1 when one was refused
  */
-export async function answerLines(
-  streams: Readonly<{ input: Readable; output: Writable; style: 'json' | 'pretty' }>,
-): Promise<0 | 1> {
-  const { input, output, style } = streams
-  // Words for people are read only where they are wanted.
-  const written = style === 'pretty' ? (await import('@/answers/summary')).summary : JSON.stringify
+export async function answerLines({
+  input,
+  output,
+  style,
+  thread,
+}: Readonly<{ input: Readable; output: Writable; style: Style; thread?: URL | undefined }>): Promise<0 | 1> {
+  const helpers = new Helpers(style, thread)
   let isRefused = false
-  for await (const line of createInterface({ input, crlfDelay: Infinity })) {
-    const text = line.replace(BYTE_ORDER_MARK, '')
-    if (text.trim() === '') continue
-    const result = answerTo(text)
-    isRefused ||= !result.ok
-    if (!output.write(`${written(result)}\n`)) await once(output, 'drain')
+  const write = async ({ text, refused }: Batch) => {
+    isRefused ||= refused
+    if (text !== '' && !output.write(text)) await once(output, 'drain')
+  }
+  const writings: Promise<void>[] = []
+  let last = Promise.resolve()
+  try {
+    for await (const lines of batchesIn(input)) {
+      const batch = helpers.answer(lines) ?? answerBatch(lines, style)
+      last = Promise.all([batch, last]).then(([answered]) => write(answered))
+      if (writings.push(last) > MAX_WAITING) await writings.shift()
+    }
+    await last
+  } finally {
+    await helpers.end()
   }
   return isRefused ? 1 : 0
 }
 
-function answerTo(line: string): Answer {
-  try {
-    return answer(parseJson(line))
-  } catch (error) {
-    if (!(error instanceof SyntaxError)) throw error
-    const seen = line.length > 60 ? `${line.slice(0, 60)}…` : line
-    const message = `The line is not JSON: ${seen} (${error.message}). Write one whole check document on a line.`
-    return { ok: false, error: { code: 'not-json', path: '', message } }
+/** The lines that came at once, again and again; one that goes on in what comes next with that. */
+async function* batchesIn(input: Readable): AsyncGenerator<readonly string[]> {
+  const decoder = new TextDecoder()
+  let begun: string[] = []
+  for await (const bytes of input as AsyncIterable<Uint8Array>) {
+    const [first = '', ...others] = decoder.decode(bytes, { stream: true }).split(LINE_END)
+    begun.push(first)
+    const next = others.pop()
+    if (next === undefined) continue
+    yield [begun.join(''), ...others]
+    begun = [next]
   }
+  yield [begun.join('') + decoder.decode()]
 }

@@ -5,6 +5,9 @@ import { answerLines } from './answerLines'
 import { openInput } from './openInput'
 import type { Verdict } from './verify'
 
+/** What a thread of it does. */
+export { answerBatch } from './answerBatch'
+
 const USAGE = `Usage: true-weight check [FILE|-] [--pretty]
        true-weight check --csv FILE --column NAME --claim "mean at least 15 kg" [options]
        true-weight report CASE.zip [--format pdf|docx|html|md] [--output FILE] [options]
@@ -92,9 +95,10 @@ const OPTIONS = {
  * Runs the command line.
  *
  * @param args - what follows the program's name
+ * @param thread - what a thread that helps with many documents runs
  * @returns the exit code
  */
-export async function main(args: readonly string[]): Promise<number> {
+export async function main(args: readonly string[], thread?: URL): Promise<number> {
   // Whoever reads the results may have seen enough, as `head` has: that is no failure.
   process.stdout.on('error', ({ code }: NodeJS.ErrnoException) => process.exit(code === 'EPIPE' ? 0 : 2))
   try {
@@ -129,7 +133,8 @@ export async function main(args: readonly string[]): Promise<number> {
     }
     if (csv !== undefined || Object.keys(options).length > 0) return refuse(USAGE)
     const input = await openInput(file)
-    return await answerLines({ input, output: process.stdout, style: pretty ? 'pretty' : 'json' })
+    const style = pretty ? 'pretty' : 'json'
+    return await answerLines({ input, output: process.stdout, style, thread })
   } catch (error) {
     return refuse(error instanceof Error ? error.message : String(error))
   }
