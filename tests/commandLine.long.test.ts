@@ -528,6 +528,11 @@ describe('case files', () => {
     [['--parts', 'cover,colours'], '--parts takes some of these'],
     [['--decimals', '99'], '--decimals takes a whole number from 0 to 12'],
     [['--numbers', 'roman'], '--numbers takes'],
+    [['--template', '/nowhere.dotx'], 'A report as pdf has no template'],
+    [
+      ['--format', 'docx', '--template', BINARY],
+      'This is no template that a report can take its styles from',
+    ],
     [['--unstated', 'x'], '--unstated takes named, or left-out.'],
   ])('report %j is refused, and why', (options, message) => {
     const { status, stderr } = run(['report', file, ...options])

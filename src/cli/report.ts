@@ -4,8 +4,10 @@ import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { CaseContent, ContentFinding } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
+import type { DocxTemplate } from '@/desk/office'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/desk/reportOptions'
+import { readTemplate } from '@/report/docxTemplate'
 import { lackingInPdf, reportFile } from '@/report/files'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
@@ -20,6 +22,7 @@ export type ReportStated = Readonly<{
   decimals?: string | undefined
   numbers?: string | undefined
   unstated?: string | undefined
+  template?: string | undefined
 }>
 
 /** The bundle lies in a folder of the checkout, beside which its packages are. */
@@ -38,6 +41,8 @@ export async function writeReport(
   const format = formatOf(stated)
   if (!format.ok) return format
   const { parts, decimals, numbers, unstated } = stated
+  const template = await templateOf(stated, format.value)
+  if (!template.ok) return template
   const options = reportOptionsSchema.safeParse({
     ...(parts === undefined ? {} : { parts: parts.split(',').map((part) => part.trim()) }),
     ...(decimals === undefined ? {} : { decimals: Number(decimals) }),
@@ -55,7 +60,10 @@ export async function writeReport(
   const report = finding.value
     ? await signedReportOf(content, finding.value, options.data)
     : await reportOf(content, options.data)
-  await writeFile(output, await reportFile(report, { format: format.value, root: ROOT }))
+  await writeFile(
+    output,
+    await reportFile(report, { format: format.value, root: ROOT, template: template.value }),
+  )
   return success({
     output,
     lacking: format.value === 'pdf' ? await lackingInPdf(markdownOf(report), ROOT) : '',
@@ -73,6 +81,17 @@ function findingOf(
   const there = findings.map(({ fingerprint }) => fingerprint.slice(0, 12)).join(', ')
   const message = `“${asked}” begins the fingerprint of ${found.length} signed findings. ${there === '' ? 'Nothing is signed in this file.' : `There are: ${there}.`}`
   return failure({ code: 'unknown-finding', path: '--finding', message })
+}
+
+/** That of a DOCX file; the other formats have none. */
+async function templateOf(
+  { template }: ReportStated,
+  format: ReportFormat,
+): Promise<Outcome<DocxTemplate | undefined>> {
+  if (template === undefined) return success(undefined)
+  if (format === 'docx') return readTemplate(await readWhole(template))
+  const message = `A report as ${format} has no template. Say --format docx, or leave --template out.`
+  return failure({ code: 'unknown-option', path: '--template', message })
 }
 
 /** Stated, or that of the file that is written, or PDF. */

@@ -11,4 +11,10 @@ export const officeSchema = z.strictObject({
 })
 export type Office = Readonly<z.infer<typeof officeSchema>>
 
+/** What the DOCX files of its reports take of a file of the office's own: styles and theme, as XML; no theme is an empty text. */
+export type DocxTemplate = Readonly<{ styles: string; theme: string }>
+
+/** What stands on its register. */
+export type OfficeEntry = Office & Readonly<{ template?: DocxTemplate | undefined }>
+
 export const EMPTY_OFFICE: Office = { office: '', authorisedBy: '' }

@@ -11,20 +11,12 @@ import {
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
+import type { DocxTemplate } from '@/desk/office'
 import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report } from './document/document'
 import { balance, colourOf } from './drawing/balance'
-import {
-  BULLETS,
-  footerOf,
-  hex,
-  NUMBERING,
-  type StyleName,
-  styleOf,
-  STYLES,
-  TEXT_WIDTH,
-  TITLE_FONT,
-} from './docxStyles'
+import { BULLETS, footerOf, hex, NUMBERING, type StyleName, styleOf, STYLES, TEXT_WIDTH } from './docxStyles'
+import { withTemplate } from './docxTemplate'
 import { type Drawing, RULE } from './drawing/drawing'
 import { svgOf } from './drawing/svg'
 import { legible } from './drawing/escape'
@@ -49,8 +41,13 @@ const [LONGEST_WORD, LONGEST_FIGURE] = [24, 20]
  * report gives the same bytes.
  *
  * @param rasterise - makes the picture that stands in where vectors can't be shown
+ * @param template - whose styles take the place of those of the same name
  */
-export async function docxOf(report: Report, rasterise: Rasterise): Promise<Uint8Array> {
+export async function docxOf(
+  report: Report,
+  rasterise: Rasterise,
+  template?: DocxTemplate,
+): Promise<Uint8Array> {
   const children: (Paragraph | Table)[] = []
   for (const part of report.parts) children.push(...(await partOf(part, rasterise)))
   children.push(paragraph(`Made with True Weight from the case ${report.asOf}.`, 'quiet'))
@@ -61,7 +58,8 @@ export async function docxOf(report: Report, rasterise: Rasterise): Promise<Uint
     numbering: NUMBERING,
     sections: [{ footers: { default: footerOf(report) }, children }],
   })
-  return withoutTimes(await Packer.toBuffer(document), report.madeAt)
+  const parts = unzipSync(await Packer.toBuffer(document))
+  return withoutTimes(template ? withTemplate(parts, template) : parts, report.madeAt)
 }
 
 async function partOf({ title, level, blocks }: Part, rasterise: Rasterise): Promise<(Paragraph | Table)[]> {
@@ -85,15 +83,10 @@ async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Pa
     case 'outcome':
       return [
         new Paragraph({
+          style: styleOf('outcome'),
           children: [
             await image(balance(block.outcome), { title: '', scale: 0.5 }, rasterise),
-            new TextRun({
-              text: `  ${legible(block.words)}`,
-              font: TITLE_FONT,
-              bold: true,
-              size: 28,
-              color: hex(colourOf(block.outcome)),
-            }),
+            new TextRun({ text: `  ${legible(block.words)}`, color: hex(colourOf(block.outcome)) }),
           ],
         }),
       ]
@@ -194,8 +187,7 @@ async function image(
 const NO_TIME = new Date(1980, 0, 1)
 
 /** The file without the time of writing, which would make every one another one. */
-function withoutTimes(bytes: Uint8Array, madeAt: Date): Uint8Array {
-  const entries = unzipSync(bytes)
+function withoutTimes(entries: Readonly<Record<string, Uint8Array>>, madeAt: Date): Uint8Array {
   const core = 'docProps/core.xml'
   const text = new TextDecoder().decode(entries[core])
   const stated = `>${madeAt.toISOString().slice(0, 19)}Z<`

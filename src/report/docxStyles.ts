@@ -15,13 +15,13 @@ import { legible } from './drawing/escape'
 
 /** Between the margins of an A4 page, in twentieths of a point. */
 export const TEXT_WIDTH = 9026
-export const TITLE_FONT = 'Source Serif 4'
+const TITLE_FONT = 'Source Serif 4'
 export const BULLETS = 'bullets'
 export const hex = (colour: string) => colour.slice(1)
 
 const [TEXT, FIGURES] = ['IBM Plex Sans', 'IBM Plex Mono']
 /** Half points. */
-const SIZES = { text: 20, finding: 24, figures: 18, small: 17, foot: 16 } as const
+const SIZES = { text: 20, outcome: 28, finding: 24, figures: 18, small: 17, foot: 16 } as const
 
 const heading = (size: number) => ({
   run: { font: TITLE_FONT, size, bold: true, color: hex(INK) },
@@ -37,6 +37,7 @@ const quiet = { color: hex(QUIET) } as const
 /** Every look that a paragraph has, by its name: whoever changes a style changes all that is written in it. */
 const PARAGRAPHS = {
   plain: style('Report text', {}, apart),
+  outcome: style('Report outcome', { font: TITLE_FONT, bold: true, size: SIZES.outcome }),
   finding: style('Report finding', { font: TITLE_FONT, size: SIZES.finding }, apart),
   quiet: style('Report note', quiet, apart),
   quote: style('Report claim', { font: TITLE_FONT, italics: true }, apart),

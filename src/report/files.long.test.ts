@@ -164,7 +164,7 @@ describe('DOCX', () => {
     expect(text).toContain('<w:footerReference')
     expect(styles).toContain('<w:lang w:val="en-GB"')
     const used = new Set([...text.matchAll(/<w:pStyle w:val="(Report\w+)"/g)].map(([, name]) => name!))
-    expect(used.size).toBe(10)
+    expect(used.size).toBe(11)
     for (const name of used) expect(styles).toContain(`w:styleId="${name}"`)
   })
 

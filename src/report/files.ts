@@ -3,6 +3,7 @@ import type { Report } from './document/document'
 import { printFonts, reportCss, webFonts } from './document/fonts'
 import { htmlFile } from './html'
 import { markdownOf } from './markdown'
+import type { DocxTemplate } from '@/desk/office'
 import type { ReportFormat } from '@/desk/reportOptions'
 import { openFonts, pdfOf } from './pdf/pdf'
 import { rasteriser } from './rasterise'
@@ -29,20 +30,25 @@ export async function lackingInPdf(text: string, root: string): Promise<string> 
     : `The PDF has no letters for ${letters.slice(0, MAX_NAMED).join(' ')}${letters.length > MAX_NAMED ? ' and others' : ''}: each stands in it as \ufffd. DOCX, HTML and Markdown have them.`
 }
 
-/**
- * A report as a file: the same bytes wherever it is made.
- *
- * @param root - the folder that node_modules is in, with the fonts
- */
+/** How a report is made a file. */
+export type ReportFileHow = Readonly<{
+  format: ReportFormat
+  /** The folder that node_modules is in, with the fonts. */
+  root: string
+  /** Of a DOCX file. */
+  template?: DocxTemplate | undefined
+}>
+
+/** A report as a file: the same bytes wherever it is made. */
 export async function reportFile(
   report: Report,
-  { format, root }: Readonly<{ format: ReportFormat; root: string }>,
+  { format, root, template }: ReportFileHow,
 ): Promise<Uint8Array> {
   switch (format) {
     case 'pdf':
       return pdfOf(report, await printFonts(root))
     case 'docx':
-      return docxOf(report, await rasteriser(root))
+      return docxOf(report, await rasteriser(root), template)
     case 'html':
       return new TextEncoder().encode(htmlFile(report, await webFonts(root), await reportCss(root)))
     case 'md':

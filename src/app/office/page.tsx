@@ -9,11 +9,13 @@ export const dynamic = 'force-dynamic'
 
 export default async function OfficePage() {
   const entry = await readOffice()
+  const { office, authorisedBy } = entry?.words ?? EMPTY_OFFICE
   return (
     <>
       <PageHeader crumbs={[{ text: 'Office' }]} />
       <OfficeView
-        office={{ ...EMPTY_OFFICE, ...entry?.words }}
+        office={{ office, authorisedBy }}
+        hasTemplate={entry?.words.template !== undefined}
         changed={entry && { by: entry.changedBy, at: entry.changedAt }}
       />
     </>

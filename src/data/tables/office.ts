@@ -1,5 +1,5 @@
 import { integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core'
-import type { Office } from '@/desk/office'
+import type { OfficeEntry } from '@/desk/office'
 import { instant } from './parts'
 
 /** What the office says of itself, one entry: a row for each change of it, none of them ever changed. */
@@ -9,7 +9,7 @@ export const office = pgTable(
     id: uuid('id').notNull(),
     /** Counted from 1; the last is how it stands. */
     version: integer('version').notNull(),
-    words: jsonb('words').$type<Office>().notNull(),
+    words: jsonb('words').$type<OfficeEntry>().notNull(),
     changedBy: text('changed_by').notNull(),
     changedAt: instant('changed_at').notNull(),
   },

@@ -1,24 +1,33 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { Outcome } from '@/claims/terms/outcome'
 import { OFFICE_LENGTH } from '@/desk/caseWords'
 import type { Office } from '@/desk/office'
 import { instantWords } from '@/words/en/trailWords'
-import { Button } from '@/ui/Button'
+import { Button, QuietButton } from '@/ui/Button'
+import { FileButton } from '@/ui/FileButton'
 import { Main } from '@/ui/Main'
 import { officerHere } from '@/ui/officer'
 import { PageTitle } from '@/ui/PageTitle'
+import { outcomeOf } from '@/ui/saving/fetchOutcome'
 import { TextArea, TextBox } from '@/ui/TextBox'
-import { save } from './actions'
+import { save, takeTemplateAway } from './actions'
 
 const Label = chakra('label', { base: { display: 'block', color: 'quiet', marginTop: '14px' } })
 
 /** What the office says of itself: each new case takes it over, and its reports say it. */
 export function OfficeView({
   office,
+  hasTemplate,
   changed,
-}: Readonly<{ office: Office; changed: Readonly<{ by: string; at: string }> | undefined }>) {
+}: Readonly<{
+  office: Office
+  hasTemplate: boolean
+  changed: Readonly<{ by: string; at: string }> | undefined
+}>) {
   const [words, setWords] = useState(office)
   const [said, setSaid] = useState<Readonly<{ isProblem: boolean; text: string }>>()
   const change = (part: Partial<Office>) => {
@@ -67,6 +76,7 @@ export function OfficeView({
           {said?.text}
         </Box>
       </Box>
+      <Template isThere={hasTemplate} />
       {changed && (
         <Box color="quiet" fontSize="13px" marginTop="10px">
           As of {instantWords(changed.at)}
@@ -74,5 +84,47 @@ export function OfficeView({
         </Box>
       )}
     </Main>
+  )
+}
+
+/** A file of the office's own whose styles the DOCX files of reports take. */
+function Template({ isThere }: Readonly<{ isThere: boolean }>) {
+  const router = useRouter()
+  const [problem, setProblem] = useState('')
+  const say = (outcome: Outcome<undefined> | undefined) => {
+    setProblem(outcome?.ok ? '' : (outcome?.problem.message ?? 'The server does not answer. Try it again.'))
+    if (outcome?.ok) router.refresh()
+  }
+  const give = async (body: File) => {
+    const address = `/api/office/template?${new URLSearchParams({ by: officerHere() }).toString()}`
+    const headers = { 'Content-Type': 'application/octet-stream' }
+    say(await outcomeOf(fetch(address, { method: 'PUT', headers, body })))
+  }
+  return (
+    <Box as="section" marginTop="28px" aria-label="Template of DOCX reports">
+      <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
+        Template of DOCX reports
+      </Box>
+      <Box as="p" marginBlock="6px">
+        {isThere
+          ? 'Reports as DOCX take the styles of the template that was given.'
+          : 'Take a report away as DOCX, change its styles (Heading 1 to 3, Report text, Report cell and so on), and give it here: from then on every report looks like it.'}
+      </Box>
+      <Box display="flex" gap="10px" flexWrap="wrap">
+        <FileButton label="Template" accept=".docx,.dotx" onFile={(file) => void give(file)}>
+          {isThere ? 'Give another template' : 'Give a template'}
+        </FileButton>
+        {isThere && (
+          <QuietButton type="button" onClick={() => void takeTemplateAway(officerHere()).then(say)}>
+            Take it away
+          </QuietButton>
+        )}
+      </Box>
+      {problem && (
+        <Box role="alert" color="finding.contradicted" marginTop="6px">
+          {problem}
+        </Box>
+      )}
+    </Box>
   )
 }

@@ -2,11 +2,18 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Outcome } from '@/claims/terms/outcome'
-import { saveOffice } from '@/server/office/office'
+import { saveOffice, saveTemplate } from '@/server/office/office'
 
 /** Enters what the office says of itself. */
-export async function save(input: unknown): Promise<Outcome<Readonly<{ id: string }>>> {
+export async function save(input: unknown): Promise<Outcome<undefined>> {
   const saved = await saveOffice(input, new Date())
+  revalidatePath('/office')
+  return saved
+}
+
+/** Lets the DOCX files of reports look as they did without a template. */
+export async function takeTemplateAway(by: string): Promise<Outcome<undefined>> {
+  const saved = await saveTemplate(undefined, { by, now: new Date() })
   revalidatePath('/office')
   return saved
 }

@@ -1,11 +1,11 @@
 import { answer, type Answer } from '@/answers/answer'
 import { AT_ONCE } from '@/answers/computing'
 import { outcomeOfClaim } from '@/answers/claim'
-import type { ReportFormat } from '@/desk/reportOptions'
 import { parseJson } from '@/desk/parseJson'
 import { planToLock } from '@/intake/lockPlan'
 import { readWorkbook, type WorkbookChoice } from '@/intake/workbook/workbook'
 import type { Report } from '@/report/document/document'
+import type { ReportFileHow } from '@/report/files'
 
 /** What the server has done in a thread of its own, so that others are answered meanwhile. */
 export const JOBS = {
@@ -20,7 +20,7 @@ export const JOBS = {
   workbook: ({ bytes, choice }: Readonly<{ bytes: Uint8Array; choice: WorkbookChoice | undefined }>) =>
     readWorkbook(bytes, choice),
   /** A report as a file. What makes one takes long to load, and is loaded where it is wanted. */
-  report: async ({ report, ...how }: Readonly<{ report: Report; format: ReportFormat; root: string }>) =>
+  report: async ({ report, ...how }: Readonly<{ report: Report }> & ReportFileHow) =>
     (await import('@/report/files')).reportFile(report, how),
   /** Requests of the command line's format, each as text. */
   answers: (texts: readonly string[]): readonly Answer[] => texts.map(answerTo),

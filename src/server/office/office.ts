@@ -3,42 +3,70 @@ import * as z from 'zod/mini'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Connection } from '@/data/connection'
 import { addRegisterVersion, listRegister, type RegisterEntry } from '@/data/register'
-import { EMPTY_OFFICE, type Office, officeSchema } from '@/desk/office'
+import { type DocxTemplate, EMPTY_OFFICE, type Office, type OfficeEntry, officeSchema } from '@/desk/office'
+import { readTemplate } from '@/report/docxTemplate'
 import { bySchema } from '../doer'
-import { newIdentifier } from '../identifier'
 import { readInput } from '../input'
 import { database } from '../keeping/database'
 import { inTransaction } from '../transaction'
 
-/** What the office says of itself, as it stands; undefined while nothing was ever entered. */
-const entryOf = async (db: Connection): Promise<RegisterEntry<Office> | undefined> =>
+/** The one entry of its register. */
+const ID = '00000000-0000-4000-8000-000000000000'
+
+const entryOf = async (db: Connection): Promise<RegisterEntry<OfficeEntry> | undefined> =>
   (await listRegister(db, 'office')).at(0)
 
 /** What a case that is opened now takes over. */
-export const officeNow = async (db: Connection): Promise<Office> => ({
-  ...EMPTY_OFFICE,
-  ...(await entryOf(db))?.words,
-})
+export async function officeNow(db: Connection): Promise<Office> {
+  const { office, authorisedBy } = (await entryOf(db))?.words ?? EMPTY_OFFICE
+  return { office, authorisedBy }
+}
 
-/** The same for the page on which it is changed, with who changed it last. */
-export async function readOffice(): Promise<RegisterEntry<Office> | undefined> {
+/** What the DOCX files of reports take of a file of the office's own; undefined where none was given. */
+export const templateNow = async (db: Connection): Promise<DocxTemplate | undefined> =>
+  (await entryOf(db))?.words.template
+
+/** What the office says of itself, as it stands, with who changed it last; undefined while nothing was ever entered. */
+export async function readOffice(): Promise<RegisterEntry<OfficeEntry> | undefined> {
   return entryOf(await database())
 }
 
 const saving = z.strictObject({ words: officeSchema, by: bySchema })
 
 /**
- * Puts how the office says what it is behind how it said it before, which is kept, and so is what cases took over.
+ * Puts what the office says of itself behind what it said before, which is kept, and so is what cases took over.
  *
  * @param input - `{ words, by }`
  * @returns the problem `invalid`
  */
-export async function saveOffice(input: unknown, now: Date): Promise<Outcome<Readonly<{ id: string }>>> {
+export async function saveOffice(input: unknown, now: Date): Promise<Outcome<undefined>> {
   const read = readInput(saving, input)
-  if (!read.ok) return read
+  return read.ok ? changeOffice(read.value.words, { by: read.value.by, now }) : read
+}
+
+/**
+ * Gives the DOCX files of reports the styles of a file, or takes them away again.
+ *
+ * @param bytes - of a DOCX or DOTX file; undefined: none
+ * @returns the problem `template` where it is no such file
+ */
+export async function saveTemplate(
+  bytes: Uint8Array | undefined,
+  { by, now }: Readonly<{ by: string; now: Date }>,
+): Promise<Outcome<undefined>> {
+  const read = bytes && readTemplate(bytes)
+  if (read?.ok === false) return read
+  const who = readInput(bySchema, by)
+  return who.ok ? changeOffice({ template: read?.value }, { by: who.value, now }) : who
+}
+
+async function changeOffice(
+  change: Partial<OfficeEntry>,
+  { by, now }: Readonly<{ by: string; now: Date }>,
+): Promise<Outcome<undefined>> {
   return inTransaction(await database(), async (transaction) => {
-    const id = (await entryOf(transaction))?.id ?? newIdentifier()
-    await addRegisterVersion(transaction, 'office', { id, ...read.value, now })
-    return success({ id })
+    const words = { ...EMPTY_OFFICE, ...(await entryOf(transaction))?.words, ...change }
+    await addRegisterVersion(transaction, 'office', { id: ID, words, by, now })
+    return success(undefined)
   })
 }

@@ -23,6 +23,7 @@ import { computing } from '../compute/computing'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { readSigned } from '../finding/readFinding'
 import { database } from '../keeping/database'
+import { templateNow } from '../office/office'
 import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -104,7 +105,9 @@ async function fileOf(
   return unlessGivenUp(async () => {
     const keys = await registeredKeys(await database())
     const report = await make({ computing: computing({ signal }), keys })
-    const bytes = await inThread('report', { report, format, root: process.cwd() }, { signal })
+    const template = format === 'docx' ? await templateNow(await database()) : undefined
+    const how = { format, root: process.cwd(), template }
+    const bytes = await inThread('report', { report, ...how }, { signal })
     return success({ name: `${name}.${format}`, type: MEDIA_TYPES[format], bytes })
   })
 }

@@ -15,7 +15,8 @@ export async function putOutcome<T>(address: string, change: unknown): Promise<O
   return outcomeOf(fetch(address, { method: 'PUT', headers, body, keepalive: body.length < LARGEST_PARTING }))
 }
 
-async function outcomeOf<T>(request: Promise<Response>): Promise<Outcome<T> | undefined> {
+/** What a request came to; undefined where the server does not answer. */
+export async function outcomeOf<T>(request: Promise<Response>): Promise<Outcome<T> | undefined> {
   try {
     return (await (await request).json()) as Outcome<T>
   } catch {
