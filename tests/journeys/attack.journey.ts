@@ -38,6 +38,7 @@ async function targets(): Promise<readonly Target[]> {
     '/api/keys/register',
     '/api/v1/openapi.json',
     '/cases/new',
+    '/office',
     '/bench?claimedValue=15&sample.kind=count&sample.count=3+of+4&toString=1&ends=here',
     '/planner?claimedValue=15&gap=1&scatter=2&2.gap=1&lotSize=9',
     '/reckoner?of=t&df=4&x=2',
@@ -115,6 +116,12 @@ async function targets(): Promise<readonly Target[]> {
       body: { check: EMPTY_BENCH, into: { subject: 'x' }, by: 'A' },
       headers: json,
     },
+    {
+      method: 'PUT',
+      at: '/api/office/template?by=A',
+      body: 'PK',
+      headers: { 'Content-Type': 'application/octet-stream' },
+    },
     { method: 'POST', at: '/api/scale', body: { do: 'tare' }, headers: json },
     { method: 'POST', at: '/api/backup', body: { do: 'backup', file: '/tmp/x.zip' } },
     {
@@ -130,6 +137,7 @@ async function targets(): Promise<readonly Target[]> {
       },
     },
     ...actionsAt('/keys', ['x', 'A']),
+    ...actionsAt('/office', [{ words: { office: 'a', authorisedBy: 'b' }, by: 'A' }]),
     ...actionsAt('/cases/new', [{ reference: 'a', subject: 'b', party: 'c' }, 'A']),
   ]
 }

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
+import { useState } from 'react'
 import { calibratedLate } from '@/intake/reading/day'
 import { measuredWhen } from '@/intake/readMeasurement'
 import { readLotSize } from '@/intake/readEvidence'
@@ -34,6 +35,8 @@ export function Provenance() {
   const { id, draft, setField, file } = useSample()
   const isForReport = ([field]: Field) => FOR_A_TEST_REPORT.includes(field)
   const forReport = PROVENANCE_FIELDS.filter(isForReport)
+  // At first: whoever opens it, or empties it, keeps it as it is.
+  const [isStated] = useState(() => forReport.some(([field]) => draft[field] !== ''))
   return (
     <>
       <List aria-label="Where the sample comes from">
@@ -82,7 +85,7 @@ export function Provenance() {
           <Entry key={field[0]} field={field} />
         ))}
       </List>
-      <chakra.details marginTop="10px" open={forReport.some(([field]) => draft[field] !== '') || undefined}>
+      <chakra.details marginTop="10px" open={isStated}>
         <chakra.summary cursor="pointer" color="quiet">
           What else a test report states
         </chakra.summary>

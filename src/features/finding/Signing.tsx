@@ -103,6 +103,7 @@ function SignForm({
           <FieldLabel>
             Why it replaces signed finding {replaced}
             <TextArea
+              aria-label={`Why it replaces signed finding ${replaced}`}
               maxLength={2000}
               maxWidth="72ch"
               value={reason}

@@ -48,6 +48,7 @@ export function OfficeView({
       <Label>
         Name and address
         <TextArea
+          aria-label="Name and address"
           maxLength={OFFICE_LENGTH}
           value={words.office}
           onChange={({ target }) => change({ office: target.value })}
@@ -56,6 +57,7 @@ export function OfficeView({
       <Label>
         Reports are authorised by
         <TextBox
+          aria-label="Reports are authorised by"
           display="block"
           width="100%"
           color="ink"
@@ -116,7 +118,7 @@ function Template({ isThere }: Readonly<{ isThere: boolean }>) {
         </FileButton>
         {isThere && (
           <QuietButton type="button" onClick={() => void takeTemplateAway(officerHere()).then(say)}>
-            Take it away
+            Remove the template
           </QuietButton>
         )}
       </Box>

@@ -1,5 +1,6 @@
 'use client'
 
+import { Flex } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { ofInstrument, type RegisteredInstrument } from '@/desk/instrument'
 import { InlineChoice } from '../inline/InlineChoice'
@@ -30,7 +31,7 @@ export function InstrumentChoice() {
     ...known.map(({ id, name }) => [id, name]),
   ])
   return (
-    <>
+    <Flex gap="2px 12px" wrap="wrap" align="baseline">
       {known.length > 0 && (
         <InlineChoice
           label="Instrument from the register"
@@ -41,10 +42,10 @@ export function InstrumentChoice() {
             if (chosen) setFields(ofInstrument(chosen))
           }}
         />
-      )}{' '}
-      <TextLink href="/instruments" color="accent" textDecoration="underline">
+      )}
+      <TextLink href="/instruments" color="accent" textDecoration="underline" lineHeight="26px">
         Register of instruments
       </TextLink>
-    </>
+    </Flex>
   )
 }
