@@ -17,4 +17,7 @@ export type DocxTemplate = Readonly<{ styles: string; theme: string }>
 /** What stands on its register. */
 export type OfficeEntry = Office & Readonly<{ template?: DocxTemplate | undefined }>
 
+/** The same as a page shows it. */
+export type OfficeNow = Office & Readonly<{ hasTemplate: boolean; changedBy: string; changedAt: string }>
+
 export const EMPTY_OFFICE: Office = { office: '', authorisedBy: '' }

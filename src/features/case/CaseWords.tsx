@@ -48,11 +48,6 @@ export function CaseWords({
     value: words[name],
     onChange: (value: string) => setWords((known) => ({ ...known, [name]: value })),
   })
-  const area = (name: keyof Words) => ({
-    value: words[name],
-    onChange: (event: Readonly<{ target: Readonly<{ value: string }> }>) =>
-      field(name).onChange(event.target.value),
-  })
   return (
     <Box>
       <Box fontFamily="mono" color="quiet">
@@ -75,32 +70,46 @@ export function CaseWords({
       </Box>
       <Label>
         People
-        <TextArea maxLength={20_000} {...area('people')} />
+        <TextArea maxLength={20_000} {...areaOf(field('people'))} />
       </Label>
       <Label>
         Notes
-        <TextArea maxLength={20_000} {...area('notes')} />
+        <TextArea maxLength={20_000} {...areaOf(field('notes'))} />
       </Label>
-      <chakra.details marginTop="10px">
-        <chakra.summary cursor="pointer" color="quiet">
-          What the report states of the office
-        </chakra.summary>
-        <Label>
-          Name and address
-          <TextArea maxLength={OFFICE_LENGTH} {...area('office')} />
-        </Label>
-        <Box lineHeight="1.9" marginTop="6px">
-          Made for{' '}
-          <InlineText
-            label="Customer or occasion"
-            placeholder="a customer, or an occasion"
-            {...field('occasion')}
-          />
-          ; the report is authorised by{' '}
-          <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
-        </Box>
-      </chakra.details>
+      <OfficeWords field={field} />
       <SaveLine state={saving} />
     </Box>
+  )
+}
+
+type Field = Readonly<{ value: string; onChange: (value: string) => void }>
+
+const areaOf = ({ value, onChange }: Field) => ({
+  value,
+  onChange: ({ target }: Readonly<{ target: Readonly<{ value: string }> }>) => onChange(target.value),
+})
+
+/** What the report states of the office, which the case took over when it was opened, and for whom it is. */
+function OfficeWords({ field }: Readonly<{ field: (name: keyof Words) => Field }>) {
+  return (
+    <chakra.details marginTop="10px">
+      <chakra.summary cursor="pointer" color="quiet">
+        What the report states of the office
+      </chakra.summary>
+      <Label>
+        Name and address
+        <TextArea maxLength={OFFICE_LENGTH} {...areaOf(field('office'))} />
+      </Label>
+      <Box lineHeight="1.9" marginTop="6px">
+        Made for{' '}
+        <InlineText
+          label="Customer or occasion"
+          placeholder="a customer, or an occasion"
+          {...field('occasion')}
+        />
+        ; the report is authorised by{' '}
+        <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
+      </Box>
+    </chakra.details>
   )
 }

@@ -74,6 +74,8 @@ export function SignedFindingView({
     'beside' in finding ? finding.beside : undefined,
     finding.basis,
     plan && planWords(plan, signed),
+    signed.replaces && replacesWords(signed.replaces),
+    claim.draft.remarks,
     ...(isControl(result) ? result.warnings.map(({ message }) => message) : []),
   ]
   return (
@@ -100,16 +102,6 @@ export function SignedFindingView({
         {finding.limits}
       </Box>
       <Paragraphs texts={told} />
-      {claim.draft.remarks && (
-        <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
-          {claim.draft.remarks}
-        </Box>
-      )}
-      {signed.replaces && (
-        <Box as="p" marginTop="12px" whiteSpace="pre-wrap">
-          {replacesWords(signed.replaces)}
-        </Box>
-      )}
       {words.rows.length > 0 && (
         <Box marginTop="16px">
           <FigureTable label="Figures signed" rows={words.rows} />
@@ -142,7 +134,7 @@ function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[]
   return texts.map(
     (text) =>
       text && (
-        <Box as="p" key={text} marginTop="8px">
+        <Box as="p" key={text} marginTop="8px" whiteSpace="pre-wrap">
           {text}
         </Box>
       ),

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Outcome } from '@/claims/terms/outcome'
 import { OFFICE_LENGTH } from '@/desk/caseWords'
-import type { Office } from '@/desk/office'
+import { EMPTY_OFFICE, type Office, type OfficeNow } from '@/desk/office'
 import { instantWords } from '@/words/en/trailWords'
 import { Button, QuietButton } from '@/ui/Button'
 import { FileButton } from '@/ui/FileButton'
@@ -19,16 +19,9 @@ import { save, takeTemplateAway } from './actions'
 const Label = chakra('label', { base: { display: 'block', color: 'quiet', marginTop: '14px' } })
 
 /** What the office says of itself: each new case takes it over, and its reports say it. */
-export function OfficeView({
-  office,
-  hasTemplate,
-  changed,
-}: Readonly<{
-  office: Office
-  hasTemplate: boolean
-  changed: Readonly<{ by: string; at: string }> | undefined
-}>) {
-  const [words, setWords] = useState(office)
+export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>) {
+  const { office, authorisedBy } = known ?? EMPTY_OFFICE
+  const [words, setWords] = useState<Office>({ office, authorisedBy })
   const [said, setSaid] = useState<Readonly<{ isProblem: boolean; text: string }>>()
   const change = (part: Partial<Office>) => {
     setWords({ ...words, ...part })
@@ -78,11 +71,11 @@ export function OfficeView({
           {said?.text}
         </Box>
       </Box>
-      <Template isThere={hasTemplate} />
-      {changed && (
+      <Template isThere={known?.hasTemplate === true} />
+      {known && (
         <Box color="quiet" fontSize="13px" marginTop="10px">
-          As of {instantWords(changed.at)}
-          {changed.by && `, by ${changed.by}`}.
+          As of {instantWords(known.changedAt)}
+          {known.changedBy && `, by ${known.changedBy}`}.
         </Box>
       )}
     </Main>

@@ -119,7 +119,7 @@ test('a backup of version 7, which knows nothing of the office, leaves what it s
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
   const restored = await restore(own, zipSync(entries), { folder, now: later })
   expect(restored.ok || restored.problem.message).toBe(true)
-  expect(await readOffice()).toMatchObject({ words })
+  expect(await readOffice()).toMatchObject(words)
   await own.close()
 })
 

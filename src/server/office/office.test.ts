@@ -32,7 +32,7 @@ test('a case takes over what the office says of itself on the day it is opened, 
   expect(await readCase(id)).toMatchObject(WORDS)
   expect(await caseOf()).toMatchObject({ office: 'Another' })
   expect(await readOffice()).toMatchObject({
-    words: { ...WORDS, office: 'Another' },
+    ...{ ...WORDS, office: 'Another' },
     changedBy: 'B. Officer',
     changedAt: later.toISOString(),
   })
@@ -56,7 +56,7 @@ test('a template is kept beside what the office says, and taken by every DOCX re
   valueOf(await saveTemplate(bytes, { by: 'A. Officer', now: later }))
   expect(await stylesOf()).toContain('<!-- ours -->')
   // What the office says is as it was, the other way round too, and a case takes over nothing of the template.
-  expect(await readOffice()).toMatchObject({ words: WORDS, changedBy: 'A. Officer' })
+  expect(await readOffice()).toMatchObject({ ...WORDS, hasTemplate: true, changedBy: 'A. Officer' })
   await saveOffice({ words: WORDS, by: '' }, later)
   expect(await stylesOf()).toContain('<!-- ours -->')
   expect(await caseOf()).not.toHaveProperty('template')
@@ -64,12 +64,12 @@ test('a template is kept beside what the office says, and taken by every DOCX re
   expect(await stylesOf()).not.toContain('<!-- ours -->')
 })
 
-test.each([
-  { words: { ...WORDS, office: 'x'.repeat(2001) } },
-  { words: { ...WORDS, mark: 'x' } },
-  { words: { office: 'x' } },
-  null,
-])('%j is refused', async (input) => {
+test.each<readonly [string, unknown]>([
+  ['a name beyond all measure', { words: { ...WORDS, office: 'x'.repeat(2001) } }],
+  ['a word that is not known', { words: { ...WORDS, mark: 'x' } }],
+  ['one word alone', { words: { office: 'x' } }],
+  ['nothing', null],
+])('%s is refused', async (_, input) => {
   const before = await readOffice()
   expect(await saveOffice(input, now)).toMatchObject({ ok: false, problem: { code: 'invalid' } })
   expect(await readOffice()).toEqual(before)

@@ -3,7 +3,14 @@ import * as z from 'zod/mini'
 import { type Outcome, success } from '@/claims/terms/outcome'
 import type { Connection } from '@/data/connection'
 import { addRegisterVersion, listRegister, type RegisterEntry } from '@/data/register'
-import { type DocxTemplate, EMPTY_OFFICE, type Office, type OfficeEntry, officeSchema } from '@/desk/office'
+import {
+  type DocxTemplate,
+  EMPTY_OFFICE,
+  type Office,
+  type OfficeEntry,
+  type OfficeNow,
+  officeSchema,
+} from '@/desk/office'
 import { readTemplate } from '@/report/docxTemplate'
 import { bySchema } from '../doer'
 import { readInput } from '../input'
@@ -27,8 +34,12 @@ export const templateNow = async (db: Connection): Promise<DocxTemplate | undefi
   (await entryOf(db))?.words.template
 
 /** What the office says of itself, as it stands, with who changed it last; undefined while nothing was ever entered. */
-export async function readOffice(): Promise<RegisterEntry<OfficeEntry> | undefined> {
-  return entryOf(await database())
+export async function readOffice(): Promise<OfficeNow | undefined> {
+  const entry = await entryOf(await database())
+  if (!entry) return undefined
+  const { office, authorisedBy, template } = entry.words
+  const { changedBy, changedAt } = entry
+  return { office, authorisedBy, hasTemplate: template !== undefined, changedBy, changedAt }
 }
 
 const saving = z.strictObject({ words: officeSchema, by: bySchema })
