@@ -6,7 +6,7 @@ import type { Connection } from '@/data/client'
 import { calendarDay } from '@/intake/reading/date'
 import type { Doer } from '../doer'
 import { newIdentifier } from '../identifier'
-import { officeNow } from '../office/office'
+import { officeNow } from '../office/officeNow'
 import { record } from '../record'
 
 /** Adds a case that is opened today, with what is known of it, and what the office says of itself. */

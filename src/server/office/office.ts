@@ -1,41 +1,21 @@
 import 'server-only'
 import * as z from 'zod/mini'
 import { type Outcome, success } from '@/claims/terms/outcome'
-import type { Connection } from '@/data/connection'
-import { addRegisterVersion, listRegister, type RegisterEntry } from '@/data/register'
-import {
-  type DocxTemplate,
-  EMPTY_OFFICE,
-  type Office,
-  type OfficeEntry,
-  type OfficeNow,
-  officeSchema,
-} from '@/desk/office'
+import { addRegisterVersion } from '@/data/register'
+import { EMPTY_OFFICE, type OfficeEntry, type OfficeNow, officeSchema } from '@/desk/office'
 import { readTemplate } from '@/report/docxTemplate'
 import { bySchema } from '../doer'
 import { readInput } from '../input'
 import { database } from '../keeping/database'
 import { inTransaction } from '../transaction'
+import { officeEntry } from './officeNow'
 
 /** The one entry of its register. */
 const ID = '00000000-0000-4000-8000-000000000000'
 
-const entryOf = async (db: Connection): Promise<RegisterEntry<OfficeEntry> | undefined> =>
-  (await listRegister(db, 'office')).at(0)
-
-/** What a case that is opened now takes over. */
-export async function officeNow(db: Connection): Promise<Office> {
-  const { office, authorisedBy } = (await entryOf(db))?.words ?? EMPTY_OFFICE
-  return { office, authorisedBy }
-}
-
-/** What the DOCX files of reports take of a file of the office's own; undefined where none was given. */
-export const templateNow = async (db: Connection): Promise<DocxTemplate | undefined> =>
-  (await entryOf(db))?.words.template
-
 /** What the office says of itself, as it stands, with who changed it last; undefined while nothing was ever entered. */
 export async function readOffice(): Promise<OfficeNow | undefined> {
-  const entry = await entryOf(await database())
+  const entry = await officeEntry(await database())
   if (!entry) return undefined
   const { office, authorisedBy, template } = entry.words
   const { changedBy, changedAt } = entry
@@ -76,7 +56,7 @@ async function changeOffice(
   { by, now }: Readonly<{ by: string; now: Date }>,
 ): Promise<Outcome<undefined>> {
   return inTransaction(await database(), async (transaction) => {
-    const words = { ...EMPTY_OFFICE, ...(await entryOf(transaction))?.words, ...change }
+    const words = { ...EMPTY_OFFICE, ...(await officeEntry(transaction))?.words, ...change }
     await addRegisterVersion(transaction, 'office', { id: ID, words, by, now })
     return success(undefined)
   })

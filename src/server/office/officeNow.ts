@@ -1,0 +1,18 @@
+import 'server-only'
+import type { Connection } from '@/data/connection'
+import { listRegister, type RegisterEntry } from '@/data/register'
+import { type DocxTemplate, EMPTY_OFFICE, type Office, type OfficeEntry } from '@/desk/office'
+
+/** The one entry of the office's register; undefined while nothing was ever entered. */
+export const officeEntry = async (db: Connection): Promise<RegisterEntry<OfficeEntry> | undefined> =>
+  (await listRegister(db, 'office')).at(0)
+
+/** What a case that is opened now takes over. */
+export async function officeNow(db: Connection): Promise<Office> {
+  const { office, authorisedBy } = (await officeEntry(db))?.words ?? EMPTY_OFFICE
+  return { office, authorisedBy }
+}
+
+/** What the DOCX files of reports take of a file of the office's own; undefined where none was given. */
+export const templateNow = async (db: Connection): Promise<DocxTemplate | undefined> =>
+  (await officeEntry(db))?.words.template
