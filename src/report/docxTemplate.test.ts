@@ -44,6 +44,13 @@ test('a report takes the styles of a template by their names, and keeps those th
   expect(textOf(own('word/document.xml'))).toBe(textOf(plain('word/document.xml')))
 })
 
+test('a style without anything in it is none, however many there are', async () => {
+  const empty = '<w:style w:styleId="x" />'.repeat(50_000)
+  const own = await made(fileOf({ [STYLES]: styled(empty + HEADING) }))
+  expect(own('word/document.xml')).toContain('<w:pStyle w:val="berschrift1"/>')
+  expect(own(STYLES)).toContain('w:styleId="Reportfinding"')
+})
+
 test('its theme comes with it, and every part is well-formed', async () => {
   const own = await made(OWN)
   expect(own('word/theme/theme1.xml')).toBe(THEME)

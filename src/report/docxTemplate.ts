@@ -9,6 +9,7 @@ const MAX_LETTERS = 2_000_000
 const WORDPROCESSING = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"'
 const RELATIONS = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships'
 const END_OF_STYLES = '</w:styles>'
+const [STYLE, END_OF_STYLE] = ['<w:style ', '</w:style>'] as const
 
 /**
  * What a report takes of an office's own DOCX or DOTX file: its styles, and the fonts and colours of its theme.
@@ -25,7 +26,7 @@ export function readTemplate(bytes: Uint8Array): Outcome<DocxTemplate> {
     if (!styles?.includes(WORDPROCESSING) || !styles.includes(END_OF_STYLES))
       return refused('it has no styles that can be read')
     for (const text of [styles, theme ?? '<none/>']) checkXml(text)
-    if (theme && /\sr:(?:embed|link)=/.test(theme)) return refused('its theme has pictures')
+    if (theme && /:(?:embed|link)=/.test(theme)) return refused('its theme has pictures')
     return success({ styles, theme: theme ?? '' })
   } catch (error) {
     return refused(error instanceof Error ? error.message : String(error))
@@ -54,11 +55,16 @@ function checkXml(text: string): void {
 type Style = Readonly<{ id: string; name: string; xml: string }>
 
 const stylesIn = (xml: string): readonly Style[] =>
-  (xml.match(/<w:style\b[^]*?<\/w:style>/g) ?? []).map((style) => ({
-    id: /w:styleId="([^"]*)"/.exec(style)?.[1] ?? '',
-    name: (/<w:name\s+w:val="([^"]*)"/.exec(style)?.[1] ?? '').toLowerCase(),
-    xml: style,
-  }))
+  xml
+    .split(END_OF_STYLE)
+    .slice(0, -1)
+    .map((before) => `${before.slice(before.lastIndexOf(STYLE))}${END_OF_STYLE}`)
+    .map((style) => ({
+      id: /w:styleId="([^"]*)"/.exec(style)?.[1] ?? '',
+      name: (/<w:name\s+w:val="([^"]*)"/.exec(style)?.[1] ?? '').toLowerCase(),
+      xml: style,
+    }))
+    .filter(({ name }) => name !== '')
 
 /**
  * The parts of a DOCX file with the styles of a template: those of the same name look as the template has them, the others as

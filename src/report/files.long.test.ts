@@ -7,6 +7,7 @@ import { SaxesParser } from 'saxes'
 import { DELIVERIES, exampleCase, SACKS, UNFINISHED } from '@tests/exampleCase'
 import type { CaseContent } from '@/casefile/content'
 import { type ReportFormat, USUAL_OPTIONS } from '@/desk/reportOptions'
+import { drawSheet } from './drawSheet'
 import { lackingInPdf, reportFile } from './files'
 import { markdownOf } from './markdown'
 import { reportOf } from './report'
@@ -240,9 +241,18 @@ describe('contents of a PDF', () => {
     expect(outline).toMatch(/<item page="\d+">Contents<\/item>/)
   })
 
+  test('are not there in a sheet of one part, however long', async () => {
+    const sheet = drawSheet({ lotSize: 5000, count: 1500, seed: 7 }, new Date('2026-11-03'))
+    const file = path.join(folder, 'sheet.pdf')
+    writeFileSync(file, await reportFile(sheet, { format: 'pdf', root: ROOT }))
+    const text = poppler('pdftotext', '-layout', file, '-')
+    expect(text.split('\f').length).toBeGreaterThan(12)
+    expect(text).not.toMatch(/^ *Contents$/m)
+  })
+
   test('are not there in a shorter one', async () => {
     const text = poppler('pdftotext', '-layout', await made('pdf', USUAL_OPTIONS, exampleCase([SACKS])), '-')
     expect(text.split('\f').length).toBeLessThanOrEqual(11)
-    expect(text).not.toMatch(/^Contents$/m)
+    expect(text).not.toMatch(/^ *Contents$/m)
   })
 })

@@ -549,8 +549,15 @@ test('a finding is signed on no day that is to come, and on none before its samp
   )
   const late = await signFinding(claimId, { ...signature, signedOn: '1999-02-01', inputFingerprint }, later)
   expect(late).toMatchObject({ ok: false, problem: { code: 'day-needed', path: 'signedOn' } })
+  // It may have been measured after it was drawn.
+  const drawnWhen = '2026-10-30'
+  for (const measuredOn of ['2026-10-31 to 2026-11-02', '2026-10-29', 'soon']) {
+    valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { drawnWhen, measuredOn }))
+    expect(await signedOn('2026-11-01')).toMatch(measuredOn.includes('to') ? 'before 2026-11-02' : 'signed')
+    expect(await signedOn('2026-10-29')).toMatch(/is before 2026-(11-02|10-30)/)
+  }
   // Where nobody says when it was drawn, any day before will do.
-  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { drawnWhen: '' }))
+  valueOf(await saveReadings(sampleId, '14.1 14.2 14.0 14.1', { drawnWhen: '', measuredOn: '' }))
   expect(await signedOn('2026-01-14')).toBe('signed')
 })
 

@@ -153,6 +153,11 @@ const withDetail = (trail: Trail, of: (detail: string) => string) =>
 
 type Forgery = (content: CaseContent) => CaseContent
 const finding = ({ findings }: CaseContent) => findings[0]!
+/** A second finding that says so of the one that it replaces. */
+const replacing = (all: CaseContent, number: number, fingerprint: string): ContentFinding => ({
+  ...resigned(finding(all), (signed) => (signed.replaces = { number, fingerprint, reason: 'typo' })),
+  ...{ id: idOf(401), number: 2 },
+})
 
 const FORGERIES: Readonly<Record<string, readonly [Forgery, RegExp]>> = {
   'a second finding that nobody signed': [
@@ -212,13 +217,11 @@ const FORGERIES: Readonly<Record<string, readonly [Forgery, RegExp]>> = {
     /its predecessor is not the one/,
   ],
   'a finding that replaces another than the one before it': [
-    (all) => {
-      const second = (number: number, fingerprint: string) => ({
-        ...resigned(finding(all), (signed) => (signed.replaces = { number, fingerprint, reason: 'typo' })),
-        ...{ id: idOf(401), number: 2 },
-      })
-      return { ...all, findings: [finding(all), second(1, 'b'.repeat(64))] }
-    },
+    (all) => ({ ...all, findings: [finding(all), replacing(all, 1, 'b'.repeat(64))] }),
+    /its predecessor is not the one/,
+  ],
+  'a finding that counts the one before it otherwise': [
+    (all) => ({ ...all, findings: [finding(all), replacing(all, 7, finding(all).fingerprint)] }),
     /its predecessor is not the one/,
   ],
   'a finding that is gone': [

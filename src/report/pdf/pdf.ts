@@ -20,9 +20,9 @@ const FIGURE = look('mono', 8.5)
 const FOOT = look('sans', 8, QUIET)
 const LOOKS = { finding: look('serif', 12), quiet: QUIET_TEXT, quote: look('serif', 10.5) } as const
 const TITLES = { 1: look('title', 22), 2: look('title', 15), 3: look('title', 11.5) } as const
-/** A report of more pages than these has contents, and one of more parts. */
+/** A report of more pages than these has contents, and one of more parts; one of few has none. */
 const LONG = 10
-const MANY = 60
+const [FEW, MANY] = [4, 60]
 /** Below a title, and above it, so that it belongs to what follows; and how much has to follow it on its page. */
 const BELOW = 4
 const ABOVE = { 1: 0, 2: 22, 3: 12 } as const
@@ -35,32 +35,25 @@ const FOLLOWING = { 1: 90, 2: 170, 3: 90 } as const
  */
 export async function pdfOf(report: Report, files: Files): Promise<Uint8Array> {
   const fonts = openFonts(files)
+  const { length } = report.parts
   // To set one out a second time costs as much again: where it has many parts that is not waited for.
-  const hasMany = report.parts.length > MANY
-  const first = setOut(report, fonts, hasMany)
-  const page = !hasMany && first.number > LONG ? setOut(report, fonts, true) : first
+  const first = setOut(report, fonts, length > MANY)
+  const isLong = length > FEW && length <= MANY && first.number > LONG
+  const page = isLong ? setOut(report, fonts, true) : first
   return page.finish(`${report.title}, ${report.asOf}`, FOOT)
 }
 
-/** Every part down the pages; where it is long, what begins on which page stands behind the first one. */
-function setOut(report: Report, fonts: FontBook, isLong: boolean): Page {
-  const page = new Page(fonts, report)
+/** Every part down the pages; with contents, what begins on which page stands behind the first one. */
+function setOut({ title, madeAt, parts }: Report, fonts: FontBook, hasContents: boolean): Page {
+  const page = new Page(fonts, { title, madeAt })
+  const [cover, ...others] = parts
+  if (cover) writePart(page, fonts, cover)
   const isListed = ({ level }: Part) => level < 3
-  const numbers: number[] = []
-  let numberContents: ((numbers: readonly number[]) => void) | undefined
-  for (const [at, part] of report.parts.entries()) {
-    const number = writePart(page, fonts, part)
-    if (at > 0 && isListed(part)) numbers.push(number)
-    if (at > 0 || !isLong) continue
-    const titles = report.parts.slice(1).filter(isListed)
-    writeTitle(page, { title: 'Contents', level: 2 }, FOLLOWING[2])
-    numberContents = writeContents(
-      page,
-      titles.map(({ title }) => title),
-      TEXT,
-    )
-  }
-  numberContents?.(numbers)
+  if (hasContents) writeTitle(page, { title: 'Contents', level: 2 }, FOLLOWING[2])
+  const titles = others.filter(isListed).map((part) => part.title)
+  const numberContents = hasContents ? writeContents(page, titles, TEXT) : undefined
+  const numbers = others.map((part) => ({ part, number: writePart(page, fonts, part) }))
+  numberContents?.(numbers.filter(({ part }) => isListed(part)).map(({ number }) => number))
   return page
 }
 
