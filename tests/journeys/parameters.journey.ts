@@ -196,12 +196,12 @@ test('a median, signed, changed and signed again', async () => {
     await isTested('p-value', row.exact.p_less)
     await signAndVerify(Number(row.exact.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
   })
-  await step('what is changed after signing makes a new revision, and the signed one stays', async () => {
+  await step('what is changed after signing is signed again, and the signed one stays', async () => {
     const { driver } = journey
     await follow(driver, 'Claim')
     await see(driver, 'This finding is signed as it stands.', '#finding')
     await type(driver, 'Claimed value', '0.001')
-    await see(driver, 'Signing again makes a new revision.', '#finding')
+    await see(driver, 'Signing again replaces signed finding 1, which stays on the record.', '#finding')
     await untilSaved(driver)
     await press(driver, 'Sign the finding')
     await see(driver, 'Signed finding 2', '#finding')

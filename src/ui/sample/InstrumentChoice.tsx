@@ -31,7 +31,7 @@ export function InstrumentChoice() {
     ...known.map(({ id, name }) => [id, name]),
   ])
   return (
-    <Flex gap="2px 12px" wrap="wrap" align="baseline">
+    <Flex as="span" display="inline-flex" gap="2px 12px" wrap="wrap" align="baseline">
       {known.length > 0 && (
         <InlineChoice
           label="Instrument from the register"
