@@ -1,7 +1,7 @@
 import { once } from 'node:events'
 import type { Readable, Writable } from 'node:stream'
 import { answerBatch, type Batch, type Style } from './answerBatch'
-import { Helpers } from './helpers'
+import { AnswerThreads } from './answerThreads'
 
 const LINE_END = /\r\n|[\r\n]/
 /** Batches that may wait to be written, so that memory holds no more of a file than these. */
@@ -20,7 +20,7 @@ export async function answerLines({
   style,
   thread,
 }: Readonly<{ input: Readable; output: Writable; style: Style; thread?: URL | undefined }>): Promise<0 | 1> {
-  const helpers = new Helpers(style, thread)
+  const threads = new AnswerThreads(style, thread)
   let isRefused = false
   const write = async ({ text, refused }: Batch) => {
     isRefused ||= refused
@@ -30,13 +30,15 @@ export async function answerLines({
   let last = Promise.resolve()
   try {
     for await (const lines of batchesIn(input)) {
-      const batch = helpers.answer(lines) ?? answerBatch(lines, style)
+      const batch = threads.answer(lines) ?? answerBatch(lines, style)
       last = Promise.all([batch, last]).then(([answered]) => write(answered))
+      // What goes wrong is met below, where it is waited for.
+      last.catch(() => undefined)
       if (writings.push(last) > MAX_WAITING) await writings.shift()
     }
     await last
   } finally {
-    await helpers.end()
+    await threads.end()
   }
   return isRefused ? 1 : 0
 }

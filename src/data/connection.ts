@@ -13,7 +13,10 @@ export type Copier = Readonly<{
 
 export type Tables = PgDatabase<PgQueryResultHKT, typeof schema>
 /** A database or one transaction in it. */
-export type Connection = Pick<Tables, 'query' | 'select' | 'insert' | 'update' | 'delete' | 'execute'> &
+export type Connection = Pick<
+  Tables,
+  'query' | 'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
+> &
   Copier
 export type Database = Connection &
   Readonly<{

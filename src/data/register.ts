@@ -23,10 +23,8 @@ export async function listRegister<Name extends RegisterName>(
   name: Name,
 ): Promise<readonly RegisterEntry<WordsOf<Name>>[]> {
   const table: Registers['instruments'] = REGISTERS[name] as Registers['instruments']
-  const rows = await db.select().from(table).orderBy(asc(table.version))
-  // The last version of each.
-  const last = new Map(rows.map((row) => [row.id, row]))
-  return [...last.values()].map(({ id, words, changedBy, changedAt }) => ({
+  const last = await db.selectDistinctOn([table.id]).from(table).orderBy(asc(table.id), desc(table.version))
+  return last.map(({ id, words, changedBy, changedAt }) => ({
     ...{ id, words: words as WordsOf<Name>, changedBy },
     changedAt: changedAt.toISOString(),
   }))

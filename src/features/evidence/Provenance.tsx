@@ -26,6 +26,9 @@ const INDEPENDENT_WORDS = {
   'not-independent': 'in groups (by pallet, batch, day, instrument)',
 } as const
 type Field = (typeof PROVENANCE_FIELDS)[number]
+const isForReport = ([field]: Field) => FOR_A_TEST_REPORT.includes(field)
+const FOR_REPORT = PROVENANCE_FIELDS.filter(isForReport)
+const USUAL = PROVENANCE_FIELDS.filter((field) => !isForReport(field))
 const List = chakra('dl', {
   base: { display: 'grid', gridTemplateColumns: '150px 1fr', gap: '6px 16px', '& dt': { color: 'quiet' } },
 })
@@ -33,10 +36,8 @@ const List = chakra('dl', {
 /** Where a sample comes from: how it was drawn, from which lot, and what it was measured with. */
 export function Provenance() {
   const { id, draft, setField, file } = useSample()
-  const isForReport = ([field]: Field) => FOR_A_TEST_REPORT.includes(field)
-  const forReport = PROVENANCE_FIELDS.filter(isForReport)
   // At first: whoever opens it, or empties it, keeps it as it is.
-  const [isStated] = useState(() => forReport.some(([field]) => draft[field] !== ''))
+  const [isStated] = useState(() => FOR_REPORT.some(([field]) => draft[field] !== ''))
   return (
     <>
       <List aria-label="Where the sample comes from">
@@ -81,7 +82,7 @@ export function Provenance() {
         <dd>
           <InstrumentChoice />
         </dd>
-        {PROVENANCE_FIELDS.filter((field) => !isForReport(field)).map((field) => (
+        {USUAL.map((field) => (
           <Entry key={field[0]} field={field} />
         ))}
       </List>
@@ -90,7 +91,7 @@ export function Provenance() {
           What else a test report states
         </chakra.summary>
         <List aria-label="What else a test report states" marginTop="6px">
-          {forReport.map((field) => (
+          {FOR_REPORT.map((field) => (
             <Entry key={field[0]} field={field} />
           ))}
         </List>
@@ -101,8 +102,8 @@ export function Provenance() {
 
 function Entry({ field: [field, name, example] }: Readonly<{ field: Field }>) {
   const { draft, setField, setFields } = useSample()
-  const late = calibratedLate(draft.calibratedOn, measuredWhen(draft))
-  const lotProblems = readLotSize(draft).problems
+  const late = field === 'calibratedOn' ? calibratedLate(draft.calibratedOn, measuredWhen(draft)) : undefined
+  const problems = field === 'lotSize' ? readLotSize(draft).problems : []
   const shared = {
     label: name,
     value: draft[field],
@@ -116,10 +117,10 @@ function Entry({ field: [field, name, example] }: Readonly<{ field: Field }>) {
         {PROVENANCE_DAYS.includes(field) ? (
           <InlineDay {...shared} />
         ) : (
-          <InlineText {...shared} isInvalid={field === 'lotSize' && lotProblems.length > 0} />
+          <InlineText {...shared} isInvalid={problems.length > 0} />
         )}
-        {field === 'lotSize' && <ProblemLines problems={lotProblems} onWrite={setFields} />}
-        {field === 'calibratedOn' && late && (
+        <ProblemLines problems={problems} onWrite={setFields} />
+        {late && (
           <Box role="alert" color="warning">
             {late}
           </Box>

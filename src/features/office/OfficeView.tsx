@@ -103,7 +103,7 @@ function Template({ isThere }: Readonly<{ isThere: boolean }>) {
       <Box as="p" marginBlock="6px">
         {isThere
           ? 'Reports as DOCX take the styles of the template that was given.'
-          : 'Take a report away as DOCX, change its styles (Heading 1 to 3, Report text, Report cell and so on), and give it here: from then on every report looks like it.'}
+          : 'Take a report away as DOCX, change its styles (Heading 1 to 3, Report text, Report cell and so on), and give it here: from then on every report as DOCX takes them.'}
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap">
         <FileButton label="Template" accept=".docx,.dotx" onFile={(file) => void give(file)}>

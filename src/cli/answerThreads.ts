@@ -9,31 +9,31 @@ const MAX_THREADS = 7
 /** One batch in hand, and one to go on with. */
 const MAX_IN_HAND = 2
 
-type Helper = Readonly<{
+type AnswerThread = Readonly<{
   worker: Worker
   /** Whoever waits for a batch, the first first: a thread answers in the order in which it is asked. */
   waiting: { resolve: (batch: Batch) => void; reject: (error: unknown) => void }[]
 }>
 
 /** Threads that answer lines beside this one, once there are many. */
-export class Helpers {
+export class AnswerThreads {
   private readonly style: Style
-  private readonly thread: URL | undefined
-  private readonly helpers: Helper[] = []
+  private readonly program: URL | undefined
+  private readonly threads: AnswerThread[] = []
   private hasBegun = false
 
-  constructor(style: Style, thread: URL | undefined) {
+  constructor(style: Style, program: URL | undefined) {
     this.style = style
-    this.thread = thread
+    this.program = program
   }
 
   /** What lines come to; undefined where they are as well answered here: few, the first, or all threads having enough in hand. */
   answer(lines: readonly string[]): Promise<Batch> | undefined {
     const isFirst = !this.hasBegun
     this.hasBegun = true
-    if (isFirst || !this.thread || lines.length < MIN_LINES) return undefined
-    if (this.helpers.length === 0) this.begin(this.thread)
-    const [least] = this.helpers.toSorted((one, other) => one.waiting.length - other.waiting.length)
+    if (isFirst || !this.program || lines.length < MIN_LINES) return undefined
+    if (this.threads.length === 0) this.begin(this.program)
+    const [least] = this.threads.toSorted((one, other) => one.waiting.length - other.waiting.length)
     if (!least || least.waiting.length >= MAX_IN_HAND) return undefined
     return new Promise((resolve, reject) => {
       least.waiting.push({ resolve, reject })
@@ -42,19 +42,19 @@ export class Helpers {
   }
 
   async end(): Promise<void> {
-    await Promise.all(this.helpers.map(({ worker }) => worker.terminate()))
+    await Promise.all(this.threads.map(({ worker }) => worker.terminate()))
   }
 
-  private begin(thread: URL): void {
+  private begin(program: URL): void {
     const count = Math.min(MAX_THREADS, availableParallelism() - 1)
     for (let at = 0; at < count; at += 1) {
-      const worker = new Worker(thread, { workerData: this.style })
-      const waiting: Helper['waiting'] = []
+      const worker = new Worker(program, { workerData: this.style })
+      const waiting: AnswerThread['waiting'] = []
       worker.on('message', (batch: Batch) => waiting.shift()!.resolve(batch))
       worker.on('error', (error) => {
         for (const { reject } of waiting.splice(0)) reject(error)
       })
-      this.helpers.push({ worker, waiting })
+      this.threads.push({ worker, waiting })
     }
   }
 }
