@@ -77,6 +77,8 @@ test.each<readonly [string, Uint8Array]>([
   ['a text', strToU8('no ZIP file')],
   ['a ZIP file without styles', fileOf({ 'word/document.xml': '<w:document/>' })],
   ['styles of another kind', fileOf({ [STYLES]: '<styles></styles>' })],
+  ['styles of another version', fileOf({ [STYLES]: '<w:styles xmlns:w="w"></w:styles>' })],
+  ['styles without any', fileOf({ [STYLES]: `<w:styles ${WORD}/>` })],
   ['styles that are not well-formed', fileOf({ [STYLES]: styled('<w:style>') })],
   ['styles that declare entities', fileOf({ [STYLES]: `<!DOCTYPE a [<!ENTITY b "c">]>${styled('')}` })],
   ['styles beyond all measure', fileOf({ [STYLES]: styled(' '.repeat(2_000_001)) })],

@@ -222,3 +222,12 @@ describe('what a test report states', () => {
     expect(await written(many, { parts: ['hypotheses'] })).toContain('### Hypotheses')
   })
 })
+
+test.each([
+  ['open', 'open, so that this is a preliminary report'],
+  ['closed', 'closed'],
+] as const)('the report of a case that is %s says so', async (state, words) => {
+  const one = { ...content, case: { ...content.case, state } }
+  const text = markdownOf(await reportOf(one, { ...USUAL_OPTIONS, parts: ['cover'] }))
+  expect(text).toContain(`| State of the case | ${words} |`)
+})
