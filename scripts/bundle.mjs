@@ -2,8 +2,8 @@
 import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
-/** One finds its own files beside itself; the other is of the older kind of module, and asks for what Node has. */
-const UNBUNDLED = ['piscina', 'yauzl']
+/** One finds its own files beside itself; the others are of the older kind of module, and ask for what Node has. */
+const UNBUNDLED = ['piscina', 'pngjs', 'yauzl']
 
 /**
  * @param entry - a file, or several by the names of what is made of them

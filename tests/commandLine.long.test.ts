@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { createInterface } from 'node:readline'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { PNG } from 'pngjs'
 import { writeCaseFile } from '@/casefile/write'
 import { DELIVERIES as SHARE, exampleCase, SACKS } from '@tests/exampleCase'
 import { signedFinding, withSigned } from '@tests/signedFinding'
@@ -503,6 +504,14 @@ describe('case files', () => {
     expect(readFileSync(output, 'utf8')).toContain('| Authorised by | not stated |')
   })
 
+  test('report has the mark of an office above its title', () => {
+    const mark = path.join(folder, 'mark.png')
+    writeFileSync(mark, PNG.sync.write(new PNG({ width: 4, height: 2 })))
+    const output = path.join(folder, 'marked.html')
+    run(['report', file, '--mark', mark, '--output', output])
+    expect(readFileSync(output, 'utf8')).toMatch(/<main[^>]*>\n<img class="mark"[^>]+width="4" height="2"/)
+  })
+
   test('report writes one of a signed finding by the beginning of its fingerprint', async () => {
     const content = exampleCase([SACKS])
     const finding = await signedFinding(content, 1)
@@ -533,6 +542,7 @@ describe('case files', () => {
       ['--format', 'docx', '--template', BINARY],
       'This is no template that a report can take its styles from',
     ],
+    [['--mark', BINARY], 'This is no picture that a report can have as its mark'],
     [['--unstated', 'x'], '--unstated takes named, or left-out.'],
   ])('report %j is refused, and why', (options, message) => {
     const { status, stderr } = run(['report', file, ...options])

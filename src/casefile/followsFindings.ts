@@ -80,7 +80,7 @@ function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): 
     Number(number) === finding.number &&
     fingerprint === finding.fingerprint &&
     outcome === OUTCOME_WORDS[finding.outcome] &&
-    who === finding.signedBy &&
+    who === (signedIn(finding.signed)?.enteredBy ?? finding.signedBy) &&
     at === finding.createdAt
   )
 }

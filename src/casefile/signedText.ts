@@ -36,6 +36,8 @@ const signedSchema = z.looseObject({
     })
     .check(z.refine(({ kind, test }) => test !== undefined || kind === 'census' || kind === 'content')),
   signedBy: z.string(),
+  /** Who worked where it was signed by another name. */
+  enteredBy: text,
   signedOn: z.string(),
   /** The signed finding of the claim that it comes after, and why. */
   replaces: z.optional(z.looseObject({ number: z.number(), fingerprint: z.string(), reason: z.string() })),

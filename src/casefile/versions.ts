@@ -9,7 +9,7 @@ import {
 import { V1_SCHEMAS } from './v1/schemas'
 
 /** The version of case files that is written. A change of any record makes a new one, and freezes the one before it. */
-export const CASE_FILE_VERSION = 8
+export const CASE_FILE_VERSION = 9
 
 /** Today's records, by what they are of. */
 export const RECORDS = {
@@ -46,6 +46,8 @@ const OLDER: Readonly<Record<number, Version>> = {
   6: { schemas: RECORDS, upgrade: (_, record) => record },
   // Version 8 has what a test report states: the office and the occasion of a case, how a sample came in and was measured.
   7: { schemas: RECORDS, upgrade: (_, record) => record },
+  // Version 9 has the accreditation of the office, and who worked where a finding was signed by another name.
+  8: { schemas: RECORDS, upgrade: (_, record) => record },
 }
 
 export const KNOWN_VERSIONS: readonly number[] = [...Object.keys(OLDER).map(Number), CASE_FILE_VERSION]

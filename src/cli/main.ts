@@ -45,6 +45,7 @@ report writes the report of a case file, the same that the application gives:
   --decimals 3               of every figure
   --numbers "1 234,5"        how numbers are written (else 1,234.5)
   --template OFFICE.dotx     the styles of a DOCX report, by their names
+  --mark OFFICE.png          the mark of the office, above the title
   --unstated named           say what is not stated of the case and its samples (else left out)
 
 verify says whether a case file, or a trail by itself, is as it was written, and who signed its
@@ -89,6 +90,7 @@ const OPTIONS = {
   numbers: text,
   unstated: text,
   template: text,
+  mark: text,
   keys: text,
   authority: text,
 } as const

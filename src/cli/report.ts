@@ -9,6 +9,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/desk/reportOptions'
 import { readTemplate } from '@/report/docxTemplate'
 import { lackingInPdf, reportFile } from '@/report/files'
+import { readMark } from '@/report/readMark'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
 import { signedReportOf } from '@/report/signedReport'
@@ -23,6 +24,7 @@ export type ReportStated = Readonly<{
   numbers?: string | undefined
   unstated?: string | undefined
   template?: string | undefined
+  mark?: string | undefined
 }>
 
 /** The bundle lies in a folder of the checkout, beside which its packages are. */
@@ -43,6 +45,8 @@ export async function writeReport(
   const { parts, decimals, numbers, unstated } = stated
   const template = await templateOf(stated, format.value)
   if (!template.ok) return template
+  const mark = stated.mark === undefined ? success(undefined) : readMark(await readWhole(stated.mark))
+  if (!mark.ok) return mark
   const options = reportOptionsSchema.safeParse({
     ...(parts === undefined ? {} : { parts: parts.split(',').map((part) => part.trim()) }),
     ...(decimals === undefined ? {} : { decimals: Number(decimals) }),
@@ -57,9 +61,10 @@ export async function writeReport(
   if (!finding.ok) return finding
   const part = finding.value ? `-finding-${finding.value.fingerprint.slice(0, 8)}` : ''
   const output = stated.output ?? `${file.replace(/\.zip$/i, '')}${part}.${format.value}`
-  const report = finding.value
+  const made = finding.value
     ? await signedReportOf(content, finding.value, options.data)
     : await reportOf(content, options.data)
+  const report = { ...made, mark: mark.value }
   await writeFile(
     output,
     await reportFile(report, { format: format.value, root: ROOT, template: template.value }),

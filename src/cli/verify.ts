@@ -6,6 +6,7 @@ import { readCaseFile } from '@/casefile/read'
 import { sealsOf } from '@/casefile/followsSeals'
 import { isFrom, readCertificates } from '@/casefile/stamp'
 import { keysOf, signatureOf } from '@/casefile/signature'
+import { signedIn } from '@/casefile/signedText'
 import type { Signature } from '@/desk/signature'
 import { type RegisteredKey, registerSchema } from '@/desk/trail/keyRegister'
 import { sealWords } from '@/words/en/sealWords'
@@ -90,9 +91,10 @@ async function signaturesIn(
     const { number, claimId, signedBy, fingerprint } = finding
     const claim = claims.findIndex(({ id }) => id === claimId) + 1
     const at = signature.by === 'key' ? `, at ${instantWords(signature.at)}` : ''
+    const on = signedOnWords({ ...finding, enteredBy: signedIn(finding.signed)?.enteredBy })
     const how = signedWith(signature, register !== undefined)
     lines.push(
-      `Finding ${number} of claim ${claim}: signed by ${signedBy} ${signedOnWords(finding)}, ${how}${at}, over ${fingerprint}.`,
+      `Finding ${number} of claim ${claim}: signed by ${signedBy} ${on}, ${how}${at}, over ${fingerprint}.`,
     )
   }
   const byKey = read.filter((signature) => signature.by === 'key')

@@ -24,6 +24,8 @@ export const caseWordsSchema = z.strictObject({
   occasion: line,
   /** The name and the function of whoever authorises the report. */
   authorisedBy: line,
+  /** By whom the office is accredited, and for what. */
+  accreditation: storedText(OFFICE_LENGTH),
 })
 
 export type CaseWords = z.infer<typeof caseWordsSchema>
@@ -40,15 +42,16 @@ export const EMPTY_CASE: CaseWords = {
   office: '',
   occasion: '',
   authorisedBy: '',
+  accreditation: '',
 }
 
 /** The words of a case among everything else that is known of it. */
 export function caseWordsOf(known: CaseWords): CaseWords {
   const { reference, subject, party, people, notes, openedOn, dueOn, closedOn } = known
-  const { office, occasion, authorisedBy } = known
+  const { office, occasion, authorisedBy, accreditation } = known
   return {
     ...{ reference, subject, party, people, notes, openedOn, dueOn, closedOn },
-    ...{ office, occasion, authorisedBy },
+    ...{ office, occasion, authorisedBy, accreditation },
   }
 }
 

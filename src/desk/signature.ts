@@ -19,6 +19,15 @@ export const findingStatementSchema = z.strictObject({
 })
 export type FindingStatement = Readonly<z.infer<typeof findingStatementSchema>>
 
+/** Who works where a finding is signed by another name; undefined where it is the same, or nobody is named. */
+export function enteredByOf({
+  signedBy,
+  by,
+}: Readonly<{ signedBy: string; by: string }>): string | undefined {
+  const name = by.trim()
+  return name === '' || name === signedBy.trim() ? undefined : name
+}
+
 /** What a key signs of itself, so that nobody enters a key that they do not hold. */
 export const keyStatementSchema = z.strictObject({
   kind: z.literal('true-weight-key'),

@@ -43,6 +43,7 @@ export const partiesOf = ({ case: known }: CaseContent, unstated: Unstated): rea
       ['Office', known.office],
       ['Customer or occasion', known.occasion],
       ['Authorised by', known.authorisedBy],
+      ['Accreditation', known.accreditation],
       ['Reference', known.reference],
       ['Subject', known.subject],
       ['Trader who makes the claims', known.party],

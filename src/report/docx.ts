@@ -1,25 +1,30 @@
 import {
+  BookmarkEnd,
+  BookmarkStart,
   Document,
   HeadingLevel,
   ImageRun,
   Packer,
   Paragraph,
+  type ParagraphChild,
   Table,
   TableCell,
+  TableOfContents,
   TableRow,
   TextRun,
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
-import type { DocxTemplate } from '@/desk/office'
+import type { DocxTemplate, OfficeMark } from '@/desk/office'
 import { shareRoom, wideAmong } from './document/columnWidths'
-import { type Block, captionOf, type Part, type Report } from './document/document'
+import { type Block, captionOf, type Part, type Report, type Struck, struckIn } from './document/document'
 import { balance, colourOf } from './drawing/balance'
 import { BULLETS, footerOf, hex, NUMBERING, type StyleName, styleOf, STYLES, TEXT_WIDTH } from './docxStyles'
 import { withTemplate } from './docxTemplate'
 import { type Drawing, RULE } from './drawing/drawing'
 import { svgOf } from './drawing/svg'
 import { legible } from './drawing/escape'
+import { MARK_WORDS, sizeOfMark } from './document/mark'
 import type { Rasterise } from './rasterise'
 
 const LEVELS = {
@@ -27,6 +32,8 @@ const LEVELS = {
   2: HeadingLevel.HEADING_2,
   3: HeadingLevel.HEADING_3,
 } as const
+/** A report of more parts than these has contents. */
+const FEW_PARTS = 12
 const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
 /** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */
@@ -48,8 +55,12 @@ export async function docxOf(
   rasterise: Rasterise,
   template?: DocxTemplate,
 ): Promise<Uint8Array> {
-  const children: (Paragraph | Table)[] = []
-  for (const part of report.parts) children.push(...(await partOf(part, rasterise)))
+  const children: (Paragraph | Table | TableOfContents)[] = report.mark ? [markOf(report.mark)] : []
+  const contents = contentsOf(report.parts)
+  for (const [at, part] of report.parts.entries()) {
+    children.push(...(await partOf(part, at, rasterise)))
+    if (at === 0) children.push(...contents)
+  }
   children.push(paragraph(`Made with True Weight from the case ${report.asOf}.`, 'quiet'))
   const document = new Document({
     title: legible(report.title),
@@ -62,8 +73,32 @@ export async function docxOf(
   return withoutTimes(template ? withTemplate(parts, template) : parts, report.madeAt)
 }
 
-async function partOf({ title, level, blocks }: Part, rasterise: Rasterise): Promise<(Paragraph | Table)[]> {
-  const made: (Paragraph | Table)[] = [new Paragraph({ heading: LEVELS[level], text: legible(title) })]
+/**
+ * What is to follow, each a link to where it begins; none for a report of few parts. On which page that is only the program that
+ * opens the file knows: it puts the numbers there when it makes the contents anew.
+ */
+function contentsOf(parts: readonly Part[]): readonly TableOfContents[] {
+  const listed = parts.flatMap(({ title, level }, at) =>
+    at > 0 && level === 2 ? [{ title: legible(title), level: 1, href: anchorOf(at) }] : [],
+  )
+  const options = { hyperlink: true, headingStyleRange: '2-2', cachedEntries: listed }
+  return listed.length > FEW_PARTS ? [new TableOfContents('Contents', options)] : []
+}
+
+/** By the name that office programs give to what contents lead to. */
+const anchorOf = (at: number) => `_Toc${String(at).padStart(8, '0')}`
+
+async function partOf(
+  { title, level, blocks }: Part,
+  at: number,
+  rasterise: Rasterise,
+): Promise<(Paragraph | Table)[]> {
+  const children = [
+    new BookmarkStart(anchorOf(at), at),
+    new TextRun(legible(title)),
+    new BookmarkEnd(at),
+  ] as unknown as ParagraphChild[]
+  const made: (Paragraph | Table)[] = [new Paragraph({ heading: LEVELS[level], children })]
   for (const block of blocks) made.push(...(await blockOf(block, rasterise)))
   return made
 }
@@ -79,7 +114,7 @@ async function blockOf(block: Block, rasterise: Rasterise): Promise<readonly (Pa
     case 'facts':
       return block.rows.length === 0 ? [] : [tableOf(undefined, block.rows, []), spacer()]
     case 'table':
-      return [tableOf(block.heads, block.rows, block.numbers), spacer()]
+      return [tableOf(block.heads, block.rows, block.numbers, block.struck), spacer()]
     case 'outcome':
       return [
         new Paragraph({
@@ -112,8 +147,11 @@ function runs(text: string): TextRun[] {
     .map((line, at) => new TextRun({ text: legible(line), ...(at > 0 ? { break: 1 } : {}) }))
 }
 
-const paragraph = (text: string, style: StyleName): Paragraph =>
-  new Paragraph({ style: styleOf(style), children: runs(text) })
+/** @param struck - how many of its first letters are struck through */
+function paragraph(text: string, style: StyleName, struck = 0): Paragraph {
+  const cut = struck > 0 ? [new TextRun({ text: legible(text.slice(0, struck)), strike: true })] : []
+  return new Paragraph({ style: styleOf(style), children: [...cut, ...runs(text.slice(struck))] })
+}
 
 /** Two tables with nothing between them would become one. */
 const spacer = () => new Paragraph({ spacing: { after: 40 }, children: [] })
@@ -122,21 +160,25 @@ function tableOf(
   heads: readonly string[] | undefined,
   rows: readonly (readonly string[])[],
   numbers: readonly boolean[],
+  struck?: readonly Struck[],
 ): Table {
   const widths = columnWidths(heads ? [heads, ...rows] : rows, numbers)
   const line = { style: 'single', size: 4, color: hex(RULE) } as const
   const none = { style: 'none', size: 0, color: 'auto' } as const
-  const cell = (text: string, at: number, style: StyleName) =>
+  const struckOf = struckIn(struck)
+  const cell = (text: string, at: number, style: StyleName, length = 0) =>
     new TableCell({
       width: { size: widths[at]!, type: WidthType.DXA },
       margins: { top: 40, bottom: 40, left: 0, right: CELL_GAP },
-      children: [paragraph(text, style)],
+      children: [paragraph(text, style, length)],
     })
   const headCells = heads?.map((text, at) => cell(text, at, numbers[at] ? 'figureHead' : 'head'))
   const headRow = headCells && new TableRow({ tableHeader: true, children: headCells })
-  const body = rows.map((cells) => {
+  const body = rows.map((cells, row) => {
+    const lengths = struckOf(row)
     const styleAt = (at: number) => (numbers[at] ? 'figure' : at === 0 && !heads ? 'head' : 'cell')
-    return new TableRow({ cantSplit: true, children: cells.map((text, at) => cell(text, at, styleAt(at))) })
+    const children = cells.map((text, at) => cell(text, at, styleAt(at), lengths[at]))
+    return new TableRow({ cantSplit: true, children })
   })
   return new Table({
     width: FULL_WIDTH,
@@ -182,6 +224,18 @@ async function image(
     fallback: { type: 'png', data: Buffer.from(png) },
     altText: { name: 'picture', title: '', description: legible(title) },
   })
+}
+
+/** The mark of an office in a line of its own. */
+function markOf(mark: OfficeMark): Paragraph {
+  const { width, height } = sizeOfMark(mark)
+  const picture = new ImageRun({
+    type: 'png',
+    data: Buffer.from(mark.png, 'base64'),
+    transformation: { width: width * PIXELS_PER_POINT, height: height * PIXELS_PER_POINT },
+    altText: { name: 'mark', title: '', description: MARK_WORDS },
+  })
+  return new Paragraph({ keepNext: true, children: [picture] })
 }
 
 const NO_TIME = new Date(1980, 0, 1)

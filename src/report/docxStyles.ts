@@ -47,6 +47,7 @@ const PARAGRAPHS = {
   head: style('Report cell head', quiet),
   figure: style('Report figure', { font: FIGURES, size: SIZES.figures }, { alignment: AlignmentType.RIGHT }),
   figureHead: style('Report figure head', quiet, { alignment: AlignmentType.RIGHT }),
+  contents: { ...style('toc 1', {}), id: 'TOC1' },
   foot: style('Report foot', { ...quiet, size: SIZES.foot }),
 } as const
 export type StyleName = keyof typeof PARAGRAPHS

@@ -1,9 +1,13 @@
 import katex from 'katex'
+import type { OfficeMark } from '@/desk/office'
 import { balance } from './drawing/balance'
 import { svgOf } from './drawing/svg'
-import { type Block, captionOf, type Part, type Report } from './document/document'
+import { type Block, captionOf, type Part, type Report, struckIn } from './document/document'
 import { escapeXml } from './drawing/escape'
 import type { WebFont } from './document/fonts'
+import { MARK_WORDS, sizeOfMark } from './document/mark'
+
+const PIXELS_PER_POINT = 96 / 72
 
 /** A part of a report as HTML, with nothing in it that runs. */
 export function partHtml({ id, title, level, blocks }: Part): string {
@@ -12,6 +16,13 @@ export function partHtml({ id, title, level, blocks }: Part): string {
 <h${level} id="${escapeXml(id)}-title">${escapeXml(title)}</h${level}>
 ${inside}
 </section>`
+}
+
+/** The mark of an office, as a picture that is in the text itself. */
+export function markHtml(mark: OfficeMark): string {
+  const { width, height } = sizeOfMark(mark)
+  const size = [width, height].map((points) => Math.round(points * PIXELS_PER_POINT))
+  return `<img class="mark" src="data:image/png;base64,${mark.png}" width="${size[0]}" height="${size[1]}" alt="${MARK_WORDS}">`
 }
 
 function blockHtml(block: Block, id: string): string {
@@ -48,16 +59,19 @@ const LONG_WORD = /\S{25}/
 /** A figure that may be taken to another line, between its words. */
 const LONG_FIGURE = /.{20}/
 
-function tableHtml({ label, heads, rows, numbers }: Extract<Block, { is: 'table' }>): string {
-  const cellHtml = (scope: 'col' | 'row' | '', text: string, at: number) => {
+function tableHtml({ label, heads, rows, numbers, struck }: Extract<Block, { is: 'table' }>): string {
+  const struckOf = struckIn(struck)
+  const cellHtml = (scope: 'col' | 'row' | '', text: string, at: number, length = 0) => {
     const tag = scope ? 'th' : 'td'
     const figure = LONG_FIGURE.test(text) ? 'number' : 'number whole'
     const kinds = [...(numbers[at] ? [figure] : []), ...(LONG_WORD.test(text) ? ['torn'] : [])].join(' ')
-    return `<${tag}${scope && ` scope="${scope}"`}${kinds && ` class="${kinds}"`}>${escapeXml(text)}</${tag}>`
+    const cut = length > 0 ? `<s>${escapeXml(text.slice(0, length))}</s>` : ''
+    return `<${tag}${scope && ` scope="${scope}"`}${kinds && ` class="${kinds}"`}>${cut}${escapeXml(text.slice(length))}</${tag}>`
   }
   const head = heads.map((text, at) => cellHtml('col', text, at)).join('')
-  const body = rows.map((cells) => {
-    const made = cells.map((text, at) => cellHtml(at === 0 ? 'row' : '', text, at))
+  const body = rows.map((cells, row) => {
+    const lengths = struckOf(row)
+    const made = cells.map((text, at) => cellHtml(at === 0 ? 'row' : '', text, at, lengths[at]))
     return `<tr>${made.join('')}</tr>`
   })
   return `<table aria-label="${escapeXml(label)}"><thead><tr>${head}</tr></thead><tbody>${body.join('')}</tbody></table>`
@@ -92,7 +106,7 @@ export function htmlFile(report: Report, fonts: readonly WebFont[], css: string)
 </head>
 <body>
 <main class="report">
-${report.parts.map(partHtml).join('\n')}
+${report.mark ? `${markHtml(report.mark)}\n` : ''}${report.parts.map(partHtml).join('\n')}
 <p class="quiet">${escapeXml(`Made with True Weight from the case ${report.asOf}.`)}</p>
 </main>
 </body>

@@ -1,4 +1,4 @@
-import { type Block, captionOf, type Part, type Report } from './document/document'
+import { type Block, captionOf, type Part, type Report, type Struck, struckIn } from './document/document'
 
 /** A report as Markdown (CommonMark with GitHub's tables): pictures by their words, formulas as LaTeX. */
 export function markdownOf(report: Report): string {
@@ -21,7 +21,7 @@ function blockMarkdown(block: Block): string {
     case 'facts':
       return tableOf([block.label, ''], block.rows, [])
     case 'table':
-      return tableOf(block.heads, block.rows, block.numbers)
+      return tableOf(block.heads, block.rows, block.numbers, block.struck)
     case 'outcome':
       return `**${inline(block.words)}**\n`
     case 'picture':
@@ -37,10 +37,13 @@ function tableOf(
   heads: readonly string[],
   rows: readonly (readonly string[])[],
   numbers: readonly boolean[],
+  struck?: readonly Struck[],
 ): string {
-  const line = (cells: readonly string[]) => `| ${cells.map(cell).join(' | ')} |`
+  const struckOf = struckIn(struck)
+  const line = (cells: readonly string[], lengths: readonly number[] = []) =>
+    `| ${cells.map((text, at) => struckCell(text, lengths[at])).join(' | ')} |`
   const rule = heads.map((_, at) => (numbers[at] ? '---:' : '---'))
-  return `${[line(heads), `| ${rule.join(' | ')} |`, ...rows.map(line)].join('\n')}\n`
+  return `${[line(heads), `| ${rule.join(' | ')} |`, ...rows.map((cells, row) => line(cells, struckOf(row)))].join('\n')}\n`
 }
 
 /** Lines that a person wrote stay lines. */
@@ -49,6 +52,8 @@ const paragraph = (text: string): string =>
     .split(/\r\n|\r|\n/)
     .map(inline)
     .join('\\\n')}\n`
+const struckCell = (text: string, length = 0): string =>
+  length > 0 ? `~~${cell(text.slice(0, length))}~~${cell(text.slice(length))}` : cell(text)
 const cell = (text: string): string => linesIn(text).map(inline).join('<br>').replaceAll('|', '\\|')
 
 /** The lines of a text without the blanks where they meet; empty ones between them are none. */

@@ -145,14 +145,17 @@ function wordsOfPdf(file: string): readonly string[] {
   return wordsOf(texts)
 }
 
-/** The text of a DOCX file's paragraphs, the last of which says where it was made. */
+/** The text of a DOCX file's paragraphs without its contents; the last says where it was made. */
 function wordsOfDocx(bytes: Uint8Array): readonly string[] {
   const texts: string[] = []
   const parser = new SaxesParser()
+  let isContents = false
+  parser.on('closetag', ({ name }) => (isContents &&= name !== 'w:sdt'))
   parser.on('opentag', ({ name }) => {
+    isContents ||= name === 'w:sdt'
     if (name === 'w:p' || name === 'w:br') texts.push(' ')
   })
-  parser.on('text', (text) => texts.push(text))
+  parser.on('text', (text) => !isContents && texts.push(text))
   parser.write(new TextDecoder().decode(unzipSync(bytes)['word/document.xml'])).close()
   return wordsOf([texts.join('')])
 }

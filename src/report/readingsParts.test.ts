@@ -31,11 +31,12 @@ test('every reading stands in the annex, down the page, and what is set aside sa
     label: 'Readings',
     heads: ['Row', 'Reading, kg', 'Row', 'Reading, kg', 'Row', 'Reading, kg', 'Row', 'Reading, kg'],
     rows: [
-      ['1', '14.93', '4', '15.11', '7', '15.03', '10', '15'],
+      ['1', '14.93', '4', '15.11', '7', '15.03', '10', '15.0'],
       ['2', '15.02', '5', '14.79', '8', '14.9', '11', '14.7'],
       ['3', '14.88', '6', '14.97', '9', '14.95', '12', '9 (set aside)'],
     ],
     numbers: Array.from({ length: 8 }, () => true),
+    struck: [{ row: 2, column: 7, length: 1 }],
   })
   // As in docs/VERIFY.md, by `sha256sum`.
   expect(textsIn(part!)).toContain(
@@ -75,6 +76,50 @@ test('the last line is filled up with nothing, and numbers are written as the re
   expect(textsIn(part!)[0]).toContain(sha256(csv))
 })
 
+const cellsOf = async (sample: Example['sample'], options: Partial<ReportOptions> = {}) => {
+  const [part] = await partsOf([{ ...SACKS, sample }], options)
+  return tableIn(part!)!
+    .rows.flat()
+    .filter((_, at) => at % 2 === 1)
+}
+
+test('a reading keeps the zeros that it was typed with, and no others', async () => {
+  expect(await cellsOf({ readings: '14.90 15 0.00 −0.50 1.50e1 14.93' })).toEqual([
+    ...['14.90', '0.00', '15', '15', '−0.50', '14.93'],
+  ])
+  const comma = { decimalMark: 'comma' as const }
+  expect(await cellsOf({ readings: '1234,50\n14,9', ...comma }, { language: 'comma' })).toEqual([
+    ...['1\u202f234,50', '14,9'],
+  ])
+  const lines = '1.0\tA\t14.10\n2\tB\t14.200\n'
+  const columnNames = ['no', 'who', 'mass']
+  const columns = columnNames.map((name, at) => ({
+    ...{ name, label: '', unit: 'kg', codes: '' },
+    kind: at === 1 ? ('text' as const) : ('number' as const),
+  }))
+  const [part] = await partsOf([
+    { ...SACKS, sample: { readings: lines, columns }, claim: { ...SACKS.claim, column: 'mass' } },
+  ])
+  expect(tableIn(part!)?.rows).toEqual([['1', '14.10', '2', '14.200']])
+})
+
+test('of a converted reading what was measured keeps its zeros, and both are struck where it is set aside', async () => {
+  const columns = [{ name: 'mass', label: '', unit: 'g', kind: 'number' as const, codes: '' }]
+  const setAside = [{ row: 1, reason: 'torn', by: '' }]
+  const sample = { readings: '14930.0\n14880.0\n15110', columns, setAside }
+  const [part] = await partsOf([{ ...SACKS, sample }])
+  expect(tableIn(part!)).toMatchObject({
+    rows: [
+      ['1', '14,930.0', '14.93', '3', '15,110', '15.11'],
+      ['2', '14,880.0', '14.88 (set aside)', '', '', ''],
+    ],
+    struck: [
+      { row: 1, column: 1, length: 8 },
+      { row: 1, column: 2, length: 5 },
+    ],
+  })
+})
+
 test('what was converted stands beside what was measured', async () => {
   const columns = [{ name: 'mass', label: '', unit: 'g', kind: 'number' as const, codes: '' }]
   const [part] = await partsOf([{ ...SACKS, sample: { readings: '14930 14880 15110', columns } }])
@@ -90,7 +135,10 @@ test('what was converted stands beside what was measured', async () => {
 
 /** The annex of a claim of which the check document is all that is known. */
 function annexOf(document: object, draft: object = {}) {
-  const known = { number: 1, checked: { document }, claim: { draft: { unit: 'kg', ...draft } }, reading: {} }
+  const known = {
+    ...{ number: 1, checked: { document }, samples: [], reading: {} },
+    claim: { draft: { unit: 'kg', ...draft } },
+  }
   return readingsParts([known as unknown as ClaimStudy], (text) => text)[0]!
 }
 

@@ -2,9 +2,10 @@ import { asksForControl } from '@/answers/claim'
 import { sha256 } from '@/casefile/content'
 import { isControlled } from '@/desk/claimDraft'
 import { type ReadingList, readingListsOf, readingsCsv } from '@/intake/readingLists'
-import { weighedIn } from '@/intake/sides'
+import { sidesOf, weighedIn } from '@/intake/sides'
+import { typedDecimals } from '@/intake/typedDecimals'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
-import { formatCount, formatReading } from '@/words/figures'
+import { formatCount, formatNumber, formatReading } from '@/words/figures'
 import type { Block, Part } from './document/document'
 import type { Writer } from './language'
 import type { ClaimStudy } from './study'
@@ -15,7 +16,14 @@ const MAX_LISTED = 1000
 const CELLS_ACROSS = 8
 
 /** A list of a claim, in its unit, and the hash by which it is known again. */
-type Listed = Readonly<{ list: ReadingList; title: string; unit: string; hash: string }>
+type Listed = Readonly<{
+  list: ReadingList
+  title: string
+  unit: string
+  hash: string
+  /** With how many decimals the reading at a place was typed, where that is known. */
+  decimalsAt: (place: number) => number | undefined
+}>
 
 /** Every reading that the figures of each claim rest on, those that are set aside too; the same readings once. */
 export function readingsParts(studies: readonly ClaimStudy[], write: Writer): readonly Part[] {
@@ -33,7 +41,8 @@ export function readingsParts(studies: readonly ClaimStudy[], write: Writer): re
   })
 }
 
-function listsOfStudy({ checked, control, census, claim, reading }: ClaimStudy): readonly Listed[] {
+function listsOfStudy(study: ClaimStudy): readonly Listed[] {
+  const { checked, control, census, claim, reading } = study
   const document = (checked ?? control ?? census)?.document
   if (!document) return []
   const { draft } = claim
@@ -43,7 +52,17 @@ function listsOfStudy({ checked, control, census, claim, reading }: ClaimStudy):
     title: list.of ? `Readings, ${sourceWords(list.of, isControlled(draft))}` : 'Readings',
     unit,
     hash: sha256(readingsCsv(list)),
+    decimalsAt: decimalsOf(study, list),
   }))
+}
+
+function decimalsOf({ claim, samples }: ClaimStudy, { of, rows }: ReadingList): Listed['decimalsAt'] {
+  const [own, other = own] = sidesOf(claim.draft)
+  const side = of === 'second' || of === 'package' ? other : own
+  const sample = samples.find(({ id }) => id === side.sampleId)
+  if (!rows || !sample) return () => undefined
+  const ofRow = typedDecimals(side, sample.draft)
+  return (place) => ofRow(rows[place]!)
 }
 
 function sourceWords(of: NonNullable<ReadingList['of']>, isControl: boolean): string {
@@ -52,7 +71,7 @@ function sourceWords(of: NonNullable<ReadingList['of']>, isControl: boolean): st
 }
 
 /** Down the page first, as a list is read. */
-function tableOf({ list, title, unit }: Listed, write: Writer): readonly Block[] {
+function tableOf({ list, title, unit, decimalsAt }: Listed, write: Writer): readonly Block[] {
   const { values, rows, measured, markOf } = list
   if (values.length > MAX_LISTED) return []
   const heads = [
@@ -60,14 +79,23 @@ function tableOf({ list, title, unit }: Listed, write: Writer): readonly Block[]
     ...(measured ? [inUnit('Measured', measured.unit)] : []),
     inUnit('Reading', unit),
   ]
-  const cells = values.map((value, place) => [
-    String((rows?.[place] ?? place) + 1),
-    ...(measured ? [write(formatReading(measured.values[place]!))] : []),
-    write(readingShown(value, markOf(place))),
-  ])
+  const cells = values.map((value, place) => {
+    const typed = (figure: number) => write(asTyped(figure, decimalsAt(place)))
+    const shown = measured ? [typed(measured.values[place]!), write(formatReading(value))] : [typed(value)]
+    return [String((rows?.[place] ?? place) + 1), ...withMark(shown, markOf(place))]
+  })
   const lines = Math.ceil(cells.length / Math.floor(CELLS_ACROSS / heads.length))
   const columns = Array.from({ length: Math.ceil(cells.length / lines) }, (_, column) => column * lines)
   const blank = heads.map(() => '')
+  const struck = values.flatMap((_, place) =>
+    markOf(place) === 'set aside'
+      ? heads.slice(1).map((_head, at) => ({
+          row: place % lines,
+          column: Math.floor(place / lines) * heads.length + at + 1,
+          length: cells[place]![at + 1]!.length - (at + 2 === heads.length ? SET_ASIDE.length : 0),
+        }))
+      : [],
+  )
   return [
     {
       is: 'table',
@@ -77,16 +105,32 @@ function tableOf({ list, title, unit }: Listed, write: Writer): readonly Block[]
         columns.flatMap((from) => cells[from + line] ?? blank),
       ),
       numbers: columns.flatMap(() => heads.map(() => true)),
+      ...(struck.length > 0 ? { struck } : {}),
     },
   ]
 }
 
 const inUnit = (name: string, unit: string) => (unit === '' ? name : `${name}, ${unit}`)
 
-function readingShown(value: number, mark: ReturnType<ReadingList['markOf']>): string {
-  const shown = formatReading(value)
-  if (mark === '') return shown
-  return mark === 'set aside' ? `${shown} (set aside)` : `${mark === 'below' ? '<' : '>'} ${shown}`
+/** A reading with the zeros that it was typed with. */
+function asTyped(value: number, decimals: number | undefined): string {
+  if (decimals === undefined) return formatReading(value)
+  const typed = formatNumber(value, decimals)
+  return Number(typed.replace('\u2212', '-')) === value ? typed : formatReading(value)
+}
+
+const SET_ASIDE = ' (set aside)'
+
+/** The figures of a reading, the last of them with what is known of it. */
+function withMark(figures: readonly string[], mark: ReturnType<ReadingList['markOf']>): readonly string[] {
+  const [last = '', ...others] = figures.toReversed()
+  const marked =
+    mark === ''
+      ? last
+      : mark === 'set aside'
+        ? `${last}${SET_ASIDE}`
+        : `${mark === 'below' ? '<' : '>'} ${last}`
+  return [...others.toReversed(), marked]
 }
 
 /** How many there are, and the hash by which anybody knows them again. */

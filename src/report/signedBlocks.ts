@@ -15,8 +15,9 @@ import type { ClaimStudy } from './study'
 /** A finding as it was signed: its own words as they stand in the text that was signed, its figures and its remarks. */
 export function signedBlocks(finding: ClaimStudy['findings'][number], write: Writer): readonly Block[] {
   const { number, signedBy, outcome, coreVersion, fingerprint, signedHow, signed } = finding
-  const by = `Signed finding ${number}, by ${signedBy} ${signedOnWords(finding)}, ${signedHow}, with core ${coreVersion}. Fingerprint ${fingerprint}.`
   const read = signedIn(signed)
+  const on = signedOnWords({ ...finding, enteredBy: read?.enteredBy })
+  const by = `Signed finding ${number}, by ${signedBy} ${on}, ${signedHow}, with core ${coreVersion}. Fingerprint ${fingerprint}.`
   const head: readonly Block[] = [
     { is: 'outcome', outcome, words: OUTCOME_WORDS[outcome] },
     { is: 'paragraph', text: by },

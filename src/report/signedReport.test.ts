@@ -61,7 +61,7 @@ test('what it rests on is laid out with it: conditions, both results, readings, 
   ])
   expect(one).toContain('| With everything |')
   expect(one).toContain('the sack was torn')
-  expect(one).toMatch(/\| 12 \| 9 \\\(set aside\\\)|\| 12 \| 9 \(set aside\)/)
+  expect(one).toContain('| 12 | ~~9~~ (set aside) |')
 })
 
 test('an amended finding says which one it replaces and what was changed', async () => {

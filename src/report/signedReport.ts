@@ -152,7 +152,10 @@ function rowsOf(
   const entry = entryOf(whole, finding)
   return [
     ['Number of this report', reportNumber(reference, finding.fingerprint)],
-    ['Signed', `by ${finding.signedBy} ${signedOnWords(finding)}, ${how}`],
+    [
+      'Signed',
+      `by ${finding.signedBy} ${signedOnWords({ ...finding, enteredBy: signedIn(finding.signed)?.enteredBy })}, ${how}`,
+    ],
     ['Entry of the trail', entry === 0 ? '' : `${entry}, with the hash ${whole.trail[entry - 1]!.hash}`],
     ['Fingerprint of what was signed', finding.fingerprint],
     ...partiesOf(whole, unstated),

@@ -15,13 +15,16 @@ import { readTogether } from './case/readTogether'
 import { readClaim } from './claim/readClaim'
 import { readContent } from './keeping/readContent'
 import { verifyRecord } from '@/casefile/follows'
+import { findingBreaks } from '@/casefile/followsFindings'
 import { reportOf } from '@/report/report'
+import { signedReportOf } from '@/report/signedReport'
 import { markdownOf } from '@/report/markdown'
 import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { importSheet } from './sample/importSheet'
 import { readPackedColumns, readSampleDraft, readSampleIn, readSamplesOf } from './sample/readSample'
 import { saveClaim } from './claim/saveClaim'
 import { verifyFinding } from './finding/readFinding'
+import { AT_ONCE } from '@/answers/computing'
 import { fingerprintOf, fingerprintOfValue } from './fingerprint'
 import { saveSample } from './sample/saveSample'
 import { readToSign, signFinding } from './finding/signFinding'
@@ -440,6 +443,33 @@ test('a finding that replaces another says which one and why, in what is signed,
     ok: false,
     problem: { code: 'invalid' },
   })
+})
+
+test('who works where a finding is signed by another name stands on the trail, in what is signed and in what is told of it', async () => {
+  const { caseId, claimId, inputFingerprint } = await signable()
+  const own = { ...signature, inputFingerprint, by: ' A. Inspector' }
+  expect(valueOf(await readToSign(claimId, own, later)).signed).not.toContain('enteredBy')
+  valueOf(await signFinding(claimId, { ...own, by: ' B. Weigher ' }, later))
+  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  expect(content.trail.at(-1)).toMatchObject({ action: 'signed', who: 'B. Weigher' })
+  expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
+  expect(markdownOf(await reportOf(content, USUAL_OPTIONS))).toMatch(
+    /by A\. Inspector on 2026-11-03 \(on the trail at [^)]+, entered by B\. Weigher\)/,
+  )
+  // Its own report says so too, and an entry by anybody else tells of another signature.
+  const [finding] = content.findings
+  expect(markdownOf(await signedReportOf(content, finding!, USUAL_OPTIONS))).toContain(
+    'entered by B. Weigher',
+  )
+  const trail = content.trail.map((entry) => ({
+    ...entry,
+    who: entry.who.replace('B. Weigher', 'A. Inspector'),
+  }))
+  const breaks = await findingBreaks({ ...content, trail }, AT_ONCE)
+  expect(breaks.map(({ message }) => message)).toEqual([
+    expect.stringContaining('has no entry that A. Inspector signed the finding 1'),
+    expect.stringContaining('says that A. Inspector signed'),
+  ])
 })
 
 test('the figure of a whole lot is marked, signed, reported and follows from the record, and is no part of several tests', async () => {

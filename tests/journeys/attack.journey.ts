@@ -122,6 +122,7 @@ async function targets(): Promise<readonly Target[]> {
       body: 'PK',
       headers: { 'Content-Type': 'application/octet-stream' },
     },
+    { method: 'PUT', at: '/api/office/mark?by=A', body: 'PK', headers: { 'Content-Type': 'image/png' } },
     { method: 'POST', at: '/api/scale', body: { do: 'tare' }, headers: json },
     { method: 'POST', at: '/api/backup', body: { do: 'backup', file: '/tmp/x.zip' } },
     {
@@ -137,7 +138,7 @@ async function targets(): Promise<readonly Target[]> {
       },
     },
     ...actionsAt('/keys', ['x', 'A']),
-    ...actionsAt('/office', [{ words: { office: 'a', authorisedBy: 'b' }, by: 'A' }]),
+    ...actionsAt('/office', [{ words: { office: 'a', authorisedBy: 'b', accreditation: 'c' }, by: 'A' }]),
     ...actionsAt('/cases/new', [{ reference: 'a', subject: 'b', party: 'c' }, 'A']),
   ]
 }

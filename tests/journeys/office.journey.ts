@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { PNG } from 'pngjs'
 import { By } from 'selenium-webdriver'
 import { attribute, click, follow, type Look, press, see, type, untilSaved, violationsAt } from './browser'
 import { openCase, startJourney } from './journey'
@@ -13,8 +14,8 @@ const LOOKS: readonly Look[] = [
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-office-'))
 const journey = startJourney(['--demo'], {
   arrive: ({ driver }) => see(driver, 'Docket', 'main h1'),
-  // What is no template is refused.
-  borne: /api\/office\/template.* status of 400/,
+  // What is no template, or no mark, is refused.
+  borne: /api\/office\/(?:template|mark).* status of 400/,
 })
 
 test('what the office says of itself is entered once, and stands in the report of a case that is opened then', async () => {
@@ -23,6 +24,7 @@ test('what the office says of itself is entered once, and stands in the report o
   await see(driver, 'A case takes over what stands here', 'main')
   await type(driver, 'Name and address', 'Skerrow Fair Measures Office')
   await type(driver, 'Reports are authorised by', 'A. Tarn, head of inspections')
+  await type(driver, 'Accreditation', 'Skerrow Board, no. 12, for mass')
   await press(driver, 'Keep it')
   await see(driver, 'Kept.', 'main')
   expect(await violationsAt(driver, LOOKS)).toEqual([])
@@ -36,6 +38,7 @@ test('what the office says of itself is entered once, and stands in the report o
   await follow(driver, 'Report')
   await see(driver, 'Skerrow Fair Measures Office', 'main .report')
   await see(driver, 'complaint 12', 'main .report')
+  await see(driver, 'Skerrow Board, no. 12, for mass', 'main .report')
   await see(driver, 'End of report', 'main .report')
 })
 
@@ -60,6 +63,36 @@ test('what a test report states of a sample is entered with it, days as days, an
   await see(driver, /Results of others\s+not stated/, 'main .report')
 })
 
+test('the mark of the office stands above the title of a report, until it is removed', async () => {
+  const { driver } = journey
+  const mark = path.join(folder, 'mark.png')
+  const picture = new PNG({ width: 120, height: 40 })
+  picture.data.fill(90)
+  writeFileSync(mark, PNG.sync.write(picture))
+  await follow(driver, 'Office')
+  await see(driver, 'Give a mark', 'main')
+  const file = () => driver.findElement(By.css('[aria-label="File of the mark"]'))
+  await file().sendKeys(__filename)
+  await see(driver, 'This is no picture that a report can have as its mark', 'main')
+  await file().sendKeys(mark)
+  await see(driver, 'Give another mark', 'main')
+  expect(await violationsAt(driver, LOOKS)).toEqual([])
+  const inReport = async () => {
+    await driver.get(journey.server.address)
+    await openCase(driver, 'Stove fans')
+    await follow(driver, 'Report')
+    await see(driver, 'End of report', 'main .report')
+    return driver.executeScript(
+      'return [...document.querySelectorAll(".report img")].map(({ alt, naturalWidth }) => [alt, naturalWidth])',
+    )
+  }
+  expect(await inReport()).toEqual([['Mark of the office', 120]])
+  await driver.get(`${journey.server.address}/office`)
+  await press(driver, 'Remove the mark')
+  await see(driver, 'Give a mark', 'main')
+  expect(await inReport()).toEqual([])
+})
+
 test('a report as DOCX takes the styles of a template, until it is removed', async () => {
   const { driver, server } = journey
   const { cases } = (await (await fetch(`${server.address}/api/v1/cases?text=pellet%20sacks`)).json()) as {
@@ -78,9 +111,9 @@ test('a report as DOCX takes the styles of a template, until it is removed', asy
   writeFileSync(file, zipSync({ ...plain, 'word/styles.xml': strToU8(restyled) }))
   await follow(driver, 'Office')
   await see(driver, 'Give a template', 'main')
-  await driver.findElement(By.css('[aria-label=Template]')).sendKeys(__filename)
+  await driver.findElement(By.css('[aria-label="File of the template"]')).sendKeys(__filename)
   await see(driver, 'This is no template that a report can take its styles from', 'main')
-  await driver.findElement(By.css('[aria-label=Template]')).sendKeys(file)
+  await driver.findElement(By.css('[aria-label="File of the template"]')).sendKeys(file)
   await see(driver, 'take the styles of the template that was given', 'main')
   expect(await violationsAt(driver, LOOKS)).toEqual([])
   expect(strFromU8((await report())['word/styles.xml']!)).toContain('w:customStyle="0"')

@@ -96,11 +96,14 @@ async function signAndVerify(outcome: string) {
 
 test('a mean', async () => {
   const row = caseOf<MeanCase>('mean_tests.json', 'cases', 't_raw_4')
+  // Who works at this browser is another than who signs.
+  await journey.driver.executeScript('localStorage.setItem("true-weight-officer", "B. Weigher")')
   await claim(`no less than ${row.input.mu0} g on average`, `mean at least ${row.input.mu0} g`)
   await paste(journey.driver, 'Readings', row.input.data.join('\n'))
   await isTested('Test statistic t', row.statistic)
   await isTested('p-value', row.p_less)
   await signAndVerify(Number(row.p_less) <= 0.05 ? 'Contradicted' : 'Not contradicted')
+  await see(journey.driver, 'entered by B. Weigher', 'main')
 })
 
 test('a standard deviation', async () => {

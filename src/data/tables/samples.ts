@@ -45,6 +45,7 @@ export const cases = pgTable(
     office: typed('office'),
     occasion: typed('occasion'),
     authorisedBy: typed('authorised_by'),
+    accreditation: typed('accreditation'),
     state: text('state', { enum: CASE_STATES }).notNull().default('open'),
     /** How many entries its trail has, and the hash of the last: a trail cut short is told by them. */
     trailLength: integer('trail_length').notNull().default(0),

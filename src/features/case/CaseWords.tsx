@@ -110,6 +110,10 @@ function OfficeWords({ field }: Readonly<{ field: (name: keyof Words) => Field }
         ; the report is authorised by{' '}
         <InlineText label="Authorised by" placeholder="name and function" {...field('authorisedBy')} />.
       </Box>
+      <Label>
+        Accreditation
+        <TextArea maxLength={OFFICE_LENGTH} {...areaOf(field('accreditation'))} />
+      </Label>
     </chakra.details>
   )
 }

@@ -43,6 +43,7 @@ type Verified = Readonly<{
     samples: readonly Readonly<{ id: string; draft: SampleDraft }>[]
     document: ClaimDocument
     result: ClaimResult
+    enteredBy?: string
     replaces?: Readonly<{ number: number; reason: string }>
   }>
   isWhole: boolean
@@ -141,8 +142,8 @@ function Paragraphs({ texts }: Readonly<{ texts: readonly (string | undefined)[]
   )
 }
 
-function signedWords({ row, signature }: Verified): string {
-  const on = signedOnWords({ ...row, createdAt: row.createdAt.toISOString() })
+function signedWords({ row, signed, signature }: Verified): string {
+  const on = signedOnWords({ ...row, createdAt: row.createdAt.toISOString(), enteredBy: signed.enteredBy })
   return `Signed by ${row.signedBy} ${on}, ${signedWith(signature, true)}.`
 }
 

@@ -72,7 +72,7 @@ function SignForm({
 }>) {
   const router = useRouter()
   const signer = useSigner()
-  const { officer, day, key } = signer
+  const { name, officer, day, key } = signer
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
@@ -80,8 +80,8 @@ function SignForm({
   const { found } = useWorkbench()
   const submit = async () => {
     setSigning(true)
-    const signature = { signedBy: officer, signedOn: day, inputFingerprint: fingerprint, reason }
-    const seen = { ...signature, signedBy: officer.trim(), reason: reason.trim(), result: found?.result }
+    const signature = { signedBy: name, by: officer, signedOn: day, inputFingerprint: fingerprint, reason }
+    const seen = { ...signature, signedBy: name.trim(), reason: reason.trim(), result: found?.result }
     const problem = await signed(claimId, { signature, seen, key })
     setSigning(false)
     setProblem(problem)

@@ -2,7 +2,7 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { Outcome } from '@/claims/terms/outcome'
 import { OFFICE_LENGTH } from '@/desk/caseWords'
 import { EMPTY_OFFICE, type Office, type OfficeNow } from '@/desk/office'
@@ -14,14 +14,14 @@ import { officerHere } from '@/ui/officer'
 import { PageTitle } from '@/ui/PageTitle'
 import { outcomeOf } from '@/ui/saving/fetchOutcome'
 import { TextArea, TextBox } from '@/ui/TextBox'
-import { save, takeTemplateAway } from './actions'
+import { save, takeMarkAway, takeTemplateAway } from './actions'
 
 const Label = chakra('label', { base: { display: 'block', color: 'quiet', marginTop: '14px' } })
 
 /** What the office says of itself: each new case takes it over, and its reports say it. */
 export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>) {
-  const { office, authorisedBy } = known ?? EMPTY_OFFICE
-  const [words, setWords] = useState<Office>({ office, authorisedBy })
+  const { office, authorisedBy, accreditation } = known ?? EMPTY_OFFICE
+  const [words, setWords] = useState<Office>({ office, authorisedBy, accreditation })
   const [said, setSaid] = useState<Readonly<{ isProblem: boolean; text: string }>>()
   const change = (part: Partial<Office>) => {
     setWords({ ...words, ...part })
@@ -60,6 +60,16 @@ export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>
           onChange={({ target }) => change({ authorisedBy: target.value })}
         />
       </Label>
+      <Label>
+        Accreditation
+        <TextArea
+          aria-label="Accreditation"
+          maxLength={OFFICE_LENGTH}
+          placeholder="by whom, under which number, and for which work"
+          value={words.accreditation}
+          onChange={({ target }) => change({ accreditation: target.value })}
+        />
+      </Label>
       <Box display="flex" gap="14px" alignItems="center" marginTop="14px" flexWrap="wrap">
         <Button type="button" onClick={() => void store()}>
           Keep it
@@ -71,6 +81,7 @@ export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>
           {said?.text}
         </Box>
       </Box>
+      <Mark mark={known?.mark} />
       <Template isThere={known?.hasTemplate === true} />
       {known && (
         <Box color="quiet" fontSize="13px" marginTop="10px">
@@ -82,8 +93,62 @@ export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>
   )
 }
 
+/** The picture above the title of every report. */
+function Mark({ mark }: Pick<Partial<OfficeNow>, 'mark'>) {
+  return (
+    <OfficeFile
+      {...{ title: 'Mark', name: 'mark', type: 'image/png', accept: '.png,image/png', isThere: !!mark }}
+      onTakeAway={takeMarkAway}
+    >
+      {mark ? (
+        <chakra.img
+          src={`data:image/png;base64,${mark.png}`}
+          alt="Mark of the office"
+          maxWidth="240px"
+          maxHeight="72px"
+          marginBlock="6px"
+        />
+      ) : (
+        'A picture as PNG that stands above the title of every report.'
+      )}
+    </OfficeFile>
+  )
+}
+
 /** A file of the office's own whose styles the DOCX files of reports take. */
 function Template({ isThere }: Readonly<{ isThere: boolean }>) {
+  const type = 'application/octet-stream'
+  return (
+    <OfficeFile
+      {...{ title: 'Template of DOCX reports', name: 'template', type, accept: '.docx,.dotx', isThere }}
+      onTakeAway={takeTemplateAway}
+    >
+      {isThere
+        ? 'Reports as DOCX take the styles of the template that was given.'
+        : 'Take a report away as DOCX, change its styles (Heading 1 to 3, Report text, Report cell and so on), and give it here: from then on every report as DOCX takes them.'}
+    </OfficeFile>
+  )
+}
+
+/** A file that the office gives for its reports: what it is, and where it is given or removed. */
+function OfficeFile({
+  title,
+  name,
+  type,
+  accept,
+  isThere,
+  onTakeAway,
+  children,
+}: Readonly<{
+  title: string
+  name: 'mark' | 'template'
+  /** As which it is sent. */
+  type: string
+  accept: string
+  isThere: boolean
+  onTakeAway: (by: string) => Promise<Outcome<undefined>>
+  children: ReactNode
+}>) {
   const router = useRouter()
   const [problem, setProblem] = useState('')
   const say = (outcome: Outcome<undefined> | undefined) => {
@@ -91,27 +156,22 @@ function Template({ isThere }: Readonly<{ isThere: boolean }>) {
     if (outcome?.ok) router.refresh()
   }
   const give = async (body: File) => {
-    const address = `/api/office/template?${new URLSearchParams({ by: officerHere() }).toString()}`
-    const headers = { 'Content-Type': 'application/octet-stream' }
-    say(await outcomeOf(fetch(address, { method: 'PUT', headers, body })))
+    const address = `/api/office/${name}?${new URLSearchParams({ by: officerHere() }).toString()}`
+    say(await outcomeOf(fetch(address, { method: 'PUT', headers: { 'Content-Type': type }, body })))
   }
   return (
-    <Box as="section" marginTop="28px" aria-label="Template of DOCX reports">
+    <Box as="section" marginTop="28px" aria-label={title}>
       <Box as="h2" fontSize="14px" fontWeight="600" color="quiet">
-        Template of DOCX reports
+        {title}
       </Box>
-      <Box as="p" marginBlock="6px">
-        {isThere
-          ? 'Reports as DOCX take the styles of the template that was given.'
-          : 'Take a report away as DOCX, change its styles (Heading 1 to 3, Report text, Report cell and so on), and give it here: from then on every report as DOCX takes them.'}
-      </Box>
+      <Box marginBlock="6px">{children}</Box>
       <Box display="flex" gap="10px" flexWrap="wrap">
-        <FileButton label="Template" accept=".docx,.dotx" onFile={(file) => void give(file)}>
-          {isThere ? 'Give another template' : 'Give a template'}
+        <FileButton label={`File of the ${name}`} accept={accept} onFile={(file) => void give(file)}>
+          {isThere ? `Give another ${name}` : `Give a ${name}`}
         </FileButton>
         {isThere && (
-          <QuietButton type="button" onClick={() => void takeTemplateAway(officerHere()).then(say)}>
-            Remove the template
+          <QuietButton type="button" onClick={() => void onTakeAway(officerHere()).then(say)}>
+            Remove the {name}
           </QuietButton>
         )}
       </Box>

@@ -2,11 +2,18 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Outcome } from '@/claims/terms/outcome'
-import { saveOffice, saveTemplate } from '@/server/office/office'
+import { saveMark, saveOffice, saveTemplate } from '@/server/office/office'
 
 /** Enters what the office says of itself. */
 export async function save(input: unknown): Promise<Outcome<undefined>> {
   const saved = await saveOffice(input, new Date())
+  revalidatePath('/office')
+  return saved
+}
+
+/** Lets reports stand without a mark. */
+export async function takeMarkAway(by: string): Promise<Outcome<undefined>> {
+  const saved = await saveMark(undefined, { by, now: new Date() })
   revalidatePath('/office')
   return saved
 }

@@ -28,7 +28,7 @@ export function LockPlan({ draft, planning }: Readonly<{ draft: PlanDraft; plann
   const settled = settledPlan(draft, planning)
   if (!settled) return null
   const lock = async (into: IntoCase) => {
-    const facts = { lockedBy: signer.officer.trim(), lockedOn: signer.day }
+    const facts = { lockedBy: signer.name.trim(), lockedOn: signer.day }
     const caseOf = async (): Promise<Outcome<string>> => {
       if ('caseId' in into) return { ok: true, value: into.caseId }
       const { subject } = into

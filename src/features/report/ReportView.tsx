@@ -17,6 +17,7 @@ export function ReportView({
   parts,
   css,
   lacking,
+  mark,
 }: Readonly<{
   caseId: string
   options: ReportOptions
@@ -25,6 +26,8 @@ export function ReportView({
   css: string
   /** What its PDF lacks, in words. */
   lacking: string
+  /** The mark of the office, as HTML; empty where it has none. */
+  mark: string
 }>) {
   return (
     <Main maxWidth="860px" marginInline="auto" padding="20px 24px 64px" _print={{ padding: 0 }}>
@@ -41,6 +44,7 @@ export function ReportView({
         borderColor="rule"
         _print={{ border: 0 }}
       >
+        {mark && <div dangerouslySetInnerHTML={{ __html: mark }} />}
         {parts.map((part) => (
           <ReportPart key={part.id} part={part} css={css} />
         ))}

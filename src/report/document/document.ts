@@ -1,4 +1,5 @@
 import type { FindingOutcome } from '@/claims/finding'
+import type { OfficeMark } from '@/desk/office'
 import type { Drawing } from '../drawing/drawing'
 
 /** A report as what it says, before it is a page, a file or a print: plain data, its texts in the report's language of numbers. */
@@ -8,6 +9,8 @@ export type Report = Readonly<{
   asOf: string
   /** When the case was last changed: the only time in it. */
   madeAt: Date
+  /** Above its title: that of the office whose report it is, as it is when the report is made. */
+  mark?: OfficeMark | undefined
   parts: readonly Part[]
 }>
 
@@ -26,11 +29,27 @@ export type Block =
       heads: readonly string[]
       rows: readonly (readonly string[])[]
       numbers: readonly boolean[]
+      /** Figures that are struck through. */
+      struck?: readonly Struck[]
     }>
   /** The balance mark of a finding with its word. */
   | Readonly<{ is: 'outcome'; outcome: FindingOutcome | 'open'; words: string }>
   | Readonly<{ is: 'picture'; drawing: Drawing; title: string; description: string }>
   | Readonly<{ is: 'formula'; name: string; text: string; latex: string }>
+
+/** The cell of a table, both counted from 0, whose first letters are struck through, and how many of them. */
+export type Struck = Readonly<{ row: number; column: number; length: number }>
+
+/** How many letters of each cell of a row are struck through. */
+export function struckIn(struck: readonly Struck[] = []): (row: number) => readonly number[] {
+  const known = new Map<number, number[]>()
+  for (const { row, column, length } of struck) {
+    const lengths = known.get(row) ?? []
+    lengths[column] = length
+    known.set(row, lengths)
+  }
+  return (row) => known.get(row) ?? []
+}
 
 /** What stands under a picture: its title, unless its words begin with it. */
 export function captionOf({ title, description }: Readonly<{ title: string; description: string }>): string {

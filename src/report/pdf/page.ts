@@ -1,5 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { Face } from '../document/fonts'
+import type { OfficeMark } from '@/desk/office'
+import { MARK_WORDS, sizeOfMark } from '../document/mark'
 import { type FontBook, type Run, type Word } from './fontBook'
 
 export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>
@@ -26,6 +28,9 @@ export const CONTENT_WIDTH = A4.width - 2 * MARGIN
 const CONTENT_HEIGHT = A4.height - MARGIN - FOOT - MARGIN / 2
 /** A letter's height over its line, as a part of its size. */
 const ASCENT = 0.8
+const BELOW_MARK = 14
+/** How far below the middle of its line a letter is struck through, as a part of its size. */
+const STRIKE = 0.06
 
 /** Writes text and shapes down the pages of a tagged PDF: every piece belongs to an element of the structure. */
 export class Page {
@@ -133,6 +138,24 @@ export class Page {
         x += width * look.size
       }
     }
+  }
+
+  /** The mark of an office, at the head of the page. */
+  mark(mark: OfficeMark): void {
+    const { width, height } = sizeOfMark(mark)
+    const { left, y } = this
+    const bbox = [left, y, left + width, y + height] as const
+    const figure = this.element('Figure', undefined, { alt: MARK_WORDS, bbox, placement: 'Block' })
+    figure.add(() => this.document.image(Buffer.from(mark.png, 'base64'), left, y, { width, height }))
+    figure.end()
+    this.y += height + BELOW_MARK
+  }
+
+  /** Strikes what was drawn in a line of text through, from one place of it to another. */
+  strike({ from, to, y }: Readonly<{ from: number; to: number; y: number }>, look: Look): void {
+    const middle = y + look.lineHeight / 2 + STRIKE * look.size
+    this.document.lineWidth(0.8).strokeColor(look.colour).undash()
+    this.document.moveTo(from, middle).lineTo(to, middle).stroke()
   }
 
   /** Writes a text as an element of its own, over as many pages as it takes. */

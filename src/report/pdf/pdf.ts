@@ -1,4 +1,4 @@
-import { type Block, captionOf, type Part, type Report } from '../document/document'
+import { type Block, captionOf, type Part, type Report, struckIn } from '../document/document'
 import { balance, colourOf } from '../drawing/balance'
 import { type Drawing, INK, QUIET } from '../drawing/drawing'
 import type { Face, FontFile } from '../document/fonts'
@@ -44,8 +44,9 @@ export async function pdfOf(report: Report, files: Files): Promise<Uint8Array> {
 }
 
 /** Every part down the pages; with contents, what begins on which page stands behind the first one. */
-function setOut({ title, madeAt, parts }: Report, fonts: FontBook, hasContents: boolean): Page {
+function setOut({ title, madeAt, parts, mark }: Report, fonts: FontBook, hasContents: boolean): Page {
   const page = new Page(fonts, { title, madeAt })
+  if (mark) page.mark(mark)
   const [cover, ...others] = parts
   if (cover) writePart(page, fonts, cover)
   const isListed = ({ level }: Part) => level < 3
@@ -129,15 +130,20 @@ function writeList(page: Page, items: readonly string[]): void {
   list.end()
 }
 
-function writeFigures(page: Page, { label, heads, rows, numbers }: Extract<Block, { is: 'table' }>): void {
+function writeFigures(
+  page: Page,
+  { label, heads, rows, numbers, struck }: Extract<Block, { is: 'table' }>,
+): void {
+  const struckOf = struckIn(struck)
   const side = (at: number) => (numbers[at] ? { toTheRight: true } : {})
   const head = heads.map((text, at): TableCell => ({ text, look: QUIET_TEXT, type: 'TH', ...side(at) }))
-  const body = rows.map((row) =>
-    row.map((text, at): TableCell => {
+  const body = rows.map((row, place) => {
+    const lengths = struckOf(place)
+    return row.map((text, at): TableCell => {
       const cell = numbers[at] ? FIGURE : TEXT
-      return { text, look: cell, type: at === 0 ? 'TH' : 'TD', ...side(at) }
-    }),
-  )
+      return { text, look: cell, type: at === 0 ? 'TH' : 'TD', ...side(at), struck: lengths[at] ?? 0 }
+    })
+  })
   writeTable(page, label, head, body)
 }
 

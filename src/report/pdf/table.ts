@@ -2,7 +2,14 @@ import { shareRoom, wideAmong } from '../document/columnWidths'
 import { RULE } from '../drawing/drawing'
 import { CONTENT_WIDTH, type Line, type Look, type Page } from './page'
 
-export type TableCell = Readonly<{ text: string; look: Look; toTheRight?: boolean; type: 'TH' | 'TD' }>
+export type TableCell = Readonly<{
+  text: string
+  look: Look
+  toTheRight?: boolean
+  type: 'TH' | 'TD'
+  /** How many of its first letters are struck through. */
+  struck?: number
+}>
 
 const GAP = 10
 const PADDING = 3
@@ -92,11 +99,16 @@ function drawCells(
 
 function drawCell(
   page: Page,
-  { look, toTheRight }: TableCell,
+  { text, look, toTheRight, struck = 0 }: TableCell,
   lines: readonly Line[],
   { x, y, width }: Readonly<{ x: number; y: number; width: number }>,
 ): void {
   page.draw(lines, look, { x: page.left + x, y: y + PADDING, ...(toTheRight ? { width } : {}) })
+  const [first] = lines
+  if (struck === 0 || !first) return
+  const begin = page.left + x + (toTheRight ? width - first.width : 0)
+  const [, length] = page.widths(text.slice(0, struck), look)
+  page.strike({ from: begin, to: begin + length, y: y + PADDING }, look)
 }
 
 function rule(page: Page): void {

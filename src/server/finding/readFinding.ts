@@ -22,6 +22,7 @@ export type SignedFinding = Readonly<{
   document: ClaimDocument
   result: ClaimResult
   signedBy: string
+  enteredBy?: string
   signedOn: string
 }>
 

@@ -3,7 +3,7 @@ import * as z from 'zod/mini'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { ClaimResult } from '@/claims/checkAnswer'
 import type { ClaimDraft } from '@/desk/claimDraft'
-import { MAX_JWS } from '@/desk/signature'
+import { enteredByOf, MAX_JWS } from '@/desk/signature'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { storedText } from '@/desk/typed'
 import { findClaim, type StoredClaim } from '@/data/claimRepository'
@@ -16,6 +16,7 @@ import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { computing, isLong } from '../compute/computing'
 import { database } from '../keeping/database'
 import { documentOf } from '../check/documentOf'
+import { bySchema } from '../doer'
 import { fingerprintOf, fingerprintOfValue } from '../fingerprint'
 import { registeredKeys } from '../keys/keys'
 import { beforeSampling, keyBehind, signerProblem, toSignOf, type ToSign } from '../keys/signing'
@@ -28,6 +29,8 @@ const REASON_LENGTH = 2000
 
 const signatureSchema = z.strictObject({
   signedBy: storedText(500),
+  /** Who works at the browser that it is signed at, for the trail. */
+  by: bySchema,
   /** The day, as YYYY-MM-DD. */
   signedOn: storedText(20),
   /** Of the check document and the remarks that whoever signs has before them. */
@@ -52,7 +55,7 @@ export async function readToSign(claimId: string, input: unknown, now: Date): Pr
  * Signs the finding of a claim as it is stored: the inputs, the figures and the core's version are kept as they are, with a
  * fingerprint, whatever becomes of the claim.
  *
- * @param input - `{ signedBy, signedOn, inputFingerprint }`, `reason` where it replaces another, and `jws` where it is signed by a key
+ * @param input - `{ signedBy, signedOn, inputFingerprint }`, `by`, `reason` where it replaces another, and `jws` where it is signed by a key
  * @returns the number of the signed finding, or the problem `invalid`, `not-found`, `name-needed`, `day-needed`,
  *   `changed-elsewhere` (what is stored is not what was before the eyes of whoever signs), `discarded`, `nothing-to-sign`,
  *   `key-needed` (who signs has a key on the register) or `key` (the signature does not hold)
@@ -76,7 +79,7 @@ export async function signFinding(
     })
     const by = key.value === undefined ? '' : `, key ${key.value}`
     await record(transaction, {
-      ...{ caseId: claim.caseId, claimId, at, who: signedBy, action: 'signed' },
+      ...{ caseId: claim.caseId, claimId, at, who: enteredByOf(signature) ?? signedBy, action: 'signed' },
       detail: `Finding ${number}: ${OUTCOME_WORDS[outcome]}, fingerprint ${fingerprint}${by}`,
     })
     return success({ number })
@@ -128,6 +131,7 @@ async function prepared<T>(
       .find((one) => one !== undefined)
     if (early) return failure(early)
     const [last] = await listFindings(transaction, claimId)
+    const enteredBy = enteredByOf(signature)
     const signed = canonicalJson({
       kind: 'true-weight-signed-finding',
       claim: { id: claimId, caseId, draft },
@@ -135,6 +139,7 @@ async function prepared<T>(
       document,
       result,
       signedBy: signature.signedBy,
+      ...(enteredBy !== undefined && { enteredBy }),
       signedOn: signature.signedOn,
       ...(last && {
         replaces: {

@@ -1,13 +1,15 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { PNG } from 'pngjs'
 import { openTestDatabase } from '@tests/database'
 import { valueOf } from '@tests/outcome'
 import type { Database } from '@/data/client'
+import { addRegisterVersion } from '@/data/register'
 import { office } from '@/data/schema'
-import { USUAL_OPTIONS } from '@/desk/reportOptions'
+import { type ReportFormat, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { openCase } from '../case/changeCase'
 import { readCase } from '../docket/docket'
-import { makeReport } from '../report/readReport'
-import { readOffice, saveOffice, saveTemplate } from './office'
+import { makeReport, readReport } from '../report/readReport'
+import { readOffice, saveMark, saveOffice, saveTemplate } from './office'
 
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
@@ -15,6 +17,7 @@ const later = new Date('2026-11-04T08:00:00Z')
 const WORDS = {
   office: 'Skerrow Fair Measures Office\nHarbour Street 1',
   authorisedBy: 'A. Head, head of office',
+  accreditation: 'No. 12 of the Skerrow Board, for mass',
 }
 const caseOf = async () => (await readCase((await openCase({ by: '', now })).caseId))!
 
@@ -25,7 +28,7 @@ beforeAll(async () => {
 
 test('a case takes over what the office says of itself on the day it is opened, and keeps it', async () => {
   expect(await readOffice()).toBeUndefined()
-  expect(await caseOf()).toMatchObject({ office: '', authorisedBy: '', occasion: '' })
+  expect(await caseOf()).toMatchObject({ office: '', authorisedBy: '', occasion: '', accreditation: '' })
   await saveOffice({ words: WORDS, by: 'A. Officer' }, now)
   const { id } = await caseOf()
   await saveOffice({ words: { ...WORDS, office: 'Another' }, by: 'B. Officer' }, later)
@@ -64,9 +67,46 @@ test('a template is kept beside what the office says, and taken by every DOCX re
   expect(await stylesOf()).not.toContain('<!-- ours -->')
 })
 
+test('a mark is kept beside the rest, and stands in every kind of report but Markdown until it is taken away', async () => {
+  const { id } = await caseOf()
+  const fileOf = async (format: ReportFormat) =>
+    valueOf(await makeReport(id, { options: USUAL_OPTIONS, format })).bytes
+  const picturesInDocx = async () =>
+    Object.keys(unzipSync(await fileOf('docx'))).filter((name) => name.endsWith('.png')).length
+  await saveOffice({ words: WORDS, by: '' }, now)
+  expect(await saveMark(strToU8('none'), { by: '', now })).toMatchObject({ problem: { code: 'mark' } })
+  expect(strFromU8(await fileOf('html'))).not.toContain('<img')
+  const plain = await fileOf('md')
+  const without = await picturesInDocx()
+  valueOf(await saveMark(PNG.sync.write(new PNG({ width: 4, height: 2 })), { by: 'A. Officer', now: later }))
+  expect(await readOffice()).toMatchObject({
+    ...WORDS,
+    mark: { width: 4, height: 2 },
+    changedBy: 'A. Officer',
+  })
+  expect(strFromU8(await fileOf('html'))).toContain('alt="Mark of the office"')
+  expect((await readReport(id, USUAL_OPTIONS))!.mark).toContain('<img class="mark"')
+  expect(strFromU8(await fileOf('pdf'), true)).toContain('/Subtype /Image')
+  expect(await picturesInDocx()).toBe(without + 1)
+  expect(await fileOf('md')).toEqual(plain)
+  expect(await caseOf()).not.toHaveProperty('mark')
+  valueOf(await saveMark(undefined, { by: '', now: later }))
+  expect((await readReport(id, USUAL_OPTIONS))!.mark).toBe('')
+})
+
+test('an office that was entered before there were more words is read with what it lacks empty', async () => {
+  const { accreditation: _, ...before } = WORDS
+  const db = await kept.trueWeightDatabase!
+  const words = before as typeof WORDS
+  const entry = { id: '00000000-0000-4000-8000-000000000000', words, by: '', now: later }
+  await db.inTransaction((transaction) => addRegisterVersion(transaction, 'office', entry))
+  expect(await readOffice()).toMatchObject({ ...before, accreditation: '' })
+  expect(await caseOf()).toMatchObject({ ...before, accreditation: '' })
+})
+
 test.each<readonly [string, unknown]>([
   ['a name beyond all measure', { words: { ...WORDS, office: 'x'.repeat(2001) } }],
-  ['a word that is not known', { words: { ...WORDS, mark: 'x' } }],
+  ['a word that is not known', { words: { ...WORDS, seal: 'x' } }],
   ['one word alone', { words: { office: 'x' } }],
   ['nothing', null],
 ])('%s is refused', async (_, input) => {

@@ -4,6 +4,7 @@ import { type Outcome, success } from '@/claims/terms/outcome'
 import { addRegisterVersion } from '@/data/register'
 import { EMPTY_OFFICE, type OfficeEntry, type OfficeNow, officeSchema } from '@/desk/office'
 import { readTemplate } from '@/report/docxTemplate'
+import { readMark } from '@/report/readMark'
 import { bySchema } from '../doer'
 import { readInput } from '../input'
 import { database } from '../keeping/database'
@@ -17,9 +18,9 @@ const ID = '00000000-0000-4000-8000-000000000000'
 export async function readOffice(): Promise<OfficeNow | undefined> {
   const entry = await officeEntry(await database())
   if (!entry) return undefined
-  const { office, authorisedBy, template } = entry.words
+  const { template, mark, ...words } = { ...EMPTY_OFFICE, ...entry.words }
   const { changedBy, changedAt } = entry
-  return { office, authorisedBy, hasTemplate: template !== undefined, changedBy, changedAt }
+  return { ...words, hasTemplate: template !== undefined, mark, changedBy, changedAt }
 }
 
 const saving = z.strictObject({ words: officeSchema, by: bySchema })
@@ -46,9 +47,29 @@ export async function saveTemplate(
   { by, now }: Readonly<{ by: string; now: Date }>,
 ): Promise<Outcome<undefined>> {
   const read = bytes && readTemplate(bytes)
-  if (read?.ok === false) return read
+  return read?.ok === false ? read : changeFile({ template: read?.value }, { by, now })
+}
+
+/**
+ * Gives reports the mark of the office, or takes it away again.
+ *
+ * @param bytes - of a PNG file; undefined: none
+ * @returns the problem `mark` where it is no such file
+ */
+export async function saveMark(
+  bytes: Uint8Array | undefined,
+  { by, now }: Readonly<{ by: string; now: Date }>,
+): Promise<Outcome<undefined>> {
+  const read = bytes && readMark(bytes)
+  return read?.ok === false ? read : changeFile({ mark: read?.value }, { by, now })
+}
+
+async function changeFile(
+  change: Pick<OfficeEntry, 'template' | 'mark'>,
+  { by, now }: Readonly<{ by: string; now: Date }>,
+): Promise<Outcome<undefined>> {
   const who = readInput(bySchema, by)
-  return who.ok ? changeOffice({ template: read?.value }, { by: who.value, now }) : who
+  return who.ok ? changeOffice(change, { by: who.value, now }) : who
 }
 
 async function changeOffice(

@@ -12,7 +12,7 @@ import {
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { lackingInPdf, MEDIA_TYPES } from '@/report/files'
 import { reportCss } from '@/report/document/fonts'
-import { partHtml } from '@/report/html'
+import { markHtml, partHtml } from '@/report/html'
 import { partMarkdown } from '@/report/markdown'
 import type { Report } from '@/report/document/document'
 import { type ReportMeans, reportOf } from '@/report/report'
@@ -23,7 +23,7 @@ import { computing } from '../compute/computing'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { readSigned } from '../finding/readFinding'
 import { database } from '../keeping/database'
-import { templateNow } from '../office/officeNow'
+import { markNow, templateNow } from '../office/officeNow'
 import { registeredKeys } from '../keys/keys'
 import { readInput } from '../input'
 import { notFound } from '../problems'
@@ -38,6 +38,8 @@ export type ShownReport = Readonly<{
   lacking: string
   /** How it looks, for a picture of a part. */
   css: string
+  /** The mark of the office, as HTML; empty where it has none. */
+  mark: string
   parts: readonly Readonly<{ id: string; title: string; level: number; html: string; text: string }>[]
 }>
 
@@ -60,7 +62,8 @@ export async function readReport(caseId: string, stated: StatedOptions): Promise
     text: partMarkdown(part),
   }))
   const lacking = await lackingInPdf(parts.map(({ text }) => text).join('\n'), process.cwd())
-  return { ownCase, options, claimCount, parts, lacking, css: await reportCss(process.cwd()) }
+  const [mark, css] = [await markNow(db), await reportCss(process.cwd())]
+  return { ownCase, options, claimCount, parts, lacking, css, mark: mark ? markHtml(mark) : '' }
 }
 
 type ReportFile = Readonly<{ name: string; type: string; bytes: Uint8Array }>
@@ -103,9 +106,11 @@ async function fileOf(
   make: (means: ReportMeans) => Promise<Report>,
 ): Promise<Outcome<ReportFile>> {
   return unlessGivenUp(async () => {
-    const keys = await registeredKeys(await database())
-    const report = await make({ computing: computing({ signal }), keys })
-    const template = format === 'docx' ? await templateNow(await database()) : undefined
+    const db = await database()
+    const keys = await registeredKeys(db)
+    const made = await make({ computing: computing({ signal }), keys })
+    const [template, mark] = await Promise.all([format === 'docx' ? templateNow(db) : undefined, markNow(db)])
+    const report = { ...made, mark }
     const how = { format, root: process.cwd(), template }
     const bytes = await inThread('report', { report, ...how }, { signal })
     return success({ name: `${name}.${format}`, type: MEDIA_TYPES[format], bytes })

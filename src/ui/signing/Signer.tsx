@@ -13,8 +13,12 @@ import { useDeviceKey } from './useDeviceKey'
 
 /** Who signs, on which day, and with which key of this device; without one by name. */
 export type SignerState = Readonly<{
+  name: string
+  setName: (name: string) => void
+  /** The name of whoever works at this browser, which the trail has beside it. */
   officer: string
-  setOfficer: (name: string) => void
+  /** Where nobody is named to work here, it is who signs. */
+  nameWorker: () => void
   day: string
   setDay: (day: string) => void
   key: DeviceKey | undefined
@@ -22,15 +26,18 @@ export type SignerState = Readonly<{
 
 export function useSigner(): SignerState {
   const [officer, setOfficer] = useOfficer()
+  const [typed, setTyped] = useState<string>()
+  const name = typed ?? officer
   const [day, setDay] = useState(() => calendarDay(new Date()))
   const { own } = useDeviceKey()
-  const key = own && own.name === officer.trim() ? own : undefined
-  return { officer, setOfficer, day, setDay, key }
+  const key = own && own.name === name.trim() ? own : undefined
+  const nameWorker = () => officer === '' && setOfficer(name)
+  return { name, setName: setTyped, officer, nameWorker, day, setDay, key }
 }
 
 /** Where that is typed, beside what signs. */
 export function Signer({
-  signer: { officer, setOfficer, day, setDay, key },
+  signer: { name, setName, nameWorker, day, setDay, key },
   children,
 }: Readonly<{ signer: SignerState; children?: ReactNode }>) {
   return (
@@ -40,9 +47,10 @@ export function Signer({
           Signed by
           <TextBox
             aria-label="Signed by"
-            value={officer}
+            value={name}
             maxLength={500}
-            onChange={(event) => setOfficer(event.target.value)}
+            onChange={(event) => setName(event.target.value)}
+            onBlur={nameWorker}
           />
         </FieldLabel>
         <FieldLabel>

@@ -3,7 +3,7 @@
 import { differing } from '@/answers/differing'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { LockedPlan } from '@/desk/lockedPlan'
-import type { FindingStatement } from '@/desk/signature'
+import { enteredByOf, type FindingStatement } from '@/desk/signature'
 import { sha256 } from '../sha256'
 import { signStatement } from './deviceKey'
 import type { DeviceKey } from './keyStore'
@@ -16,6 +16,8 @@ export type Seen = Readonly<{
   inputFingerprint: string
   result: unknown
   signedBy: string
+  /** Who works at this browser. */
+  by: string
   signedOn: string
   /** Why it replaces the one that was signed before; empty where there is none, or no reason. */
   reason: string
@@ -31,11 +33,14 @@ export async function signWithKey(
   { signed, statement }: ToSign,
   seen: Seen,
 ): Promise<string | undefined> {
-  const { claim, document, result, signedBy, signedOn, replaces } = JSON.parse(signed) as Readonly<{
+  const { claim, document, result, signedBy, enteredBy, signedOn, replaces } = JSON.parse(
+    signed,
+  ) as Readonly<{
     claim: Readonly<{ draft: Readonly<{ remarks: string }> }>
     document: unknown
     result: unknown
     signedBy: string
+    enteredBy?: string
     signedOn: string
     replaces?: Readonly<{ reason: string }>
   }>
@@ -46,6 +51,7 @@ export async function signWithKey(
     // The server computes by another engine than the browser, whose last digits are other ones.
     differing(result, seen.result).length === 0 &&
     signedBy === seen.signedBy &&
+    enteredBy === enteredByOf(seen) &&
     signedOn === seen.signedOn &&
     (replaces?.reason ?? '') === seen.reason
   return isSeen ? signStatement(own, statement) : undefined

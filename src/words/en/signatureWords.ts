@@ -25,12 +25,17 @@ export function signedWith(signature: Signature, isHeld: boolean): string {
   return `with the key ${signature.key}, ${standing}`
 }
 
-/** The day that whoever signed named, beside the time at which it was written to the trail: "on 2026-01-14 (on the trail …)". */
+/**
+ * The day that whoever signed named, beside the time at which it was written to the trail, and who that was written by where it is
+ * another: "on 2026-01-14 (on the trail at …, entered by B. Weigher)".
+ */
 export function signedOnWords({
   signedOn,
   createdAt,
-}: Readonly<{ signedOn: string; createdAt: string }>): string {
-  return `on ${signedOn} (on the trail at ${instantWords(createdAt)})`
+  enteredBy,
+}: Readonly<{ signedOn: string; createdAt: string; enteredBy?: string | undefined }>): string {
+  const by = enteredBy === undefined ? '' : `, entered by ${enteredBy}`
+  return `on ${signedOn} (on the trail at ${instantWords(createdAt)}${by})`
 }
 
 /** Which signed finding one replaces, and why, as whoever signed it said. */

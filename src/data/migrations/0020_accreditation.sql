@@ -1,0 +1,1 @@
+ALTER TABLE "cases" ADD COLUMN "accreditation" text DEFAULT '' NOT NULL;
