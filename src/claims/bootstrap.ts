@@ -21,6 +21,8 @@ import { computed, fraction, given, joined, step, symbol } from './terms/formula
 
 /** Draws beyond which a check would keep a person waiting for minutes. */
 const MAX_DRAWS = 2e9
+/** Part by which a count of resamples that is exactly a level may round below it. */
+const ROUNDING = 1e-12
 
 /** Fewer readings than these have too few resamples that differ to tell a rare one by: docs/COVERAGE.md. */
 const LEAST: Readonly<Record<Resampled, number>> = {
@@ -220,7 +222,7 @@ function testStudentized(
   const probability = (as: number) => fromLog(Math.log((as + 1) / (count + 1)), (as + 1) / (count + 1))
   const level = alternative === 'two-sided' ? significanceLevel / 2 : significanceLevel
   /** So many resamples may lie as far out for the sample still to be rejected. */
-  const allowed = Math.floor(level * (count + 1) * (1 + 1e-12)) - 1
+  const allowed = Math.floor(level * (count + 1) * (1 + ROUNDING)) - 1
   const isThere = allowed >= 0 && allowed < count
   const estimateAt = (place: number) => value + studentized[place]! * standardError
   const limits = ends({

@@ -33,7 +33,7 @@ const LEVELS = {
   3: HeadingLevel.HEADING_3,
 } as const
 /** A report of more parts than these has contents. */
-const FEW_PARTS = 12
+const FEW_PARTS = 6
 const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
 /** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */

@@ -21,6 +21,8 @@ type Listed = Readonly<{
   title: string
   unit: string
   hash: string
+  /** Whether it is of a file, of which values are kept and no zeros behind them. */
+  isOfFile: boolean
   /** With how many decimals the reading at a place was typed, where that is known. */
   decimalsAt: (place: number) => number | undefined
 }>
@@ -52,17 +54,20 @@ function listsOfStudy(study: ClaimStudy): readonly Listed[] {
     title: list.of ? `Readings, ${sourceWords(list.of, isControlled(draft))}` : 'Readings',
     unit,
     hash: sha256(readingsCsv(list)),
-    decimalsAt: decimalsOf(study, list),
+    ...typedIn(study, list),
   }))
 }
 
-function decimalsOf({ claim, samples }: ClaimStudy, { of, rows }: ReadingList): Listed['decimalsAt'] {
+function typedIn(
+  { claim, samples }: ClaimStudy,
+  { of, rows }: ReadingList,
+): Pick<Listed, 'isOfFile' | 'decimalsAt'> {
   const [own, other = own] = sidesOf(claim.draft)
   const side = of === 'second' || of === 'package' ? other : own
-  const sample = samples.find(({ id }) => id === side.sampleId)
-  if (!rows || !sample) return () => undefined
-  const ofRow = typedDecimals(side, sample.draft)
-  return (place) => ofRow(rows[place]!)
+  const sample = samples.find(({ id }) => id === side.sampleId)?.draft
+  if (!rows || !sample) return { isOfFile: false, decimalsAt: () => undefined }
+  const ofRow = typedDecimals(side, sample)
+  return { isOfFile: sample.kind === 'file', decimalsAt: (place) => ofRow(rows[place]!) }
 }
 
 function sourceWords(of: NonNullable<ReadingList['of']>, isControl: boolean): string {
@@ -134,7 +139,11 @@ function withMark(figures: readonly string[], mark: ReturnType<ReadingList['mark
 }
 
 /** How many there are, and the hash by which anybody knows them again. */
-function knownAgain({ list, title, unit, hash }: Listed, before: number | undefined, write: Writer): string {
+function knownAgain(
+  { list, title, unit, hash, isOfFile }: Listed,
+  before: number | undefined,
+  write: Writer,
+): string {
   const { values, markOf } = list
   const aside = values.filter((_, place) => markOf(place) === 'set aside').length
   const left = aside === 0 ? '' : `, ${formatCount(aside)} of them set aside`
@@ -144,6 +153,8 @@ function knownAgain({ list, title, unit, hash }: Listed, before: number | undefi
       ? ` They are those of claim ${before}.`
       : values.length > MAX_LISTED
         ? ` More than ${formatCount(MAX_LISTED)} are not listed: the case file has them.`
-        : ''
+        : isOfFile
+          ? ' They are listed by their values: the file has them as they were written.'
+          : ''
   return `${write(`${count}${left}.${where}`)} SHA-256 of them as a CSV file of the lines “row,reading,measured,mark”: ${hash}`
 }

@@ -61,10 +61,13 @@ export function controlContent(
   })
 }
 
+/** Digits of a decimal number that survive its way through a double. */
+const WRITTEN_DIGITS = 15
+
 /** T in the unit of the label. */
 function deficiencyOf(plan: ControlPlan, { nominal, unit }: Content): Outcome<number, ClaimProblem> {
   const base = nominal * numberOf(inBase(unit))
-  const deficiency = tolerableDeficiency(plan, Number(base.toPrecision(15)))
+  const deficiency = tolerableDeficiency(plan, Number(base.toPrecision(WRITTEN_DIGITS)))
   if (deficiency === undefined)
     return failure(problems.nominalBeyondPlan(nominal, unit, plan.deficiencies.at(-1)!.upTo))
   return success(numberOf(fromBase(deficiency, unit)))

@@ -7,6 +7,8 @@ import type { ContentFigures } from '../terms/contentResult'
 
 /** At about so many places it is told how often a lot passes, from none short to where next to none passes. */
 const STEPS = 12
+/** It is told up to where one of so many samples passes. */
+const LAST_PART = 200
 
 type Plan = Readonly<{
   n: number
@@ -32,7 +34,7 @@ type Plan = Readonly<{
 export function operatingOf(plan: Plan): NonNullable<ContentFigures['operating']> {
   const { seed, samples } = plan
   const borne = shortagesBorne(plan)
-  const last = borne.at(-Math.max(1, Math.round(samples / 200)))!
+  const last = borne.at(-Math.max(1, Math.round(samples / LAST_PART)))!
   const most = Math.max(last, plan.standardDeviation / Math.sqrt(plan.n))
   const step = roundStep(most / STEPS)
   const points = Array.from({ length: Math.ceil(most / step) + 1 }, (_, at) => {

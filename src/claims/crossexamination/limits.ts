@@ -69,12 +69,15 @@ function between(held: number, turned: number, turnsAt: (value: number) => boole
   return to
 }
 
+/** The first step outward is this part of what the estimate is uncertain by. */
+const STEPS = 16
+
 /** A small part of what the estimate is uncertain by. */
 function stepOf({ sample, estimate, interval }: ExaminedResult): number {
   const { lower, upper } = interval ?? {}
   const width = lower !== undefined && upper !== undefined ? upper - lower : 0
   const error = 'standardError' in sample ? sample.standardError : undefined
-  return (error || width / 4 || Math.abs(estimate.value) / 100 || 1) / 16
+  return (error || width / 4 || Math.abs(estimate.value) / 100 || 1) / STEPS
 }
 
 /** The values at which the parameter can be tested, or the nearest doubles to them. */

@@ -5,7 +5,7 @@ import type { Content } from '../terms/contentRequest'
 import type { CheckProblem } from '../prepareCheck'
 import { failure, type Outcome, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
-import type { CheckDocument } from '../terms/request'
+import { type CheckDocument, DEFAULT_LEVEL } from '../terms/request'
 import type { Groups } from './groupsRequest'
 import { adjustedLines, betweenLines, checkedLine, controlledLine, type GroupFigures } from './judged'
 
@@ -36,7 +36,7 @@ export function compareGroups(request: Groups): Outcome<ComputedGroups, CheckPro
   const lines = parts.map((part) => lineOf(request, part, readingsOf(request, part, aside)))
   const refused = lines.find(({ why }) => why && OF_CLAIM.test(why.path))?.why
   if (refused) return failure({ ...refused, path: `groups.${refused.path}` })
-  const groups = adjustedLines(lines, { adjust, level: test?.significanceLevel ?? 0.05 })
+  const groups = adjustedLines(lines, { adjust, level: test?.significanceLevel ?? DEFAULT_LEVEL })
   // Readings that belong together say less of their group than as many that do not.
   const between =
     claim && !cluster

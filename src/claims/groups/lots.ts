@@ -4,7 +4,7 @@ import type { CheckProblem } from '../prepareCheck'
 import { sampleOf } from '../sampleOf'
 import { failure, type Outcome, success } from '../terms/outcome'
 import { problems } from '../terms/problems'
-import type { CheckDocument } from '../terms/request'
+import { type CheckDocument, DEFAULT_LEVEL } from '../terms/request'
 import { adjustedLines, betweenLines, checkedLine, controlledLine, type GroupFigures } from './judged'
 import type { Lots } from './lotsRequest'
 
@@ -45,7 +45,7 @@ export function compareLots(request: Lots): Outcome<ComputedLots, CheckProblem> 
   const lines = ordered.map((lot) => lineOf(request, lot))
   const refused = lines.find(({ why }) => why && /^(claim|test)\b/.test(why.path))?.why
   if (refused) return failure({ ...refused, path: `lots.${refused.path}` })
-  const judged = adjustedLines(lines, { adjust, level: test?.significanceLevel ?? 0.05 })
+  const judged = adjustedLines(lines, { adjust, level: test?.significanceLevel ?? DEFAULT_LEVEL })
   const between = claim && betweenLines(claim.parameter, judged, (at) => momentsOf(ordered[at]!, claim))
   const pooled = request.pool && claim ? pooledOf(request, ordered) : undefined
   if (pooled && !pooled.ok) return pooled

@@ -32,6 +32,8 @@ import { deviationOf, pairs, type Ranks, ranksOf } from './ranks'
 export const MAX_EXACT = 50
 /** Of the step between sums: the correction for continuity. */
 const HALF = 0.5
+/** So many looks at each reading does a test cost. */
+const LOOKS = 20
 
 const figures = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('exact') }),
@@ -71,7 +73,7 @@ export const signedRank: MethodDefinition<'signed-rank', Figures, 'measured'> = 
   isExact: ({ by }) => by === 'exact',
   robust: 'sign',
   dependsOn: 'values',
-  work: { looks: 20 },
+  work: { looks: LOOKS },
   interval: 'own',
   turnedRound: [],
   statistic: 'count',

@@ -29,8 +29,11 @@ export function truthsAt(claim: Claim, gap: number): readonly number[] {
   return isSymmetric ? [highest] : [lowest, highest].filter(isThere)
 }
 
+/** Digits of a decimal number that survive its way through a double. */
+const WRITTEN_DIGITS = 15
+
 /** Without the digits that a subtraction makes up. */
-const decimal = (value: number) => Number(value.toPrecision(15))
+const decimal = (value: number) => Number(value.toPrecision(WRITTEN_DIGITS))
 
 /** What is assumed to be true, as the core takes it: of a spread its standard deviation. */
 export function assumedAt({ parameter }: Claim, truth: number): PlanRequest['assume'] {

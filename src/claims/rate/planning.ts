@@ -1,5 +1,5 @@
 import { exposuresFor, MAX_EXPOSURE, powerOfRate } from '@/statistics/power/ratePower'
-import { type Planning, SEEK_POSITIVE } from '../terms/planning'
+import { FIRST_STEPS, type Planning, SEEK_POSITIVE } from '../terms/planning'
 
 /** How an exposure for the exact test of a rate is planned. */
 export const planOfRates: Planning = {
@@ -9,5 +9,5 @@ export const planOfRates: Planning = {
   maxUnits: MAX_EXPOSURE,
   plansRange: false,
   isBothWays: true,
-  seek: { ...SEEK_POSITIVE, firstStep: (from) => from / 16 },
+  seek: { ...SEEK_POSITIVE, firstStep: (from) => from / FIRST_STEPS },
 }

@@ -1,4 +1,4 @@
-import type { Planning } from '../terms/planning'
+import { FIRST_STEPS, type Planning } from '../terms/planning'
 
 /** A true share is sought nearly up to the end of the scale. */
 const NEARLY = 1 - 1e-12
@@ -10,7 +10,7 @@ export function planOfShares(own: Pick<Planning, 'power' | 'plansRange' | 'sizes
     leastSize: 1,
     isBothWays: true,
     seek: {
-      firstStep: (from) => Math.min(from, 1 - from) / 16,
+      firstStep: (from) => Math.min(from, 1 - from) / FIRST_STEPS,
       farthest: (from, direction) => (direction > 0 ? 1 - from : from) * NEARLY,
     },
   }

@@ -88,8 +88,11 @@ export const bonett: MethodDefinition<'bonett', z.infer<typeof figures>, 'measur
   },
 }
 
+/** So near to n a z is sought. */
+const NEARLY = 1 - 2 ** -40
+
 function zMeeting(logLimit: (z: number) => number, target: number, n: number): number {
-  const near = n * (1 - 2 ** -40)
+  const near = n * NEARLY
   const [low, high] = target > 0 ? [-near, 0] : [0, near]
   return target === 0 ? 0 : bracketedRoot({ f: (z) => logLimit(z) - target, low, high })
 }

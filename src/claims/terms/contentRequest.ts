@@ -11,6 +11,7 @@ const measured = z.array(z.number().check(z.nonnegative()))
 export const SHIPPED_PLANS = ['oiml-r87'] as const
 /** Samples that are drawn to tell how often a lot passes. */
 const USUAL_SIMULATED = 10_000
+const [LEAST_SIMULATED, MAX_SIMULATED] = [100, 1_000_000]
 
 /**
  * A control of net content: what the label says, what was found in each pack, and by which plan. Everything is in the unit of
@@ -45,7 +46,10 @@ export const contentSchema = z.strictObject({
   operating: z.optional(
     z.strictObject({
       seed: z._default(z.int(), USUAL_SEED),
-      samples: z._default(z.int().check(z.minimum(100), z.maximum(1_000_000)), USUAL_SIMULATED),
+      samples: z._default(
+        z.int().check(z.minimum(LEAST_SIMULATED), z.maximum(MAX_SIMULATED)),
+        USUAL_SIMULATED,
+      ),
     }),
   ),
 })

@@ -2,18 +2,23 @@ import * as z from 'zod/mini'
 import { numberOf, productOf, rational, upToStep } from '@/statistics/numeric/rational'
 
 const positive = z.number().check(z.positive())
-const packs = z.int().check(z.positive(), z.maximum(1_000_000_000))
+/** No lot has more packs. */
+const MAX_PACKS = 1_000_000_000
+const packs = z.int().check(z.positive(), z.maximum(MAX_PACKS))
 /** More rows than any document has. */
 const MAX_ROWS = 100
+const PERCENT = 0.01
+/** Letters of its name and of its source; and T in percent of the label, at most. */
+const [NAME_LENGTH, SOURCE_LENGTH, MAX_PERCENT] = [200, 1000, 50]
 
 /**
  * The rules of a control of net content, as data: how many packs are taken of a lot, how many of them may be short by more than
  * the tolerable deficiency T, how large T is, and at which level the average is tested. Quantities are in g or mL.
  */
 export const controlPlanSchema = z.strictObject({
-  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(NAME_LENGTH)),
   /** Where it is published, or who wrote it. */
-  source: z.string().check(z.maxLength(1000)),
+  source: z.string().check(z.maxLength(SOURCE_LENGTH)),
   /** Whether it was written down from memory, and has to be checked against its document before it is relied on. */
   isFromMemory: z.boolean(),
   /** One-sided, of the test of the average. */
@@ -38,7 +43,7 @@ export const controlPlanSchema = z.strictObject({
         z.strictObject({
           upTo: positive,
           quantity: z.optional(positive),
-          percent: z.optional(positive.check(z.maximum(50))),
+          percent: z.optional(positive.check(z.maximum(MAX_PERCENT))),
         }),
       )
       .check(z.minLength(1), z.maxLength(MAX_ROWS)),
@@ -113,7 +118,7 @@ export function tolerableDeficiency(
   if (!row) return undefined
   const exact =
     row.quantity === undefined
-      ? productOf(productOf(rational(nominal), rational(row.percent!)), rational(0.01))
+      ? productOf(productOf(rational(nominal), rational(row.percent!)), rational(PERCENT))
       : rational(row.quantity)
   const step = rounding.find(({ upTo = Infinity }) => nominal <= upTo)?.step
   return numberOf(step === undefined ? exact : upToStep(exact, rational(step)))

@@ -39,8 +39,14 @@ type Seek = Readonly<{
   farthest: (from: number, direction: 1 | -1, standardDeviation: number) => number
 }>
 
+/** The first step away from a claimed value is this part of it, where no scatter says more. */
+export const FIRST_STEPS = 16
+
+/** How many times a claimed value, and how near to nothing, a true one is sought. */
+const [FARTHEST, NEAREST] = [1e6, 1e-12]
+
 /** A value above 0 is sought up to so many times the claimed one, and down to nearly nothing. */
 export const SEEK_POSITIVE: Seek = {
   firstStep: (from, n) => from / Math.sqrt(n),
-  farthest: (from, direction) => (direction > 0 ? from * 1e6 : from * (1 - 1e-12)),
+  farthest: (from, direction) => (direction > 0 ? from * FARTHEST : from * (1 - NEAREST)),
 }

@@ -16,6 +16,9 @@ const positive = z.number().check(z.positive())
 const level = z.number().check(z.gt(0), z.lt(1))
 /** The largest sample, lot or count for which every figure keeps its digits. */
 export const MAX_UNITS = 1_000_000_000
+/** The significance level where none is stated. */
+export const DEFAULT_LEVEL = 0.05
+const [LEAST_RESAMPLES, MAX_RESAMPLES] = [99, 1_000_000]
 /** How many resamples are drawn where none are stated. */
 export const USUAL_RESAMPLES = 9999
 export const USUAL_SEED = 20260101
@@ -136,7 +139,7 @@ const eventCounts = z.strictObject({
 export const testSchema = z.strictObject({
   method: z._default(z.enum(['auto', ...METHODS]), 'auto'),
   alternative: z._default(z.enum(['auto', ...ALTERNATIVES]), 'auto'),
-  significanceLevel: z._default(level, 0.05),
+  significanceLevel: z._default(level, DEFAULT_LEVEL),
   /** A second level, to be read beside the first; the finding is made at the first. */
   secondSignificanceLevel: z.optional(level),
   confidenceLevel: z.optional(level),
@@ -151,7 +154,7 @@ export const testSchema = z.strictObject({
   /** The standard error of a mean allows for the uncertainty that all readings share. */
   allowForMeasurement: z._default(z.boolean(), false),
   seed: z._default(z.int(), USUAL_SEED),
-  resamples: z._default(z.int().check(z.minimum(99), z.maximum(1_000_000)), USUAL_RESAMPLES),
+  resamples: z._default(z.int().check(z.minimum(LEAST_RESAMPLES), z.maximum(MAX_RESAMPLES)), USUAL_RESAMPLES),
 })
 
 export const evidenceSchema = z.discriminatedUnion('kind', [

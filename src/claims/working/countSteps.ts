@@ -1,6 +1,9 @@
 import type { PartFigures } from '../terms/definition'
 import { given, type Step, step, type StepName, symbol } from '../terms/formula'
 
+/** Digits of a figure that a formula is shown with: without the last two, which a subtraction of doubles makes up. */
+const SHOWN_DIGITS = 14
+
 /** The count, and the probability of each count k that the p-value adds up. */
 export function countSteps(
   name: StepName,
@@ -13,7 +16,7 @@ export function countSteps(
 }
 
 function binomialStep({ n, p }: Readonly<{ n: number; p: number }>): Step {
-  const q = Number((1 - p).toPrecision(14))
+  const q = Number((1 - p).toPrecision(SHOWN_DIGITS))
   return step(
     'count-probability',
     symbol('P(k)'),
@@ -23,7 +26,7 @@ function binomialStep({ n, p }: Readonly<{ n: number; p: number }>): Step {
 }
 
 function poissonStep({ mean }: Readonly<{ mean: number }>): Step {
-  const expected = Number(mean.toPrecision(14))
+  const expected = Number(mean.toPrecision(SHOWN_DIGITS))
   return step(
     'event-probability',
     symbol('P(k)'),

@@ -58,12 +58,15 @@ export function spread(
   return isInRange ? { standardDeviation, variance } : { standardDeviation }
 }
 
+/** Of a double with all its digits. */
+const [SMALLEST_EXPONENT, LARGEST_EXPONENT] = [-1022, 1023]
+
 /** 1 for ordinary readings, else near the largest of them. A power of two, so that scaling rounds nothing. */
 function scaleFor(values: ArrayLike<number>): number {
   let largest = 0
   for (let i = 0; i < values.length; i += 1) largest = Math.max(largest, Math.abs(values[i]!))
   if (largest === 0 || (largest > SMALL && largest < LARGE)) return 1
-  return 2 ** Math.min(1023, Math.max(-1022, Math.floor(Math.log2(largest))))
+  return 2 ** Math.min(LARGEST_EXPONENT, Math.max(SMALLEST_EXPONENT, Math.floor(Math.log2(largest))))
 }
 
 /** So many units in the last place come from reading, adding and subtracting decimals. */

@@ -7,6 +7,8 @@ export const GRUBBS_LEAST = 3
 /** Below this size Rosner's approximation is not accurate enough (Rosner 1983 studied 25 and more; fair from 15). */
 const ESD_LEAST = 5
 const MAX_OUTLIERS = 10
+/** Part of n² below which what is left of it is rounding. */
+const ROUNDING = 1e-12
 
 export type Grubbs = Readonly<{
   /** The largest distance from the mean, in standard deviations. */
@@ -32,7 +34,7 @@ export function grubbs(values: ArrayLike<number>, known: Moments): Grubbs {
   const g = distance(values[index]!, known) / standardDeviation!
   const room = (n - 1) ** 2 - n * g * g
   // At the largest g there can be the denominator is 0 but for rounding.
-  if (room <= 1e-12 * n * n) return { g, index, pValue: 0 }
+  if (room <= ROUNDING * n * n) return { g, index, pValue: 0 }
   const t = Math.sqrt((n * (n - 2) * g * g) / room)
   const tail = upperTail(studentT(n - 2).tails(t)).pValue ?? 0
   return { g, index, pValue: Math.min(1, 2 * n * tail) }

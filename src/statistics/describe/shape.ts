@@ -1,6 +1,9 @@
 import { compensatedTotal } from '../numeric/compensatedSum'
 import type { Moments } from './moments'
 
+/** Readings that the adjusted kurtosis needs. */
+const KURTOSIS_LEAST = 4
+
 export type Shape = Readonly<{
   /** Absent where the readings have no spread, or are too few for the form. */
   skewness: Readonly<{ g1?: number; G1?: number }>
@@ -35,7 +38,7 @@ export function shape(
     skewness: { g1, ...(n > 2 ? { G1: (g1 * Math.sqrt(n * (n - 1))) / (n - 2) } : {}) },
     excessKurtosis: {
       g2,
-      ...(n > 3 ? { G2: ((n - 1) / ((n - 2) * (n - 3))) * ((n + 1) * g2 + 6) } : {}),
+      ...(n >= KURTOSIS_LEAST ? { G2: ((n - 1) / ((n - 2) * (n - 3))) * ((n + 1) * g2 + 6) } : {}),
     },
   }
 }

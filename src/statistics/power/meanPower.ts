@@ -6,6 +6,8 @@ import { logPeakIntegral } from '../numeric/peakIntegral'
 import type { PowerQuestion } from './question'
 
 const CERTAIN_FROM = 100
+/** Beyond this size a noncentrality is no larger for any purpose. */
+const LARGEST = 1e100
 /** Below the range of a double. */
 const LOG_NEGLIGIBLE = -750
 
@@ -51,7 +53,7 @@ export function powerOfT(question: MeanQuestion): number {
 
 /** Whether |T| can be told to lie beyond t: neither Z nor S can halve a noncentrality so large. */
 function isCertain(noncentrality: number, t: number, degreesOfFreedom: number): boolean {
-  const size = Math.min(Math.abs(noncentrality), 1e100)
+  const size = Math.min(Math.abs(noncentrality), LARGEST)
   if (size < CERTAIN_FROM) return false
   const s = size / (2 * t)
   return chiSquare(degreesOfFreedom).tails(degreesOfFreedom * s * s).logUpper < LOG_NEGLIGIBLE

@@ -98,7 +98,7 @@ test('an interval of 2 either way is read as two standard errors of 1', () => {
 
 test('what an adjustment keeps, in its own words', () => {
   expect(plain(adjustmentWords('holm', 12, 0.05))).toMatch(
-    /^12 groups were tested.*even one wrong rejection among them at 5 %.*of its own group alone\.$/,
+    /^12 groups were tested.*even one wrong rejection among them within 5 %.*of its own group alone\.$/,
   )
   expect(plain(adjustmentWords('benjamini-hochberg', 3, 0.01, 'lots'))).toMatch(
     /^3 lots were tested.*share of wrong rejections.*at 1 %.*of its own lot alone\.$/,

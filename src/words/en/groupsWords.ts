@@ -40,8 +40,8 @@ export function adjustmentWords(
 ): string {
   const why = `${formatCount(count)} ${what} were tested, and each test may go wrong by chance.`
   return adjustment === 'holm'
-    ? `${why} Holm’s adjustment keeps the chance of even one wrong rejection among them at ${formatPercent(level)}. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
-    : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, at ${formatPercent(level)}, where the tests do not bear on one another. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
+    ? `${why} Holm’s adjustment keeps the chance of even one wrong rejection among them within ${formatPercent(level)}, as far as each test keeps its own level. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
+    : `${why} The adjustment by Benjamini and Hochberg keeps the share of wrong rejections among all rejections, on average, within ${formatPercent(level)}, as far as each test keeps its own level and none bears on another. The intervals are not adjusted: each is of its own ${what.slice(0, -1)} alone.`
 }
 
 export const CONTROL_OF_GROUPS =
