@@ -101,7 +101,7 @@ test('what an adjustment keeps, in its own words', () => {
     /^12 groups were tested.*even one wrong rejection among them within 5 %.*of its own group alone\.$/,
   )
   expect(plain(adjustmentWords('benjamini-hochberg', 3, 0.01, 'lots'))).toMatch(
-    /^3 lots were tested.*share of wrong rejections.*at 1 %.*of its own lot alone\.$/,
+    /^3 lots were tested.*share of wrong rejections.*within 1 %.*of its own lot alone\.$/,
   )
 })
 

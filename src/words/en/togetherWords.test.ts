@@ -18,9 +18,11 @@ test.each([
 })
 
 test('says which level is kept where the claims’ own levels differ', () => {
-  expect(togetherWords([kept, lost])).toContain('at the level, 5\u202f%.')
+  expect(togetherWords([kept, lost])).toContain(
+    'within the level, 5\u202f%, as far as each test keeps its own level. The',
+  )
   const strict = tested('contradicted', 'contradicted', 0.01)
   expect(togetherWords([kept, strict])).toContain(
-    'at the largest of their levels, 5\u202f%, and holds each beside its own.',
+    'within the largest of their levels, 5\u202f%, as far as each test keeps its own level; each claim is still decided at its own.',
   )
 })

@@ -14,8 +14,9 @@ export function togetherWords(
   const level =
     levels.length === 1
       ? `the level, ${formatPercent(levels[0]!)}`
-      : `the largest of their levels, ${formatPercent(Math.max(...levels))}, and holds each beside its own`
-  const why = `${tested.length} claims were tested, and each test may go wrong by chance. Holm’s adjustment keeps the chance of even one wrong rejection among them within ${level}, as far as each test keeps its own. The intervals are not adjusted: each is of its own claim alone.`
+      : `the largest of their levels, ${formatPercent(Math.max(...levels))}`
+  const own = levels.length === 1 ? '' : '; each claim is still decided at its own'
+  const why = `${tested.length} claims were tested, and each test may go wrong by chance. Holm’s adjustment keeps the chance of even one wrong rejection among them within ${level}, as far as each test keeps its own level${own}. The intervals are not adjusted: each is of its own claim alone.`
   if (changed === 0) return `${why} It changes no finding.`
   return `${why} It changes ${changed === 1 ? 'one finding' : `${changed} findings`}.`
 }
