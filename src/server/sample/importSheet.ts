@@ -79,12 +79,14 @@ export async function importSheet(
   const whole = await wholeOf(body, signal)
   if (!whole.ok) return whole
   const hash = crypto.subtle.digest('SHA-256', whole.value)
+  // Beside the reading, on another processor.
+  const packing = question.isKept === false ? undefined : packFile(whole.value)
   const read = await readWhole(whole.value, question)
   if (!read.ok) return read
   const { sheet, part } = read.value
   const { columns, rowCount, missingWords } = sheet
   if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
-  const packed = question.isKept === false ? undefined : await packFile(whole.value)
+  const packed = await packing
   const fileSha256 = Buffer.from(await hash).toString('hex')
   signal?.throwIfAborted()
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
