@@ -1,4 +1,5 @@
 import { normal } from '../distributions/normal'
+import { memoized } from '../numeric/memoized'
 
 /** A reading against the value that it would have in a normal population: the place among the readings given, and z. */
 export type QuantilePoint = Readonly<{ place: number; z: number; value: number }>
@@ -19,18 +20,20 @@ export function quantilePlot(
   sorted: Float64Array,
   max: number,
 ): readonly QuantilePoint[] {
-  const n = values.length
-  const ranks = thinned(n, max)
+  const positions = positionsOf(max)(values.length)
   const places = placesOf(
     values,
-    ranks.map((rank) => sorted[rank]!),
+    positions.map(({ rank }) => sorted[rank]!),
   )
-  return ranks.map((rank, at) => ({
-    place: places[at]!,
-    z: normal.quantile((rank + 0.625) / (n + 0.25), 'lower'),
-    value: sorted[rank]!,
-  }))
+  return positions.map(({ rank, z }, at) => ({ place: places[at]!, z, value: sorted[rank]! }))
 }
+
+/** The ranks that are shown of so many readings, each with its z: the same at every keystroke but for those that add a reading. */
+const positionsOf = memoized(4, (max: number) =>
+  memoized(4, (n: number) =>
+    thinned(n, max).map((rank) => ({ rank, z: normal.quantile((rank + 0.625) / (n + 0.25), 'lower') })),
+  ),
+)
 
 /** Where each of some ascending values stands; equal ones in the order in which they stand. */
 function placesOf(values: ArrayLike<number>, wanted: readonly number[]): readonly number[] {
