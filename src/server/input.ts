@@ -12,6 +12,6 @@ export function readInput<T>(schema: z.ZodMiniType<T>, input: unknown): Outcome<
   return failure({
     code: 'invalid',
     path,
-    message: `What was sent is not as it has to be: ${path}: ${issue?.message}.`,
+    message: `What was sent is not as it has to be: ${path === '' ? '' : `${path}: `}${issue?.message}.`,
   })
 }

@@ -21,7 +21,7 @@ const journey = startJourney(['--demo'], {
 test('what the office says of itself is entered once, and stands in the report of a case that is opened then', async () => {
   const { driver } = journey
   await follow(driver, 'Office')
-  await see(driver, 'A case takes over what stands here', 'main')
+  await see(driver, 'A case takes over these words', 'main')
   await type(driver, 'Name and address', 'Skerrow Fair Measures Office')
   await type(driver, 'Reports are authorised by', 'A. Tarn, head of inspections')
   await type(driver, 'Accreditation', 'Skerrow Board, no. 12, for mass')

@@ -4,6 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useId, useMemo, useState } from 'react'
 import type { FindingOutcome } from '@/claims/finding'
+import { enteredByOf } from '@/desk/signature'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { signedOnWords } from '@/words/en/signatureWords'
 import { BalanceMark } from '@/ui/BalanceMark'
@@ -73,6 +74,7 @@ function SignForm({
   const router = useRouter()
   const signer = useSigner()
   const { name, officer, day, key } = signer
+  const enteredBy = enteredByOf({ signedBy: name, by: officer })
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState('')
   const [isSigning, setSigning] = useState(false)
@@ -121,6 +123,11 @@ function SignForm({
           Sign the finding
         </Button>
       </Signer>
+      {enteredBy !== undefined && (
+        <Box color="quiet" fontSize="13px" marginTop="4px">
+          {enteredBy} works at this browser: what is signed, and the trail, say so beside the name that signs.
+        </Box>
+      )}
       {problem && (
         <Box id={problemId} role="alert" color="finding.contradicted" marginTop="6px">
           {problem}

@@ -35,8 +35,8 @@ export function OfficeView({ known }: Readonly<{ known: OfficeNow | undefined }>
     <Main maxWidth="720px" marginInline="auto" padding="28px 24px 64px">
       <PageTitle>Office</PageTitle>
       <Box as="p" marginTop="8px">
-        A case takes over what stands here on the day it is opened, and its reports say it. What is changed
-        here afterwards leaves the case as it was.
+        A case takes over these words on the day it is opened, and its reports say them. Words that are
+        changed here afterwards leave the case as it was.
       </Box>
       <Label>
         Name and address
@@ -109,7 +109,7 @@ function Mark({ mark }: Pick<Partial<OfficeNow>, 'mark'>) {
           marginBlock="6px"
         />
       ) : (
-        'A picture as PNG that stands above the title of every report.'
+        'A picture as PNG: from then on it stands above the title of every report that is made.'
       )}
     </OfficeFile>
   )
