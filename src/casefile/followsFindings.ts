@@ -11,8 +11,9 @@ import type { Break } from './verdict'
 
 type Entry = CaseContent['trail'][number]
 
-/** What an entry of a signature says: "Finding 2: Contradicted, fingerprint …", and the key of one by a key. */
-const SIGNED = /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})(?:, key ([\w-]{43}))?$/
+/** What an entry of a signature says: "Finding 2: Contradicted, fingerprint …", the key of one by a key, and who entered it. */
+const SIGNED =
+  /^Finding (\d{1,9}): ([^,]{1,40}), fingerprint ([0-9a-f]{64})(?:, key ([\w-]{43}))?(?:, entered by ([^]+))?$/
 
 /** Each signed finding has the one entry that tells of it, and the reverse; its columns are those of the text that was signed. */
 export async function findingBreaks(content: CaseContent, computing: Computing): Promise<readonly Break[]> {
@@ -74,13 +75,14 @@ export async function keyBreak(
 }
 
 function tellsOf({ claimId, who, at, detail }: Entry, finding: ContentFinding): boolean {
-  const [, number, outcome, fingerprint] = SIGNED.exec(detail) ?? []
+  const [, number, outcome, fingerprint, , enteredBy] = SIGNED.exec(detail) ?? []
   return (
     claimId === finding.claimId &&
     Number(number) === finding.number &&
     fingerprint === finding.fingerprint &&
     outcome === OUTCOME_WORDS[finding.outcome] &&
-    who === (signedIn(finding.signed)?.enteredBy ?? finding.signedBy) &&
+    who === finding.signedBy &&
+    enteredBy === signedIn(finding.signed)?.enteredBy &&
     at === finding.createdAt
   )
 }

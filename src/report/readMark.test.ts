@@ -50,10 +50,12 @@ const altered = (at: number, byte: number) => Buffer.from(whole).fill(byte, at, 
 
 test.each<readonly [string, Uint8Array, string]>([
   ['nothing', new Uint8Array(), 'it is no PNG file'],
-  ['its beginning alone', whole.subarray(0, 20), 'it is no PNG file'],
+  ['its beginning alone', whole.subarray(0, 28), 'it is no PNG file'],
   ['another kind of picture', Buffer.from('GIF89a'.padEnd(100)), 'it is no PNG file'],
   ['a file that is cut', whole.subarray(0, 50), 'Give a PNG file'],
   ['a file with a byte altered', altered(45, 0xff), 'Give a PNG file'],
+  ['one that is interlaced', altered(28, 1), 'it is interlaced; save it without that'],
+  ['no dot', altered(19, 0), 'it has 0 × 8 dots'],
   ['more dots than are taken', altered(16, 1), 'it has 16777224 × 8 dots, and at most 2 million are taken'],
 ])('%s is refused as a mark', (_, bytes, message) => {
   const problem = { code: 'mark', message: expect.stringContaining(message) }

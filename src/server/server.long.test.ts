@@ -451,25 +451,30 @@ test('who works where a finding is signed by another name stands on the trail, i
   expect(valueOf(await readToSign(claimId, own, later)).signed).not.toContain('enteredBy')
   valueOf(await signFinding(claimId, { ...own, by: ' B. Weigher ' }, later))
   const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
-  expect(content.trail.at(-1)).toMatchObject({ action: 'signed', who: 'B. Weigher' })
+  expect(content.trail.at(-1)).toMatchObject({
+    ...{ action: 'signed', who: 'A. Inspector' },
+    detail: expect.stringMatching(/, entered by B\. Weigher$/),
+  })
   expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
   expect(markdownOf(await reportOf(content, USUAL_OPTIONS))).toMatch(
     /by A\. Inspector on 2026-11-03 \(on the trail at [^)]+, entered by B\. Weigher\)/,
   )
-  // Its own report says so too, and an entry by anybody else tells of another signature.
+  // Its own report says so too, and an entry that names nobody, or somebody else, tells of another signature.
   const [finding] = content.findings
   expect(markdownOf(await signedReportOf(content, finding!, USUAL_OPTIONS))).toContain(
     'entered by B. Weigher',
   )
-  const trail = content.trail.map((entry) => ({
-    ...entry,
-    who: entry.who.replace('B. Weigher', 'A. Inspector'),
-  }))
-  const breaks = await findingBreaks({ ...content, trail }, AT_ONCE)
-  expect(breaks.map(({ message }) => message)).toEqual([
-    expect.stringContaining('has no entry that A. Inspector signed the finding 1'),
-    expect.stringContaining('says that A. Inspector signed'),
-  ])
+  for (const other of ['', ', entered by C. Weigher']) {
+    const trail = content.trail.map((entry) => ({
+      ...entry,
+      detail: entry.detail.replace(', entered by B. Weigher', other),
+    }))
+    const breaks = await findingBreaks({ ...content, trail }, AT_ONCE)
+    expect(breaks.map(({ message }) => message)).toEqual([
+      expect.stringContaining('has no entry that A. Inspector signed the finding 1'),
+      expect.stringContaining('says that A. Inspector signed'),
+    ])
+  }
 })
 
 test('the figure of a whole lot is marked, signed, reported and follows from the record, and is no part of several tests', async () => {

@@ -78,9 +78,11 @@ export async function signFinding(
       ...{ inputFingerprint, signed, fingerprint, jws, createdAt: at },
     })
     const by = key.value === undefined ? '' : `, key ${key.value}`
+    const enteredBy = enteredByOf(signature)
+    const entered = enteredBy === undefined ? '' : `, entered by ${enteredBy}`
     await record(transaction, {
-      ...{ caseId: claim.caseId, claimId, at, who: enteredByOf(signature) ?? signedBy, action: 'signed' },
-      detail: `Finding ${number}: ${OUTCOME_WORDS[outcome]}, fingerprint ${fingerprint}${by}`,
+      ...{ caseId: claim.caseId, claimId, at, who: signedBy, action: 'signed' },
+      detail: `Finding ${number}: ${OUTCOME_WORDS[outcome]}, fingerprint ${fingerprint}${by}${entered}`,
     })
     return success({ number })
   })
