@@ -1,5 +1,6 @@
 import { type Example, exampleCase, SACKS } from '@tests/exampleCase'
 import { createHash } from 'node:crypto'
+import { EMPTY_MADE } from '@/desk/madeColumn'
 import { type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import type { Block, Part } from './document/document'
 import { readingsParts } from './readingsParts'
@@ -101,6 +102,14 @@ test('a reading keeps the zeros that it was typed with, and no others', async ()
     { ...SACKS, sample: { readings: lines, columns }, claim: { ...SACKS.claim, column: 'mass' } },
   ])
   expect(tableIn(part!)?.rows).toEqual([['1', '14.10', '2', '14.200']])
+  // A column that is made of others was typed by nobody.
+  const made = [
+    { ...EMPTY_MADE, name: 'half', kind: 'scaled' as const, first: 'mass', factor: '0.5', unit: 'kg' },
+  ]
+  const [ofMade] = await partsOf([
+    { ...SACKS, sample: { readings: lines, columns, made }, claim: { ...SACKS.claim, column: 'half' } },
+  ])
+  expect(tableIn(ofMade!)?.rows).toEqual([['1', '7.05', '2', '7.1']])
 })
 
 test('of a converted reading what was measured keeps its zeros, and both are struck where it is set aside', async () => {
