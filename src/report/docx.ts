@@ -19,7 +19,17 @@ import type { DocxTemplate, OfficeMark } from '@/desk/office'
 import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report, type Struck, struckIn } from './document/document'
 import { balance, colourOf } from './drawing/balance'
-import { BULLETS, footerOf, hex, NUMBERING, type StyleName, styleOf, STYLES, TEXT_WIDTH } from './docxStyles'
+import {
+  BULLETS,
+  footerOf,
+  headerOf,
+  hex,
+  NUMBERING,
+  type StyleName,
+  styleOf,
+  STYLES,
+  TEXT_WIDTH,
+} from './docxStyles'
 import { withTemplate } from './docxTemplate'
 import { type Drawing, RULE } from './drawing/drawing'
 import { svgOf } from './drawing/svg'
@@ -67,7 +77,13 @@ export async function docxOf(
     creator: 'True Weight',
     styles: STYLES,
     numbering: NUMBERING,
-    sections: [{ footers: { default: footerOf(report) }, children }],
+    sections: [
+      {
+        ...(report.number ? { headers: { default: headerOf(report.number) } } : {}),
+        footers: { default: footerOf(report) },
+        children,
+      },
+    ],
   })
   const parts = unzipSync(await Packer.toBuffer(document))
   return withoutTimes(template ? withTemplate(parts, template) : parts, report.madeAt)

@@ -1,6 +1,7 @@
 import {
   AlignmentType,
   Footer,
+  Header,
   type IParagraphStyleOptions,
   type IStylesOptions,
   LevelFormat,
@@ -72,6 +73,14 @@ export const NUMBERING = {
     },
   ],
 }
+
+/** What stands at the head of every page: by which number the report is known. */
+export const headerOf = (number: string): Header =>
+  new Header({
+    children: [
+      new Paragraph({ style: styleOf('foot'), children: [new TextRun(legible(`Report ${number}`))] }),
+    ],
+  })
 
 /** What stands at the foot of every page: what the report is, and which page of how many. */
 export function footerOf({ title, asOf }: Report): Footer {

@@ -88,7 +88,8 @@ export function withTemplate(
     [STYLES]: styles.replace(END_OF_STYLES, () => `${added}${END_OF_STYLES}`),
   }
   for (const [name, bytes] of Object.entries(parts))
-    if (/^word\/(document|footer\d+|numbering)\.xml$/.test(name)) changed[name] = referring(strFromU8(bytes))
+    if (/^word\/(document|(?:foot|head)er\d+|numbering)\.xml$/.test(name))
+      changed[name] = referring(strFromU8(bytes))
   if (theme !== '') {
     const into = (name: string, end: string, line: string) => {
       changed[name] = strFromU8(parts[name]!).replace(end, () => `${line}${end}`)

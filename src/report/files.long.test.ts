@@ -51,6 +51,27 @@ describe('PDF, by poppler’s tools', () => {
     expect(text).not.toContain('\ufffd')
   })
 
+  test('every page has the number of the report at its head and what it is at its foot, however long that is', async () => {
+    const { number } = await reportOf(content, USUAL_OPTIONS)
+    const pagesOf = (name: string) => poppler('pdftotext', '-layout', name, '-').split('\f').slice(0, -1)
+    const pages = pagesOf(file)
+    expect(pages.length).toBeGreaterThan(3)
+    for (const [at, page] of pages.entries()) {
+      expect(page.trim().split('\n')[0]!.trim()).toBe(`Report ${number}`)
+      expect(page).toContain(`${at + 1} / ${pages.length}`)
+      expect(page).toMatch(/UTC, entry \d+ of the trail +\d/)
+    }
+    const long = exampleCase([SACKS], 'a subject of many words '.repeat(20).trim())
+    for (const page of pagesOf(await made('pdf', USUAL_OPTIONS, long)))
+      expect(page.trim().split('\n').at(-1)).toMatch(/^WH-099 a subject of .* [a-z]+\s?… +\d+ ?\/ ?\d+$/)
+  })
+
+  test('a head that is the widest cell of its column stands on one line', async () => {
+    const one = exampleCase([{ ...SACKS, claim: { ...SACKS.claim, remarks: '' } }])
+    const text = poppler('pdftotext', '-layout', await made('pdf', USUAL_OPTIONS, one), '-')
+    expect(text).toMatch(/^ *Set aside: row +Reading +Reason +By$/m)
+  })
+
   test('no title stands alone at the end of a page, wherever the page ends', async () => {
     for (let lines = 0; lines < 60; lines += 2) {
       const remarks = Array.from({ length: lines }, (_, at) => `remark ${at}`).join('\n')
@@ -156,11 +177,14 @@ describe('DOCX', () => {
     expect(Object.keys(entries).filter((name) => /\.(png|svg)$/.test(name)).length).toBeGreaterThan(3)
   })
 
-  test('every page has at its foot what the report is and its own number, and every look is a style', async () => {
+  test('every page has the number of the report at its head, what it is and its own number at its foot, and every look is a style', async () => {
     const entries = unzipSync(readFileSync(await made('docx')))
     const partOf = (name: string) => new TextDecoder().decode(entries[`word/${name}.xml`])
     const [text, styles] = [partOf('document'), partOf('styles')]
     const foot = partOf(/footer\d/.exec(Object.keys(entries).join())![0])
+    const { number } = await reportOf(content, USUAL_OPTIONS)
+    expect(partOf(/header\d/.exec(Object.keys(entries).join())![0])).toContain(`>Report ${number}<`)
+    expect(text).toContain('<w:headerReference')
     expect(foot).toContain('Säcke ≥ 15 kg, μ &amp; σ², as of 2026-11-03 10:42:00 UTC, entry')
     expect(foot).toMatch(/>PAGE<.* \/ .*>NUMPAGES</s)
     expect(text).toContain('<w:footerReference')

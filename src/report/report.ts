@@ -38,8 +38,9 @@ export async function reportOf(
   const write = writerFor(options.language, verbatimOf(content))
   const has = (name: ReportOptions['parts'][number]) => options.parts.includes(name)
   const [title, asOf] = [titleOf(content.case), asOfWords(content, write)]
+  const number = reportNumber(content.case.reference, content.head.hash)
   return {
-    title,
+    ...{ title, number },
     asOf,
     madeAt: new Date(content.case.updatedAt),
     parts: [
@@ -54,7 +55,7 @@ export async function reportOf(
       ...(has('simultaneous-intervals') ? simultaneousPart(studies, write) : []),
       ...studies.flatMap((study) => claimParts(study, options, write)),
       ...(await appendices(content, studies, options, write)),
-      endPart(reportNumber(content.case.reference, content.head.hash), options),
+      endPart(number, options),
     ],
   }
 }

@@ -84,8 +84,9 @@ export async function signedReportOf(
           blocks: [...signedBlocks(own, write), NOT_LAID_OUT],
         },
       ]
+  const ownNumber = reportNumber(whole.case.reference, finding.fingerprint)
   return {
-    title,
+    ...{ title, number: ownNumber },
     asOf: asOfWords(whole, write),
     madeAt: new Date(whole.case.updatedAt),
     parts: [
@@ -101,7 +102,7 @@ export async function signedReportOf(
         blocks: await standing(whole, finding, write),
       },
       ...body,
-      endPart(reportNumber(whole.case.reference, finding.fingerprint), options),
+      endPart(ownNumber, options),
     ],
   }
 }

@@ -5,6 +5,8 @@ import type { Drawing } from '../drawing/drawing'
 /** A report as what it says, before it is a page, a file or a print: plain data, its texts in the report's language of numbers. */
 export type Report = Readonly<{
   title: string
+  /** By which it is known, on every page. */
+  number?: string
   /** What it was made from: "as of 2026-11-05 08:00:00 UTC, entry 12 of the trail". */
   asOf: string
   /** When the case was last changed: the only time in it. */

@@ -24,11 +24,17 @@ type StructOptions = PDFKit.Mixins.StructureElementOptions &
 const A4 = { width: 595.28, height: 841.89 }
 const MARGIN = 52
 const FOOT = 40
+/** Of the line above the text of a page. */
+const HEAD = 28
+/** What stands behind words that do not end on their line. */
+const MORE = '\u2009…'
 export const CONTENT_WIDTH = A4.width - 2 * MARGIN
 const CONTENT_HEIGHT = A4.height - MARGIN - FOOT - MARGIN / 2
 /** A letter's height over its line, as a part of its size. */
 const ASCENT = 0.8
 const BELOW_MARK = 14
+/** So much of a point may the rounding of sums come to: a column that is as wide as its widest cell holds it. */
+const SLACK = 1e-6
 /** How far below the middle of its line a letter is struck through, as a part of its size. */
 const STRIKE = 0.06
 
@@ -189,8 +195,8 @@ export class Page {
     this.document.endMarkedContent()
   }
 
-  /** Numbers the pages, ends the document and gives its bytes. */
-  async finish(foot: string, look: Look): Promise<Uint8Array> {
+  /** Writes the head and the foot of every page with its number, ends the document and gives its bytes. */
+  async finish(words: Readonly<{ head: string; foot: string }>, look: Look): Promise<Uint8Array> {
     const { document } = this
     const { count } = document.bufferedPageRange()
     for (let at = 0; at < count; at += 1) {
@@ -198,8 +204,11 @@ export class Page {
       document.markContent('Artifact', { type: 'Pagination' })
       const y = A4.height - FOOT
       const [number] = this.lines(`${at + 1} / ${count}`, look, CONTENT_WIDTH)
-      const [words] = this.lines(foot, look, CONTENT_WIDTH - number!.width - 20)
-      this.draw([words!], look, { x: this.left, y })
+      this.draw([this.shortened(words.foot, look, CONTENT_WIDTH - number!.width - 20)], look, {
+        x: this.left,
+        y,
+      })
+      this.draw([this.shortened(words.head, look, CONTENT_WIDTH)], look, { x: this.left, y: HEAD })
       this.draw([number!], look, { x: this.left, y, width: CONTENT_WIDTH })
       document.endMarkedContent()
     }
@@ -208,6 +217,16 @@ export class Page {
     const pieces: Uint8Array[] = []
     for await (const piece of document as unknown as AsyncIterable<Uint8Array>) pieces.push(piece)
     return Buffer.concat(pieces)
+  }
+
+  /** A text on one line, with a sign where it does not end there. */
+  private shortened(text: string, look: Look, width: number): Line {
+    const [whole, ...more] = this.lines(text, look, width)
+    if (more.length === 0) return whole!
+    const [, room] = this.widths(MORE, look)
+    const [first] = this.lines(text, look, width - room)
+    const begun = first!.runs.map((run) => run.text).join('')
+    return this.lines(`${begun.trimEnd()}${MORE}`, look, Infinity)[0]!
   }
 
   private wrapped(paragraph: string, face: Face, size: number, width: number): readonly Line[] {
@@ -225,7 +244,7 @@ export class Page {
     const queue = paragraph.split(' ').flatMap((text) => this.fitting(text, face, width / size))
     for (const word of queue) {
       const more = word.width * size + (words.length > 0 ? space.width * size : 0)
-      if (words.length > 0 && used + more > width) push()
+      if (words.length > 0 && used + more > width + SLACK) push()
       used += word.width * size + (words.length > 0 ? space.width * size : 0)
       words.push(word)
     }
@@ -236,7 +255,7 @@ export class Page {
   /** A word, or its pieces where it is wider than a line. */
   private fitting(text: string, face: Face, width: number): readonly Piece[] {
     const word = this.fonts.word(text, face)
-    if (word.width <= width) return [word]
+    if (word.width <= width + SLACK) return [word]
     const letters = [...text]
     const each = Math.max(1, Math.floor((letters.length * width) / word.width) - 1)
     const pieces: Piece[] = []

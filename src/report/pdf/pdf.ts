@@ -40,7 +40,8 @@ export async function pdfOf(report: Report, files: Files): Promise<Uint8Array> {
   const first = setOut(report, fonts, length > MANY)
   const isLong = length > FEW && length <= MANY && first.number > LONG
   const page = isLong ? setOut(report, fonts, true) : first
-  return page.finish(`${report.title}, ${report.asOf}`, FOOT)
+  const head = report.number ? `Report ${report.number}` : ''
+  return page.finish({ head, foot: `${report.title}, ${report.asOf}` }, FOOT)
 }
 
 /** Every part down the pages; with contents, what begins on which page stands behind the first one. */
