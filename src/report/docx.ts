@@ -9,13 +9,14 @@ import {
   type ParagraphChild,
   Table,
   TableCell,
-  TableOfContents,
+  type TableOfContents,
   TableRow,
   TextRun,
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
 import type { DocxTemplate, OfficeMark } from '@/desk/office'
+import { anchorOf, contentsOf } from './docxContents'
 import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report, type Struck, struckIn } from './document/document'
 import { balance, colourOf } from './drawing/balance'
@@ -42,8 +43,6 @@ const LEVELS = {
   2: HeadingLevel.HEADING_2,
   3: HeadingLevel.HEADING_3,
 } as const
-/** A report of more parts than these has contents. */
-const FEW_PARTS = 6
 const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
 /** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */
@@ -88,21 +87,6 @@ export async function docxOf(
   const parts = unzipSync(await Packer.toBuffer(document))
   return withoutTimes(template ? withTemplate(parts, template) : parts, report.madeAt)
 }
-
-/**
- * What is to follow, each a link to where it begins; none for a report of few parts. On which page that is only the program that
- * opens the file knows: it puts the numbers there when it makes the contents anew.
- */
-function contentsOf(parts: readonly Part[]): readonly TableOfContents[] {
-  const listed = parts.flatMap(({ title, level }, at) =>
-    at > 0 && level === 2 ? [{ title: legible(title), level: 1, href: anchorOf(at) }] : [],
-  )
-  const options = { hyperlink: true, headingStyleRange: '2-2', cachedEntries: listed }
-  return listed.length > FEW_PARTS ? [new TableOfContents('Contents', options)] : []
-}
-
-/** By the name that office programs give to what contents lead to. */
-const anchorOf = (at: number) => `_Toc${String(at).padStart(8, '0')}`
 
 async function partOf(
   { title, level, blocks }: Part,

@@ -2,7 +2,7 @@ import PDFDocument from 'pdfkit'
 import type { Face } from '../document/fonts'
 import type { OfficeMark } from '@/desk/office'
 import { MARK_WORDS, sizeOfMark } from '../document/mark'
-import { type FontBook, type Run, type Word } from './fontBook'
+import { type FontBook, joined, type Run, type Word } from './fontBook'
 
 export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>
 /** A word, or a part of one that goes on in the next. */
@@ -265,18 +265,4 @@ export class Page {
     }
     return pieces
   }
-}
-
-/** Words with spaces between and something after them, neighbours of one font as one run. */
-function joined(words: readonly Word[], space: Word, after: readonly Run[]): readonly Run[] {
-  const runs: { font: string; text: string; width: number }[] = []
-  const all = words.flatMap((word, at) => (at === 0 ? word.runs : [...space.runs, ...word.runs]))
-  for (const run of [...all, ...after]) {
-    const last = runs.at(-1)
-    if (last?.font === run.font) {
-      last.text += run.text
-      last.width += run.width
-    } else runs.push({ ...run })
-  }
-  return runs
 }
