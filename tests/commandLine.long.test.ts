@@ -542,6 +542,7 @@ describe('case files', () => {
       ['--format', 'docx', '--template', BINARY],
       'This is no template that a report can take its styles from',
     ],
+    [['--format', 'md', '--mark', BINARY], 'A report as md has no mark. Say --format pdf or docx or html'],
     [['--mark', BINARY], 'This is no picture that a report can have as its mark'],
     [['--unstated', 'x'], '--unstated takes named, or left-out.'],
   ])('report %j is refused, and why', (options, message) => {

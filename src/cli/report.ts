@@ -4,7 +4,6 @@ import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { CaseContent, ContentFinding } from '@/casefile/content'
 import { readCaseFile } from '@/casefile/read'
-import type { DocxTemplate } from '@/desk/office'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { FORMATS, PARTS, type ReportFormat, reportOptionsSchema } from '@/desk/reportOptions'
 import { readTemplate } from '@/report/docxTemplate'
@@ -43,9 +42,10 @@ export async function writeReport(
   const format = formatOf(stated)
   if (!format.ok) return format
   const { parts, decimals, numbers, unstated } = stated
-  const template = await templateOf(stated, format.value)
+  const asked = { stated, format: format.value }
+  const template = await takenOf('template', { ...asked, formats: ['docx'] }, readTemplate)
   if (!template.ok) return template
-  const mark = stated.mark === undefined ? success(undefined) : readMark(await readWhole(stated.mark))
+  const mark = await takenOf('mark', { ...asked, formats: ['pdf', 'docx', 'html'] }, readMark)
   if (!mark.ok) return mark
   const options = reportOptionsSchema.safeParse({
     ...(parts === undefined ? {} : { parts: parts.split(',').map((part) => part.trim()) }),
@@ -88,15 +88,21 @@ function findingOf(
   return failure({ code: 'unknown-finding', path: '--finding', message })
 }
 
-/** That of a DOCX file; the other formats have none. */
-async function templateOf(
-  { template }: ReportStated,
-  format: ReportFormat,
-): Promise<Outcome<DocxTemplate | undefined>> {
-  if (template === undefined) return success(undefined)
-  if (format === 'docx') return readTemplate(await readWhole(template))
-  const message = `A report as ${format} has no template. Say --format docx, or leave --template out.`
-  return failure({ code: 'unknown-option', path: '--template', message })
+/** A file that reports of some formats take something of; the other formats have none of it. */
+async function takenOf<T>(
+  name: 'template' | 'mark',
+  {
+    stated,
+    format,
+    formats,
+  }: Readonly<{ stated: ReportStated; format: ReportFormat; formats: readonly ReportFormat[] }>,
+  read: (bytes: Uint8Array) => Outcome<T>,
+): Promise<Outcome<T | undefined>> {
+  const file = stated[name]
+  if (file === undefined) return success(undefined)
+  if (formats.includes(format)) return read(await readWhole(file))
+  const message = `A report as ${format} has no ${name}. Say --format ${formats.join(' or ')}, or leave --${name} out.`
+  return failure({ code: 'unknown-option', path: `--${name}`, message })
 }
 
 /** Stated, or that of the file that is written, or PDF. */
