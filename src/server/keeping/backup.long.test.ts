@@ -11,6 +11,7 @@ import { setImmediate } from 'node:timers/promises'
 import { unzipSync, zipSync } from 'fflate'
 import type { Database } from '@/data/client'
 import { TABLES } from '@/data/tableCopies'
+import { EMPTY_OFFICE } from '@/desk/office'
 import { backUp, restore } from './backup'
 import { importSheet } from '../sample/importSheet'
 import { exportCase } from './caseFile'
@@ -108,7 +109,7 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
 test('a backup of version 7, which knows nothing of the office, leaves what it says of itself as it stands', async () => {
   const own = await openTestDatabase()
   kept.trueWeightDatabase = Promise.resolve(own)
-  const words = { office: 'Skerrow Fair Measures Office', authorisedBy: '' }
+  const words = { ...EMPTY_OFFICE, office: 'Skerrow Fair Measures Office' }
   expect(await saveOffice({ words, by: '' }, now)).toMatchObject({ ok: true })
   const entries = unzipSync(
     withCopies((copies) =>
