@@ -530,6 +530,7 @@ describe('case files', () => {
       `“x” begins the fingerprint of 0 signed findings. There are: ${finding.fingerprint.slice(0, 12)}.`,
     )
     expect(run(['report', file, '--finding', first]).stderr).toContain('Nothing is signed in this file.')
+    expect(run(['verify', signed]).results.join('\n')).toContain('(1 claim, 1 signed finding).')
   })
 
   test.each([

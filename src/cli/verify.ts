@@ -61,7 +61,7 @@ async function ofCaseFile(bytes: Uint8Array, { register, authorities }: Trusted)
   const { content, coreVersion, differences, notes } = read.value
   const { trail, findings, claims } = content
   const { words } = ofTrail(trail)
-  const parts = `${claims.length} claims, ${findings.length} signed findings`
+  const parts = `${counted(claims.length, 'claim')}, ${counted(findings.length, 'signed finding')}`
   const anew = anewWords({ coreVersion, differences })
   const signatures = await signaturesIn(content, register)
   const seals = await sealsIn(content, authorities)
@@ -77,6 +77,8 @@ async function ofCaseFile(bytes: Uint8Array, { register, authorities }: Trusted)
     ].join('\n'),
   }
 }
+
+const counted = (count: number, what: string) => `${count} ${what}${count === 1 ? '' : 's'}`
 
 /** Who signed each finding, with which key, and over what. A key that the register does not have under the name does not hold. */
 async function signaturesIn(
