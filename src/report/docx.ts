@@ -3,7 +3,6 @@ import {
   BookmarkStart,
   Document,
   HeadingLevel,
-  ImageRun,
   Packer,
   Paragraph,
   type ParagraphChild,
@@ -15,7 +14,7 @@ import {
   WidthType,
 } from 'docx'
 import { unzipSync, zipSync, type Zippable } from 'fflate'
-import type { DocxTemplate, OfficeMark } from '@/desk/office'
+import type { DocxTemplate } from '@/desk/office'
 import { anchorOf, contentsOf } from './docxContents'
 import { shareRoom, wideAmong } from './document/columnWidths'
 import { type Block, captionOf, type Part, type Report, type Struck, struckIn } from './document/document'
@@ -31,11 +30,10 @@ import {
   STYLES,
   TEXT_WIDTH,
 } from './docxStyles'
+import { image, markOf } from './docxPictures'
 import { withTemplate } from './docxTemplate'
-import { type Drawing, RULE } from './drawing/drawing'
-import { svgOf } from './drawing/svg'
+import { RULE } from './drawing/drawing'
 import { legible } from './drawing/escape'
-import { MARK_WORDS, sizeOfMark } from './document/mark'
 import type { Rasterise } from './rasterise'
 
 const LEVELS = {
@@ -43,7 +41,6 @@ const LEVELS = {
   2: HeadingLevel.HEADING_2,
   3: HeadingLevel.HEADING_3,
 } as const
-const PIXELS_PER_POINT = 96 / 72
 const FULL_WIDTH = { size: 100, type: WidthType.PERCENTAGE } as const
 /** The room that a letter takes, in twentieths of a point, in whatever font stands in for ours where that is not at hand. */
 const LETTER = 125
@@ -208,35 +205,6 @@ function columnWidths(rows: readonly (readonly string[])[], numbers: readonly bo
 }
 
 const longest = (texts: readonly string[]) => texts.reduce((max, { length }) => Math.max(max, length), 0)
-
-async function image(
-  drawing: Drawing,
-  { title, scale }: Readonly<{ title: string; scale: number }>,
-  rasterise: Rasterise,
-): Promise<ImageRun> {
-  const svg = svgOf(drawing, 'd')
-  const png = await rasterise(svg)
-  const size = (points: number) => Math.round(points * scale * PIXELS_PER_POINT)
-  return new ImageRun({
-    type: 'svg',
-    data: Buffer.from(svg),
-    transformation: { width: size(drawing.width), height: size(drawing.height) },
-    fallback: { type: 'png', data: Buffer.from(png) },
-    altText: { name: 'picture', title: '', description: legible(title) },
-  })
-}
-
-/** The mark of an office in a line of its own. */
-function markOf(mark: OfficeMark): Paragraph {
-  const { width, height } = sizeOfMark(mark)
-  const picture = new ImageRun({
-    type: 'png',
-    data: Buffer.from(mark.png, 'base64'),
-    transformation: { width: width * PIXELS_PER_POINT, height: height * PIXELS_PER_POINT },
-    altText: { name: 'mark', title: '', description: MARK_WORDS },
-  })
-  return new Paragraph({ keepNext: true, children: [picture] })
-}
 
 const NO_TIME = new Date(1980, 0, 1)
 

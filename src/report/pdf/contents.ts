@@ -1,4 +1,5 @@
-import { CONTENT_WIDTH, type Look, type Page } from './page'
+import type { Look } from './lines'
+import { CONTENT_WIDTH, type Page } from './page'
 
 /** Where the number of a page stands behind a title. */
 const NUMBER_WIDTH = 40

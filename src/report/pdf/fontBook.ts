@@ -77,17 +77,3 @@ export class FontBook {
     return found
   }
 }
-
-/** Words with spaces between and something after them, neighbours of one font as one run. */
-export function joined(words: readonly Word[], space: Word, after: readonly Run[]): readonly Run[] {
-  const runs: { font: string; text: string; width: number }[] = []
-  const all = words.flatMap((word, at) => (at === 0 ? word.runs : [...space.runs, ...word.runs]))
-  for (const run of [...all, ...after]) {
-    const last = runs.at(-1)
-    if (last?.font === run.font) {
-      last.text += run.text
-      last.width += run.width
-    } else runs.push({ ...run })
-  }
-  return runs
-}

@@ -1,14 +1,8 @@
 import PDFDocument from 'pdfkit'
-import type { Face } from '../document/fonts'
 import type { OfficeMark } from '@/desk/office'
 import { MARK_WORDS, sizeOfMark } from '../document/mark'
-import { type FontBook, joined, type Run, type Word } from './fontBook'
-
-export type Look = Readonly<{ face: Face; size: number; colour: string; lineHeight: number }>
-/** A word, or a part of one that goes on in the next. */
-type Piece = Word & Readonly<{ isCut?: boolean }>
-/** Words on one line, with their width in points. */
-export type Line = Readonly<{ runs: readonly Run[]; width: number }>
+import type { FontBook } from './fontBook'
+import { type Line, linesOf, type Look, shortened } from './lines'
 
 type Struct = PDFKit.PDFStructureElement
 /** What pdfkit takes beside what its types say. */
@@ -26,15 +20,11 @@ const MARGIN = 52
 const FOOT = 40
 /** Of the line above the text of a page. */
 const HEAD = 28
-/** What stands behind words that do not end on their line. */
-const MORE = '\u2009…'
 export const CONTENT_WIDTH = A4.width - 2 * MARGIN
 const CONTENT_HEIGHT = A4.height - MARGIN - FOOT - MARGIN / 2
 /** A letter's height over its line, as a part of its size. */
 const ASCENT = 0.8
 const BELOW_MARK = 14
-/** So much of a point may the rounding of sums come to: a column that is as wide as its widest cell holds it. */
-const SLACK = 1e-6
 /** How far below the middle of its line a letter is struck through, as a part of its size. */
 const STRIKE = 0.06
 
@@ -110,8 +100,8 @@ export class Page {
   }
 
   /** Breaks a text into lines of a width; a word that is longer is broken anywhere. */
-  lines(text: string, { face, size }: Look, width: number): readonly Line[] {
-    return text.split(/\r\n|\r|\n/).flatMap((paragraph) => this.wrapped(paragraph, face, size, width))
+  lines(text: string, look: Look, width: number): readonly Line[] {
+    return linesOf(this.fonts, text, look, width)
   }
 
   /** The widths of the widest word and of the whole text, unbroken. */
@@ -197,19 +187,19 @@ export class Page {
 
   /** Writes the head and the foot of every page with its number, ends the document and gives its bytes. */
   async finish(words: Readonly<{ head: string; foot: string }>, look: Look): Promise<Uint8Array> {
-    const { document } = this
+    const { document, left } = this
     const { count } = document.bufferedPageRange()
+    const numberOf = (page: number) => this.lines(`${page} / ${count}`, look, CONTENT_WIDTH)
+    const [widest] = numberOf(count)
+    const head = shortened(this.fonts, words.head, look, CONTENT_WIDTH)
+    const foot = shortened(this.fonts, words.foot, look, CONTENT_WIDTH - widest!.width - 20)
+    const y = A4.height - FOOT
     for (let at = 0; at < count; at += 1) {
       document.switchToPage(at)
       document.markContent('Artifact', { type: 'Pagination' })
-      const y = A4.height - FOOT
-      const [number] = this.lines(`${at + 1} / ${count}`, look, CONTENT_WIDTH)
-      this.draw([this.shortened(words.foot, look, CONTENT_WIDTH - number!.width - 20)], look, {
-        x: this.left,
-        y,
-      })
-      this.draw([this.shortened(words.head, look, CONTENT_WIDTH)], look, { x: this.left, y: HEAD })
-      this.draw([number!], look, { x: this.left, y, width: CONTENT_WIDTH })
+      this.draw([head], look, { x: left, y: HEAD })
+      this.draw([foot], look, { x: left, y })
+      this.draw(numberOf(at + 1), look, { x: left, y, width: CONTENT_WIDTH })
       document.endMarkedContent()
     }
     this.root.end()
@@ -217,52 +207,5 @@ export class Page {
     const pieces: Uint8Array[] = []
     for await (const piece of document as unknown as AsyncIterable<Uint8Array>) pieces.push(piece)
     return Buffer.concat(pieces)
-  }
-
-  /** A text on one line, with a sign where it does not end there. */
-  private shortened(text: string, look: Look, width: number): Line {
-    const [whole, ...more] = this.lines(text, look, width)
-    if (more.length === 0) return whole!
-    const [, room] = this.widths(MORE, look)
-    const [first] = this.lines(text, look, width - room)
-    const begun = first!.runs.map((run) => run.text).join('')
-    return this.lines(`${begun.trimEnd()}${MORE}`, look, Infinity)[0]!
-  }
-
-  private wrapped(paragraph: string, face: Face, size: number, width: number): readonly Line[] {
-    const space = this.fonts.word(' ', face)
-    const lines: Line[] = []
-    let words: Piece[] = []
-    let used = 0
-    const push = () => {
-      // The space that parts it from the next line is read, and not seen.
-      const after = words.at(-1)?.isCut ? [] : space.runs
-      lines.push({ runs: joined(words, space, after), width: used })
-      words = []
-      used = 0
-    }
-    const queue = paragraph.split(' ').flatMap((text) => this.fitting(text, face, width / size))
-    for (const word of queue) {
-      const more = word.width * size + (words.length > 0 ? space.width * size : 0)
-      if (words.length > 0 && used + more > width + SLACK) push()
-      used += word.width * size + (words.length > 0 ? space.width * size : 0)
-      words.push(word)
-    }
-    push()
-    return lines
-  }
-
-  /** A word, or its pieces where it is wider than a line. */
-  private fitting(text: string, face: Face, width: number): readonly Piece[] {
-    const word = this.fonts.word(text, face)
-    if (word.width <= width + SLACK) return [word]
-    const letters = [...text]
-    const each = Math.max(1, Math.floor((letters.length * width) / word.width) - 1)
-    const pieces: Piece[] = []
-    for (let at = 0; at < letters.length; at += each) {
-      const piece = this.fonts.word(letters.slice(at, at + each).join(''), face)
-      pieces.push({ ...piece, isCut: at + each < letters.length })
-    }
-    return pieces
   }
 }

@@ -5,7 +5,8 @@ import type { Face, FontFile } from '../document/fonts'
 import { writeContents } from './contents'
 import { drawPicture } from './drawings'
 import { FontBook } from './fontBook'
-import { CONTENT_WIDTH, type Look, Page } from './page'
+import type { Look } from './lines'
+import { CONTENT_WIDTH, Page } from './page'
 import { type TableCell, writeTable } from './table'
 
 const look = (face: Face, size: number, colour: string = INK): Look => ({

@@ -1,6 +1,7 @@
 import { shareRoom, wideAmong } from '../document/columnWidths'
 import { RULE } from '../drawing/drawing'
-import { CONTENT_WIDTH, type Line, type Look, type Page } from './page'
+import type { Line, Look } from './lines'
+import { CONTENT_WIDTH, type Page } from './page'
 
 export type TableCell = Readonly<{
   text: string
