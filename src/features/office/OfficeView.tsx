@@ -14,7 +14,7 @@ import { officerHere } from '@/ui/officer'
 import { PageTitle } from '@/ui/PageTitle'
 import { outcomeOf } from '@/ui/saving/fetchOutcome'
 import { TextArea, TextBox } from '@/ui/TextBox'
-import { save, takeMarkAway, takeTemplateAway } from './actions'
+import { save, takeFileAway } from './actions'
 
 const Label = chakra('label', { base: { display: 'block', color: 'quiet', marginTop: '14px' } })
 
@@ -98,7 +98,6 @@ function Mark({ mark }: Pick<Partial<OfficeNow>, 'mark'>) {
   return (
     <OfficeFile
       {...{ title: 'Mark', name: 'mark', type: 'image/png', accept: '.png,image/png', isThere: !!mark }}
-      onTakeAway={takeMarkAway}
     >
       {mark ? (
         <chakra.img
@@ -121,7 +120,6 @@ function Template({ isThere }: Readonly<{ isThere: boolean }>) {
   return (
     <OfficeFile
       {...{ title: 'Template of DOCX reports', name: 'template', type, accept: '.docx,.dotx', isThere }}
-      onTakeAway={takeTemplateAway}
     >
       {isThere
         ? 'Reports as DOCX take the styles of the template that was given.'
@@ -137,7 +135,6 @@ function OfficeFile({
   type,
   accept,
   isThere,
-  onTakeAway,
   children,
 }: Readonly<{
   title: string
@@ -146,7 +143,6 @@ function OfficeFile({
   type: string
   accept: string
   isThere: boolean
-  onTakeAway: (by: string) => Promise<Outcome<undefined>>
   children: ReactNode
 }>) {
   const router = useRouter()
@@ -170,7 +166,7 @@ function OfficeFile({
           {isThere ? `Give another ${name}` : `Give a ${name}`}
         </FileButton>
         {isThere && (
-          <QuietButton type="button" onClick={() => void onTakeAway(officerHere()).then(say)}>
+          <QuietButton type="button" onClick={() => void takeFileAway(name, officerHere()).then(say)}>
             Remove the {name}
           </QuietButton>
         )}

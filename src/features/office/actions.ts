@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Outcome } from '@/claims/terms/outcome'
-import { saveMark, saveOffice, saveTemplate } from '@/server/office/office'
+import { saveOffice, saveOfficeFile } from '@/server/office/office'
 
 /** Enters what the office says of itself. */
 export async function save(input: unknown): Promise<Outcome<undefined>> {
@@ -11,16 +11,9 @@ export async function save(input: unknown): Promise<Outcome<undefined>> {
   return saved
 }
 
-/** Lets reports stand without a mark. */
-export async function takeMarkAway(by: string): Promise<Outcome<undefined>> {
-  const saved = await saveMark(undefined, { by, now: new Date() })
-  revalidatePath('/office')
-  return saved
-}
-
-/** Lets the DOCX files of reports look as they did without a template. */
-export async function takeTemplateAway(by: string): Promise<Outcome<undefined>> {
-  const saved = await saveTemplate(undefined, { by, now: new Date() })
+/** Lets reports stand without the mark, or those as DOCX look as they did without a template. */
+export async function takeFileAway(name: 'mark' | 'template', by: string): Promise<Outcome<undefined>> {
+  const saved = await saveOfficeFile(name, undefined, { by, now: new Date() })
   revalidatePath('/office')
   return saved
 }

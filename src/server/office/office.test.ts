@@ -9,7 +9,7 @@ import { type ReportFormat, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { openCase } from '../case/changeCase'
 import { readCase } from '../docket/docket'
 import { makeReport, readReport } from '../report/readReport'
-import { readOffice, saveMark, saveOffice, saveTemplate } from './office'
+import { readOffice, saveOffice, saveOfficeFile } from './office'
 
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
@@ -51,19 +51,19 @@ test('a template is kept beside what the office says, and taken by every DOCX re
     return strFromU8(unzipSync(valueOf(await makeReport(id, options)).bytes)['word/styles.xml']!)
   }
   await saveOffice({ words: WORDS, by: '' }, now)
-  expect(await saveTemplate(strToU8('none'), { by: '', now })).toMatchObject({
+  expect(await saveOfficeFile('template', strToU8('none'), { by: '', now })).toMatchObject({
     problem: { code: 'template' },
   })
   expect(await stylesOf()).not.toContain('<!-- ours -->')
   const bytes = zipSync({ 'word/styles.xml': strToU8(styles) })
-  valueOf(await saveTemplate(bytes, { by: 'A. Officer', now: later }))
+  valueOf(await saveOfficeFile('template', bytes, { by: 'A. Officer', now: later }))
   expect(await stylesOf()).toContain('<!-- ours -->')
   // What the office says is as it was, the other way round too, and a case takes over nothing of the template.
   expect(await readOffice()).toMatchObject({ ...WORDS, hasTemplate: true, changedBy: 'A. Officer' })
   await saveOffice({ words: WORDS, by: '' }, later)
   expect(await stylesOf()).toContain('<!-- ours -->')
   expect(await caseOf()).not.toHaveProperty('template')
-  valueOf(await saveTemplate(undefined, { by: '', now: later }))
+  valueOf(await saveOfficeFile('template', undefined, { by: '', now: later }))
   expect(await stylesOf()).not.toContain('<!-- ours -->')
 })
 
@@ -74,11 +74,18 @@ test('a mark is kept beside the rest, and stands in every kind of report but Mar
   const picturesInDocx = async () =>
     Object.keys(unzipSync(await fileOf('docx'))).filter((name) => name.endsWith('.png')).length
   await saveOffice({ words: WORDS, by: '' }, now)
-  expect(await saveMark(strToU8('none'), { by: '', now })).toMatchObject({ problem: { code: 'mark' } })
+  expect(await saveOfficeFile('mark', strToU8('none'), { by: '', now })).toMatchObject({
+    problem: { code: 'mark' },
+  })
   expect(strFromU8(await fileOf('html'))).not.toContain('<img')
   const plain = await fileOf('md')
   const without = await picturesInDocx()
-  valueOf(await saveMark(PNG.sync.write(new PNG({ width: 4, height: 2 })), { by: 'A. Officer', now: later }))
+  valueOf(
+    await saveOfficeFile('mark', PNG.sync.write(new PNG({ width: 4, height: 2 })), {
+      by: 'A. Officer',
+      now: later,
+    }),
+  )
   expect(await readOffice()).toMatchObject({
     ...WORDS,
     mark: { width: 4, height: 2 },
@@ -90,7 +97,7 @@ test('a mark is kept beside the rest, and stands in every kind of report but Mar
   expect(await picturesInDocx()).toBe(without + 1)
   expect(await fileOf('md')).toEqual(plain)
   expect(await caseOf()).not.toHaveProperty('mark')
-  valueOf(await saveMark(undefined, { by: '', now: later }))
+  valueOf(await saveOfficeFile('mark', undefined, { by: '', now: later }))
   expect((await readReport(id, USUAL_OPTIONS))!.mark).toBe('')
 })
 
@@ -112,5 +119,12 @@ test.each<readonly [string, unknown]>([
 ])('%s is refused', async (_, input) => {
   const before = await readOffice()
   expect(await saveOffice(input, now)).toMatchObject({ ok: false, problem: { code: 'invalid' } })
+  expect(await readOffice()).toEqual(before)
+})
+
+test('what is no file of the office can’t be taken away as one', async () => {
+  const before = await readOffice()
+  const taken = await saveOfficeFile('office' as 'mark', undefined, { by: '', now })
+  expect(taken).toMatchObject({ ok: false, problem: { code: 'invalid', path: 'name' } })
   expect(await readOffice()).toEqual(before)
 })

@@ -36,40 +36,27 @@ export async function saveOffice(input: unknown, now: Date): Promise<Outcome<und
   return read.ok ? changeOffice(read.value.words, { by: read.value.by, now }) : read
 }
 
+/** The files that an office gives for its reports, each with what is taken of it. */
+const READERS = { template: readTemplate, mark: readMark } as const
+export type OfficeFile = keyof typeof READERS
+const giving = z.strictObject({ name: z.enum(['template', 'mark']), by: bySchema })
+
 /**
- * Gives the DOCX files of reports the styles of a file, or takes them away again.
+ * Gives reports the mark of the office, or those as DOCX the styles of a file; or takes them away again.
  *
- * @param bytes - of a DOCX or DOTX file; undefined: none
- * @returns the problem `template` where it is no such file
+ * @param bytes - of a PNG file, or of a DOCX or DOTX file; undefined: none
+ * @returns the problem `mark` or `template` where it is no such file, or `invalid`
  */
-export async function saveTemplate(
+export async function saveOfficeFile(
+  name: OfficeFile,
   bytes: Uint8Array | undefined,
   { by, now }: Readonly<{ by: string; now: Date }>,
 ): Promise<Outcome<undefined>> {
-  const read = bytes && readTemplate(bytes)
-  return read?.ok === false ? read : changeFile({ template: read?.value }, { by, now })
-}
-
-/**
- * Gives reports the mark of the office, or takes it away again.
- *
- * @param bytes - of a PNG file; undefined: none
- * @returns the problem `mark` where it is no such file
- */
-export async function saveMark(
-  bytes: Uint8Array | undefined,
-  { by, now }: Readonly<{ by: string; now: Date }>,
-): Promise<Outcome<undefined>> {
-  const read = bytes && readMark(bytes)
-  return read?.ok === false ? read : changeFile({ mark: read?.value }, { by, now })
-}
-
-async function changeFile(
-  change: Pick<OfficeEntry, 'template' | 'mark'>,
-  { by, now }: Readonly<{ by: string; now: Date }>,
-): Promise<Outcome<undefined>> {
-  const who = readInput(bySchema, by)
-  return who.ok ? changeOffice(change, { by: who.value, now }) : who
+  // A page may ask for whatever it likes.
+  const asked = readInput(giving, { name, by })
+  if (!asked.ok) return asked
+  const read = bytes && READERS[name](bytes)
+  return read?.ok === false ? read : changeOffice({ [name]: read?.value }, { by: asked.value.by, now })
 }
 
 async function changeOffice(
