@@ -47,6 +47,14 @@ test('what is packed in pieces comes back whole', async () => {
   await expect(unpack('other.txt')).rejects.toThrow('other.txt is missing.')
 })
 
+test('what goes wrong while a piece is made is told to whoever packs', async () => {
+  const pieces = function* () {
+    yield strToU8('one')
+    throw new Error('no second piece')
+  }
+  await expect(packed({ path: 'a', pieces: pieces() })).rejects.toThrow('no second piece')
+})
+
 test('the same entries give the same bytes, whenever they are packed', async () => {
   const [one, other] = [await packed(entry('a', 'x')), await packed(entry('a', 'x'))]
   expect(Buffer.compare(one, other)).toBe(0)
@@ -71,10 +79,11 @@ test('what would fill the memory is refused before it is unpacked', async () => 
 })
 
 test('what is packed better than measurements can be is refused where it is large', async () => {
-  const zeros = zipSync({ a: new Uint8Array(140_000_000) })
+  const zerosOf = (length: number) => packed({ path: 'a', pieces: [new Uint8Array(length)] })
+  const zeros = await zerosOf(140_000_000)
   expect(await messageOf(zeros)).toMatch(/unpacked it has \d{3,4} times its size/)
   expect(await messageOf(zeros, all, { isOwn: true })).toBe('taken')
-  expect(await messageOf(zipSync({ a: new Uint8Array(100_000_000) }))).toBe('taken')
+  expect(await messageOf(await zerosOf(100_000_000))).toBe('taken')
 })
 
 test('an entry that was damaged is named', async () => {

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
-import { setImmediate } from 'node:timers/promises'
-import { Zip, ZipDeflate } from 'fflate'
+import { pipeline, Readable } from 'node:stream'
+import { crc32, createDeflateRaw } from 'node:zlib'
+import { Zip, type ZipInputFile } from 'fflate'
 import { type Entry, fromBufferPromise, type ZipFile } from 'yauzl'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { Wrong } from './entries'
@@ -17,7 +18,9 @@ export const MAX_UNPACKED = 1024 * 1024 * 1024
 
 export type ZipEntry = Readonly<{ path: string; pieces: Iterable<Uint8Array> }>
 
-/** Packs entries as they come, a piece at a time, and lets others go on meanwhile. */
+const DEFLATED = 8
+
+/** Packs entries as they come, a piece at a time; others go on meanwhile, since the packing itself is done in a thread. */
 export async function* zipped(entries: AsyncIterable<ZipEntry>): AsyncGenerator<Uint8Array> {
   const ready: Uint8Array[] = []
   const zip = new Zip((error, data) => {
@@ -25,19 +28,31 @@ export async function* zipped(entries: AsyncIterable<ZipEntry>): AsyncGenerator<
     ready.push(data)
   })
   for await (const { path, pieces } of entries) {
-    const entry = new ZipDeflate(path, { level: COMPRESSION })
-    entry.mtime = NO_TIME
+    const entry: ZipInputFile = { filename: path, compression: DEFLATED, mtime: NO_TIME, size: 0, crc: 0 }
     zip.add(entry)
-    for (const piece of pieces) {
-      entry.push(piece)
+    for await (const packed of deflated(pieces, entry)) {
+      entry.ondata!(null, packed, false)
       yield* ready.splice(0)
-      await setImmediate()
     }
-    entry.push(new Uint8Array(0), true)
+    entry.ondata!(null, new Uint8Array(0), true)
     yield* ready.splice(0)
   }
   zip.end()
   yield* ready.splice(0)
+}
+
+/** What pieces are when packed; how many bytes they have, and their check sum, are counted into the entry as they pass. */
+function deflated(pieces: Iterable<Uint8Array>, entry: ZipInputFile): AsyncIterable<Uint8Array<ArrayBuffer>> {
+  const counted = function* () {
+    for (const piece of pieces) {
+      entry.size += piece.length
+      entry.crc = crc32(piece, entry.crc)
+      yield piece
+    }
+  }
+  // One piece is made when the one before is packed, and what goes wrong in making it ends the packing too.
+  const made = Readable.from(counted(), { highWaterMark: 1 })
+  return pipeline(made, createDeflateRaw({ level: COMPRESSION }), () => {})
 }
 
 const problem = (path: string, message: string): Outcome<never> =>

@@ -48,6 +48,12 @@ export async function holdCase(db: Connection, caseId: string): Promise<HeldCase
   return head
 }
 
+/** The hash of the last entry of a case's trail; undefined where there is no such case. */
+export async function findTrailHash(db: Connection, caseId: string): Promise<string | undefined> {
+  const [head] = await db.select({ hash: cases.trailHash }).from(cases).where(eq(cases.id, caseId))
+  return head?.hash
+}
+
 /**
  * When a change of a case that is held is made. Whoever asked first may be let in last, and then it is now and not when it was
  * asked for; where the clock of this machine went back it is when the last entry was written.

@@ -1,6 +1,7 @@
 import type { Computing } from '@/answers/computing'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { keepLast } from '@/desk/keepLast'
 
 /** Above so many readings every question takes seconds: then it is asked on the claim's page, and the report says so. */
 export const MAX_EXAMINED = 20_000
@@ -19,7 +20,6 @@ export async function answersTo(
   const known = kept.get(key)
   if (known) return known
   const answers = await computing.examine(examination)
-  if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
-  kept.set(key, answers)
+  keepLast(kept, key, answers, MAX_KEPT)
   return answers
 }

@@ -111,6 +111,19 @@ test('a change made just before leaving is on the docket', async () => {
   expect(await attribute(journey.driver, 'Claimed value')).toBe('')
 })
 
+test('a page that is come to right after a change goes on from it, and takes it for no other window’s', async () => {
+  const { driver } = journey
+  for (const reading of ['14.7', '14.8']) {
+    await paste(driver, 'Readings', reading)
+    await follow(driver, 'The whole sample')
+    await type(driver, 'Name of the sample', `sacks of ${reading}`)
+    await driver.navigate().back()
+    expect(await attribute(driver, 'Readings')).toBe(reading)
+  }
+  await untilSaved(driver)
+  await see(driver, 'sacks of 14.8', 'main')
+})
+
 test('a second process on the same data folder is told who holds it', async () => {
   const { child, output } = launch(['--data', journey.server.data])
   await until(() => child.exitCode !== null, STARTING_MS)

@@ -179,6 +179,11 @@ test('claims that can be tested are taken together, those that can’t are left 
   const [tested, ...more] = await readTogether(caseId)
   expect(more).toEqual([])
   expect(tested).toMatchObject({ claimId, outcome: 'contradicted', adjusted: { pValue: tested!.pValue } })
+  // Nothing has changed, so it is not computed again; then something has.
+  expect((await readTogether(caseId))[0]).toBe(tested)
+  expect((await readTogether(caseId, 'intervals'))[0]!.intervals).toBeDefined()
+  valueOf(await turn(caseId, { what: 'claim', id: claimId, isDiscarded: true }, doer))
+  expect(await readTogether(caseId)).toEqual([])
 })
 
 test('entries from before there was a chain are put into it, as they are', async () => {

@@ -1,4 +1,5 @@
 import 'server-only'
+import { keepLast } from '@/desk/keepLast'
 
 /** Work that takes this long is not done at every look. */
 const LONG_MS = 150
@@ -33,9 +34,7 @@ export async function keptVerdict<T>(
     return { verdict: (await known.verdict) as T, checkedAt: known.checkedAt }
   const checkedAt = new Date()
   const own: Kept = { head, checkedAt, verdict: check(), until: Infinity }
-  all.delete(key)
-  all.set(key, own)
-  if (all.size > MAX_KEPT) all.delete(all.keys().next().value!)
+  keepLast(all, key, own, MAX_KEPT)
   try {
     const verdict = (await own.verdict) as T
     const took = Date.now() - checkedAt.getTime()

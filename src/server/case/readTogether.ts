@@ -9,8 +9,11 @@ import type { FindingOutcome } from '@/claims/finding'
 import { intervalWords } from '@/words/en/claimLineWords'
 import { formatsFor } from '@/words/formats'
 import { listClaims } from '@/data/claimRepository'
+import type { Connection } from '@/data/client'
+import { findTrailHash } from '@/data/trailRepository'
 import { computing } from '../compute/computing'
 import { database } from '../keeping/database'
+import { keepLast } from '@/desk/keepLast'
 import { documentOf } from '../check/documentOf'
 
 /** A claim's own p-value and outcome, and what both come to where all of the case's claims are taken together. */
@@ -22,6 +25,12 @@ export type ClaimTogether = TestedClaim &
     intervals?: Readonly<{ own: string; simultaneous: string; level: number }>
   }>
 
+type Wants = 'p-values' | 'intervals'
+
+/** What was computed last, and where the trail of its case stood: whatever the figures follow from is on it. */
+const kept = new Map<string, Readonly<{ head: string; together: readonly ClaimTogether[] }>>()
+const MAX_KEPT = 500
+
 /**
  * The claims of a case that can be tested, in their order, with their p-values adjusted for being several.
  *
@@ -29,9 +38,24 @@ export type ClaimTogether = TestedClaim &
  */
 export async function readTogether(
   caseId: string,
-  wants: 'p-values' | 'intervals' = 'p-values',
+  wants: Wants = 'p-values',
 ): Promise<readonly ClaimTogether[]> {
   const db = await database()
+  const key = `${caseId} ${wants}`
+  const head = await findTrailHash(db, caseId)
+  const known = kept.get(key)
+  if (known && known.head === head) return known.together
+  const together = await computeTogether(db, caseId, wants)
+  // A change that was made meanwhile may be in these figures already.
+  if (head && head === (await findTrailHash(db, caseId))) keepLast(kept, key, { head, together }, MAX_KEPT)
+  return together
+}
+
+async function computeTogether(
+  db: Connection,
+  caseId: string,
+  wants: Wants,
+): Promise<readonly ClaimTogether[]> {
   const tested: Tested[] = []
   for (const { id, draft } of await listClaims(db, caseId)) {
     if (draft.isDiscarded) continue

@@ -6,6 +6,7 @@ import type { EstimateDocument } from '@/claims/estimate'
 import { takesLongToEstimate } from '@/claims/work'
 import { canonicalJson } from '@/desk/canonicalJson'
 import { sha256 } from '@/data/trailRepository'
+import { keepLast } from '@/desk/keepLast'
 import { inThread, type JobLimits } from './pool'
 
 /** About a tenth of a second: longer work would keep others waiting. */
@@ -34,8 +35,7 @@ export function computing(limits: JobLimits = {}): Computing {
       const known = kept.get(key)
       if (known) return known
       const answer = await inThread('check', document, limits)
-      if (kept.size >= MAX_KEPT) kept.delete(kept.keys().next().value!)
-      kept.set(key, answer)
+      keepLast(kept, key, answer, MAX_KEPT)
       return answer
     },
     estimate: (document) =>

@@ -4,6 +4,13 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { Keeper, type SaveState, type Send } from './Keeper'
 
+const leaving = new Set<Promise<void>>()
+
+/** Once everything is stored that was typed on pages of this window which were left: what is read before may be without it. */
+export async function untilLeft(): Promise<void> {
+  await Promise.all(leaving)
+}
+
 /**
  * Stores a value as it changes, also when the page is left in the middle of a word.
  *
@@ -31,7 +38,9 @@ export function useKeeper<T>(
       removeEventListener('pagehide', leave)
       removeEventListener('beforeunload', warn)
       // Pages that were read before the last change was stored would show what was there before.
-      void keeper.flush().then(() => isShownByServer && router.refresh())
+      const left = keeper.flush().finally(() => leaving.delete(left))
+      leaving.add(left)
+      void left.then(() => isShownByServer && router.refresh())
     }
   }, [keeper, router, isShownByServer])
 

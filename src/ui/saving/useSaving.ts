@@ -5,7 +5,7 @@ import { type Difference, differencesBetween, type VersionLine } from './version
 import { officerHere } from '../officer'
 import { useDraftStore } from './DraftStore'
 import type { Saved, SaveState } from './Keeper'
-import { useKeeper } from './useKeeper'
+import { untilLeft, useKeeper } from './useKeeper'
 
 export type Saving = Readonly<{
   state: SaveState
@@ -52,13 +52,14 @@ export function useSaving<T>(
   const { keeper, state } = useKeeper(draft, send, store.isShownByServer)
 
   useEffect(() => {
-    const takeNewest = () =>
-      store.read<Stored<T>>(address).then((stored) => {
-        if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
-        revision.current = stored.value.revision
-        keeper.adopt(stored.value.draft)
-        setDraft(stored.value.draft)
-      })
+    const takeNewest = async () => {
+      await untilLeft()
+      const stored = await store.read<Stored<T>>(address)
+      if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
+      revision.current = stored.value.revision
+      keeper.adopt(stored.value.draft)
+      setDraft(stored.value.draft)
+    }
     // The browser's way back may show a page as it was before the last change, and another window may have stored one since.
     void takeNewest()
     const onReturn = () => document.visibilityState === 'visible' && void takeNewest()
