@@ -68,11 +68,18 @@ test('a second window that has not seen the last change overwrites nothing', asy
   await changeElsewhere('mass of another window')
   await type(journey.driver, 'Quantity', 'mass of the second window')
   await see(journey.driver, 'Changed in another window', 'header')
-  await see(
-    journey.driver,
-    'Quantity mass of the second window mass of another window',
-    '[aria-label="Two versions"]',
-  )
+  const seeBoth = () =>
+    see(
+      journey.driver,
+      'Quantity mass of the second window mass of another window',
+      '[aria-label="Two versions"]',
+    )
+  await seeBoth()
+  // Whoever leaves without a choice is asked again.
+  await follow(journey.driver, 'Docket')
+  await see(journey.driver, 'Docket', 'main h1')
+  await journey.driver.navigate().back()
+  await seeBoth()
   await click(journey.driver, By.xpath('//button[.="Show the stored one"]'))
   await quantityIs('mass of another window')
   // Nothing is lost: what was typed here comes back, and is stored then.

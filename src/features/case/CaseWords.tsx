@@ -43,7 +43,7 @@ export function CaseWords({
     },
     [id],
   )
-  const { state: saving } = useKeeper(words, send)
+  const { state: saving } = useKeeper(words, send, { isShownByServer: true, isStored: true })
   const field = (name: keyof Words) => ({
     value: words[name],
     onChange: (value: string) => setWords((known) => ({ ...known, [name]: value })),

@@ -5,7 +5,7 @@ import type { SampleDraft } from '@/desk/sampleDraft'
 import { moveSetAside } from '@/intake/sheet/typedEdit'
 import { readTypedSheet, typedCells, type TypedSheet } from '@/intake/sheet/typedSheet'
 import { useTracked } from '../history/useTracked'
-import { type Saving, useSaving } from '../saving/useSaving'
+import { type Saving, useHere, useSaving } from '../saving/useSaving'
 import { sampleVersion } from './sampleVersion'
 import { officerHere } from '../officer'
 
@@ -79,16 +79,12 @@ export function useLabel(): (name: string) => string {
 }
 
 function useSampleState(sample: SampleState): Sample {
-  const { id, file, revision } = sample
-  const [draft, change] = useTracked(id, sample.draft)
+  const { id, file } = sample
+  const address = `/api/samples/${id}`
+  const here = useHere(address, sample)
+  const [draft, change] = useTracked(id, here.draft)
   const adopt = useCallback((stored: SampleDraft) => change('', () => stored), [change])
-  const saving = useSaving({
-    address: `/api/samples/${id}`,
-    words: sampleVersion,
-    draft,
-    revision,
-    setDraft: adopt,
-  })
+  const saving = useSaving({ address, here, words: sampleVersion, draft, setDraft: adopt })
   const setFields = useCallback(
     (fields: Partial<SampleDraft>) =>
       change(keyOf(fields), (known) => ({ ...known, ...fields, ...moved(known, fields) })),

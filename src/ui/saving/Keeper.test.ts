@@ -5,12 +5,12 @@ const saved: Outcome<Saved> = { ok: true, value: { savedAt: '2026-11-03T10:42:00
 const problem = (code: string): Outcome<Saved> => ({ ok: false, problem: { code, path: '', message: code } })
 
 /** A keeper whose requests are answered by hand. */
-function keeperOf() {
+function keeperOf(isStored = true) {
   const sent: string[] = []
   const states: SaveState['kind'][] = []
   const waiting: ((answer: Outcome<Saved> | undefined) => void)[] = []
   const keeper = new Keeper({
-    value: 'a',
+    ...{ value: 'a', isStored },
     send: (value: string) => {
       sent.push(value)
       return new Promise((resolve) => waiting.push(resolve))
@@ -26,6 +26,16 @@ function keeperOf() {
 
 beforeEach(() => jest.useFakeTimers())
 afterEach(() => jest.useRealTimers())
+
+test('stores what a page begins with where that is not stored yet', async () => {
+  const { keeper, sent, answer } = keeperOf(false)
+  expect(keeper.isUnsaved()).toBe(true)
+  keeper.change('a')
+  await jest.advanceTimersByTimeAsync(1000)
+  expect(sent).toEqual(['a'])
+  await answer(saved)
+  expect(keeper.isUnsaved()).toBe(false)
+})
 
 test('stores the last of several changes, once', async () => {
   const { keeper, sent, states, answer } = keeperOf()

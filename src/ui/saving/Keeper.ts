@@ -10,6 +10,9 @@ export type Saved = Readonly<{ savedAt: string }>
 /** Stores a value; undefined where the server does not answer. */
 export type Send<T> = (value: T) => Promise<Outcome<Saved> | undefined>
 
+/** What is stored where it is not known, or is something else. */
+const UNKNOWN = Symbol('unknown')
+
 const PAUSE_MS = 300
 const RETRY_MS = 2000
 const NO_ANSWER = 'The server does not answer. What you typed is kept here and tried again.'
@@ -17,16 +20,19 @@ const NO_ANSWER = 'The server does not answer. What you typed is kept here and t
 /** Keeps what is stored in step with what is on the page: one request at a time, the newest value last. */
 export class Keeper<T> {
   private value: T
-  private stored: T
+  private stored: T | typeof UNKNOWN
   private readonly send: Send<T>
   private readonly onState: (state: SaveState) => void
   private timer: ReturnType<typeof setTimeout> | undefined
   private request: Promise<void> | undefined
   private isHalted = false
 
-  constructor(input: Readonly<{ value: T; send: Send<T>; onState: (state: SaveState) => void }>) {
+  /** @param input.isStored - whether the value is stored already */
+  constructor(
+    input: Readonly<{ value: T; isStored: boolean; send: Send<T>; onState: (state: SaveState) => void }>,
+  ) {
     this.value = input.value
-    this.stored = input.value
+    this.stored = input.isStored ? input.value : UNKNOWN
     this.send = input.send
     this.onState = input.onState
   }

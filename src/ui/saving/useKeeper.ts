@@ -15,16 +15,17 @@ export async function untilLeft(): Promise<void> {
  * Stores a value as it changes, also when the page is left in the middle of a word.
  *
  * @param send - the first one given is kept
- * @param isShownByServer - whether other pages show it, as the server made them
+ * @param how.isShownByServer - whether other pages show it, as the server made them
+ * @param how.isStored - whether it is stored as it is at first
  */
 export function useKeeper<T>(
   value: T,
   send: Send<T>,
-  isShownByServer = true,
+  { isShownByServer, isStored }: Readonly<{ isShownByServer: boolean; isStored: boolean }>,
 ): Readonly<{ keeper: Keeper<T>; state: SaveState }> {
   const router = useRouter()
-  const [state, setState] = useState<SaveState>({ kind: 'saved' })
-  const [keeper] = useState(() => new Keeper({ value, send, onState: setState }))
+  const [state, setState] = useState<SaveState>({ kind: isStored ? 'saved' : 'saving' })
+  const [keeper] = useState(() => new Keeper({ value, isStored, send, onState: setState }))
 
   useEffect(() => keeper.change(value), [keeper, value])
   useEffect(() => {

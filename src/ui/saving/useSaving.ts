@@ -5,6 +5,7 @@ import { type Difference, differencesBetween, type VersionLine } from './version
 import { officerHere } from '../officer'
 import { useDraftStore } from './DraftStore'
 import type { Saved, SaveState } from './Keeper'
+import { Here, type Stored } from './here'
 import { untilLeft, useKeeper } from './useKeeper'
 
 export type Saving = Readonly<{
@@ -17,48 +18,68 @@ export type Saving = Readonly<{
   storeThis: () => void
 }>
 
-type Stored<T> = Readonly<{ draft: T; revision: number }>
+/**
+ * What a page begins with, and goes on from.
+ *
+ * @param given - what the server gave the page
+ */
+export function useHere<T>(address: string, given: Stored<T>): Here<T> {
+  // What this browser keeps is never read too early.
+  const { isShownByServer } = useDraftStore()
+  return useState(() => (isShownByServer ? Here.at(address, given) : new Here(given)))[0]
+}
 
 /**
  * Stores a draft as it changes, unless another window changed it meanwhile.
  *
  * @param input.address - where it is read and stored
+ * @param input.here - what the page began with
  * @param input.words - a draft in words, so that two versions of it can be shown side by side
  * @param input.setDraft - takes a draft in place of the one on the page, so that it can be undone
  */
 export function useSaving<T>(
-  input: Stored<T> &
-    Readonly<{
-      address: string
-      words: (draft: T) => readonly VersionLine[]
-      setDraft: (draft: T) => void
-    }>,
+  input: Readonly<{
+    draft: T
+    address: string
+    here: Here<T>
+    words: (draft: T) => readonly VersionLine[]
+    setDraft: (draft: T) => void
+  }>,
 ): Saving {
-  const { draft, setDraft, address, words } = input
-  const revision = useRef(input.revision)
+  const { draft, setDraft, address, words, here } = input
   const store = useDraftStore()
+  const before = useRef<Promise<void>>(undefined)
   const send = useCallback(
     async (changed: T) => {
-      const answer = await store.write<Saved & { revision: number }>(address, {
-        draft: changed,
-        revision: revision.current,
-        by: officerHere(),
-      })
-      if (answer?.ok) revision.current = answer.value.revision
+      // What was typed on pages that were left is stored first: this is typed upon it.
+      await before.current
+      const change = { draft: changed, revision: here.revision, by: officerHere() }
+      const answer = await store.write<Saved & { revision: number }>(address, change)
+      if (answer?.ok) here.store(changed, answer.value.revision)
       return answer
     },
-    [store, address],
+    [store, address, here],
   )
-  const { keeper, state } = useKeeper(draft, send, store.isShownByServer)
+  const { isShownByServer } = store
+  const { keeper, state } = useKeeper(draft, send, { isShownByServer, isStored: here.isStored })
+  useEffect(() => here.type(draft, !keeper.isUnsaved()), [here, draft, keeper])
 
+  const take = useCallback(
+    (stored: Stored<T>) => {
+      here.take(stored)
+      keeper.adopt(stored.draft)
+      setDraft(stored.draft)
+    },
+    [here, keeper, setDraft],
+  )
   useEffect(() => {
+    before.current = untilLeft()
     const takeNewest = async () => {
-      await untilLeft()
+      await before.current
+      // What this page began with may have been stored by the one that was left.
+      if (here.isStored && keeper.isUnsaved()) keeper.adopt(here.draft)
       const stored = await store.read<Stored<T>>(address)
-      if (!stored?.ok || keeper.isUnsaved() || stored.value.revision === revision.current) return
-      revision.current = stored.value.revision
-      keeper.adopt(stored.value.draft)
-      setDraft(stored.value.draft)
+      if (stored?.ok && !keeper.isUnsaved() && stored.value.revision !== here.revision) take(stored.value)
     }
     // The browser's way back may show a page as it was before the last change, and another window may have stored one since.
     void takeNewest()
@@ -69,7 +90,7 @@ export function useSaving<T>(
       window.removeEventListener('focus', onReturn)
       document.removeEventListener('visibilitychange', onReturn)
     }
-  }, [store, address, keeper, setDraft])
+  }, [store, address, here, keeper, take])
 
   const [other, setOther] = useState<Stored<T>>()
   const isElsewhere = state.kind === 'changed-elsewhere'
@@ -83,19 +104,15 @@ export function useSaving<T>(
     return {
       state,
       differences: versions ? differencesBetween(words(draft), words(versions.draft)) : [],
-      takeStored: () => {
-        if (!versions) return
-        revision.current = versions.revision
-        keeper.adopt(versions.draft)
-        setDraft(versions.draft)
-      },
+      takeStored: () => versions && take(versions),
       storeThis: () => {
         if (!versions) return
-        revision.current = versions.revision
+        here.take(versions)
+        here.type(draft, false)
         setDraft(versions.draft)
         setDraft(draft)
         void keeper.resume()
       },
     }
-  }, [state, isElsewhere, other, draft, words, keeper, setDraft])
+  }, [state, isElsewhere, other, draft, words, keeper, setDraft, here, take])
 }

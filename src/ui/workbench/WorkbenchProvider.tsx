@@ -27,7 +27,7 @@ import type { Taken } from '@/intake/takenFrom'
 import { useTracked } from '../history/useTracked'
 import { type Sample, useSample, useSecondSample } from '../sample/SampleProvider'
 import { useTaken } from '../sample/useTaken'
-import { type Saving, useSaving } from '../saving/useSaving'
+import { type Saving, useHere, useSaving } from '../saving/useSaving'
 import { claimVersion } from './claimVersion'
 import { type Answered, useAnswer } from './useAnswer'
 import { useEstimate } from './useEstimate'
@@ -97,10 +97,11 @@ export function WorkbenchProvider({
   children,
 }: Readonly<{ claimId: string; draft: ClaimDraft; revision: number; children: ReactNode }>) {
   const router = useRouter()
-  const [draft, change] = useTracked(claimId, stored)
-  const setDraft = useCallback((other: ClaimDraft) => change('', () => other), [change])
   const address = `/api/claims/${claimId}`
-  const saving = useSaving({ address, words: claimVersion, draft, revision, setDraft })
+  const here = useHere(address, { draft: stored, revision })
+  const [draft, change] = useTracked(claimId, here.draft)
+  const setDraft = useCallback((other: ClaimDraft) => change('', () => other), [change])
+  const saving = useSaving({ address, here, words: claimVersion, draft, setDraft })
   const setField = useCallback<Workbench['setField']>(
     (field, value) => change(field, (known) => ({ ...known, [field]: value })),
     [change],
