@@ -1,26 +1,36 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react'
 import type { FindingOutcome } from '@/claims/finding'
-import { claimTitle } from '@/words/en/claimTitle'
-import type { ClaimWords } from '@/desk/claimDraft'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { BalanceMark, MARK_COLOUR } from './BalanceMark'
 
+const Line = chakra('div', {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    gap: '12px',
+    paddingBlock: '2px',
+    '& > div': { minWidth: 0, flex: 1 },
+    '& > span': { fontWeight: 600, whiteSpace: 'nowrap' },
+    ...Object.fromEntries(
+      Object.entries(MARK_COLOUR).map(([mark, color]) => [`&[data-outcome=${mark}] > span`, { color }]),
+    ),
+  },
+})
+
 /** A claim in a line, with the mark of its finding and the word for it. */
 export function ClaimMark({
-  claim,
-}: Readonly<{ claim: ClaimWords & Readonly<{ outcome: FindingOutcome | null; isComputing: boolean }> }>) {
-  const mark = claim.outcome ?? 'open'
+  title,
+  outcome,
+  isComputing,
+}: Readonly<{ title: string; outcome: FindingOutcome | null; isComputing: boolean }>) {
+  const mark = outcome ?? 'open'
   return (
-    <Flex align="center" gap="12px" paddingBlock="2px">
+    <Line data-outcome={mark}>
       <BalanceMark mark={mark} height={18} />
-      <Box minWidth="0" flex="1">
-        {claimTitle(claim)}
-      </Box>
-      <chakra.span color={MARK_COLOUR[mark]} fontWeight="600" whiteSpace="nowrap">
-        {claim.isComputing ? 'Being computed' : OUTCOME_WORDS[mark]}
-      </chakra.span>
-    </Flex>
+      <div>{title}</div>
+      <span>{isComputing ? 'Being computed' : OUTCOME_WORDS[mark]}</span>
+    </Line>
   )
 }

@@ -112,7 +112,7 @@ function ClaimRow({
           paddingBlock="10px"
           fontSize="16px"
         >
-          <ClaimMark claim={claim} />
+          <ClaimMark title={claimTitle(claim)} outcome={claim.outcome} isComputing={claim.isComputing} />
         </TextLink>
       </Flex>
     </Box>

@@ -1,7 +1,8 @@
-import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import type { CaseState } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'
+import { claimTitle } from '@/words/en/claimTitle'
 import { formatCount } from '@/words/figures'
 import { ClaimMark } from '@/ui/ClaimMark'
 import { PageTitle } from '@/ui/PageTitle'
@@ -109,47 +110,55 @@ function NothingFound() {
   )
 }
 
+/** The list has the styles of all that is in it: each part that had its own would be sent and styled for itself. */
+const CASES = {
+  borderBottom: '1px solid',
+  borderColor: 'rule',
+  '& > li': {
+    display: 'grid',
+    gridTemplateColumns: { base: '1fr', md: '150px 1fr 1.6fr' },
+    gap: '4px 24px',
+    alignItems: 'start',
+    paddingBlock: '14px',
+    borderTop: '1px solid',
+    borderColor: 'rule',
+  },
+  '& .quiet': { color: 'quiet' },
+  '& .reference': { fontFamily: 'mono', lineHeight: '26px' },
+  '& .dates': { fontSize: '13px', whiteSpace: 'nowrap' },
+  '& .more': { paddingBlock: '2px' },
+} as const
+
 function CaseList({ cases }: Readonly<{ cases: readonly DocketEntry[] }>) {
   return (
-    <Box as="ul" borderBottom="1px solid" borderColor="rule" aria-label="Cases">
+    <Box as="ul" css={CASES} aria-label="Cases">
       {cases.map((entry) => (
-        <Grid
-          as="li"
-          key={entry.id}
-          templateColumns={{ base: '1fr', md: '150px 1fr 1.6fr' }}
-          gap="4px 24px"
-          alignItems="start"
-          paddingBlock="14px"
-          borderTop="1px solid"
-          borderColor="rule"
-        >
-          <Box color="quiet">
-            <Box fontFamily="mono" lineHeight="26px">
-              {entry.reference || 'No reference'}
-            </Box>
-            <Box fontSize="13px" whiteSpace="nowrap">
-              {datesOf(entry)}
-            </Box>
-          </Box>
+        <li key={entry.id}>
+          <div className="quiet">
+            <div className="reference">{entry.reference || 'No reference'}</div>
+            <div className="dates">{datesOf(entry)}</div>
+          </div>
           <div>
             <TextLink href={`/cases/${entry.id}`} fontFamily="heading" fontSize="18px">
               {entry.subject || 'Case without a subject'}
             </TextLink>
-            <Box color="quiet">{entry.party}</Box>
+            <div className="quiet">{entry.party}</div>
           </div>
           <ul>
             {entry.claims.slice(0, CLAIMS_SHOWN).map((claim) => (
               <li key={claim.id}>
-                <ClaimMark claim={claim} />
+                <ClaimMark
+                  title={claimTitle(claim)}
+                  outcome={claim.outcome}
+                  isComputing={claim.isComputing}
+                />
               </li>
             ))}
             {entry.claims.length > CLAIMS_SHOWN && (
-              <Box as="li" color="quiet" paddingBlock="2px">
-                {moreWords(entry.claims.slice(CLAIMS_SHOWN))}
-              </Box>
+              <li className="quiet more">{moreWords(entry.claims.slice(CLAIMS_SHOWN))}</li>
             )}
           </ul>
-        </Grid>
+        </li>
       ))}
     </Box>
   )
