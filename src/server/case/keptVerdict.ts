@@ -2,7 +2,7 @@ import 'server-only'
 import { keepLast } from '@/desk/keepLast'
 
 /** Work that takes this long is not done at every look. */
-const LONG_MS = 150
+const LONG_MS = 20
 /** Nor more often than so many times as long as it takes: looking over and over costs the server a fiftieth of its time. */
 const TIMES_AS_LONG = 50
 const MAX_KEPT = 200
