@@ -82,17 +82,17 @@ export async function migrated(
     ensureRoom: () => {},
   },
 ): Promise<Database> {
-  const tables = connectionOf(client, ensureRoom)
+  const tables = connectionOf(client, client, ensureRoom)
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
     inTransaction: <T>(work: (connection: Connection) => Promise<T>) =>
       client.transaction((transaction) => {
         ensureRoom(0)
-        return work(connectionOf(transaction, ensureRoom))
+        return work(connectionOf(client, transaction, ensureRoom))
       }),
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => read(connectionOf(transaction, ensureRoom))),
+      client.transaction((transaction) => read(connectionOf(client, transaction, ensureRoom))),
     close: async () => {
       await client.close()
       release()
@@ -100,19 +100,29 @@ export async function migrated(
   })
 }
 
-/** Drizzle's own transactions can't copy. */
-function connectionOf(client: Pick<PGlite, 'query'>, ensureRoom: EnsureRoom) {
-  // Drizzle asks nothing of a client but its queries.
-  const tables = drizzle(client as PGlite, { schema })
+/**
+ * Drizzle's own transactions can't copy.
+ *
+ * @param asked - the client itself, or a transaction of it
+ */
+function connectionOf(client: PGlite, asked: Pick<PGlite, 'query'>, ensureRoom: EnsureRoom) {
+  // PGlite copies its three hundred parsers for each query that brings some, which is a fifth of the query: Drizzle's, which
+  // are always the same, become its own.
+  const query: PGlite['query'] = (text, values, { parsers, ...options } = {}) => {
+    Object.assign(client.parsers, parsers)
+    return asked.query(text, values, options)
+  }
+  // Drizzle asks nothing else of a client; a transaction only where it brings the tables up to date.
+  const tables = drizzle({ query, transaction: (work) => client.transaction(work) } as PGlite, { schema })
   return Object.assign(tables, {
     copyIn: async (target: string, parts: readonly Uint8Array[]) => {
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))
       const blob = new Blob([...parts] as BlobPart[])
-      await client.query(`COPY ${target} FROM '/dev/blob' (FORMAT binary)`, [], { blob })
+      await asked.query(`COPY ${target} FROM '/dev/blob' (FORMAT binary)`, [], { blob })
     },
     copyOut: async (source: string) => {
-      const { blob } = await client.query(`COPY ${source} TO '/dev/blob' (FORMAT binary)`)
+      const { blob } = await asked.query(`COPY ${source} TO '/dev/blob' (FORMAT binary)`)
       return new Uint8Array(await blob!.arrayBuffer())
     },
   })
