@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
+import { crc32 } from 'node:zlib'
 import { strToU8, zipSync } from 'fflate'
+import { fromBufferPromise } from 'yauzl'
 import { Wrong } from './entries'
 import { MAX_UNPACKED, opened, type ZipEntry, zipped } from './zip'
 
@@ -45,6 +47,13 @@ test('what is packed in pieces comes back whole', async () => {
   expect(sha256).toBe(createHash('sha256').update('one two').digest('hex'))
   expect((await unpack('empty.txt')).bytes).toHaveLength(0)
   await expect(unpack('other.txt')).rejects.toThrow('other.txt is missing.')
+})
+
+test('an entry states the check sum of all its pieces, for other programs that unpack it', async () => {
+  const zip = await fromBufferPromise(Buffer.from(await packed(entry('a', 'one ', 'two'))))
+  const stated = []
+  for await (const one of zip.eachEntry()) stated.push(one.crc32)
+  expect(stated).toEqual([crc32('one two')])
 })
 
 test('what goes wrong while a piece is made is told to whoever packs', async () => {

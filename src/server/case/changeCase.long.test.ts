@@ -186,6 +186,19 @@ test('claims that can be tested are taken together, those that can’t are left 
   expect(await readTogether(caseId)).toEqual([])
 })
 
+test('what was computed while the case changed is not kept as what it comes to', async () => {
+  const { caseId } = await testedCase()
+  const { trailHash } = (await db.query.cases.findFirst({ where: eq(cases.id, caseId) }))!
+  const standsAt = (hash: string) => db.update(cases).set({ trailHash: hash }).where(eq(cases.id, caseId))
+  const reading = readTogether(caseId)
+  // It has asked where the trail stands, and nothing else yet.
+  await Promise.resolve()
+  await standsAt('f'.repeat(64))
+  const [before] = await reading
+  await standsAt(trailHash)
+  expect((await readTogether(caseId))[0]).not.toBe(before)
+})
+
 test('entries from before there was a chain are put into it, as they are', async () => {
   const { caseId } = await openCase(doer)
   await db.execute(sql`delete from trail_entries where case_id = ${caseId}`)
