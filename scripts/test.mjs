@@ -15,17 +15,25 @@ const REPORTS = mkdtempSync(path.join(tmpdir(), 'true-weight-test-'))
 let passed = 0
 let failed = 0
 
-/** A step that passes or fails as a whole. */
-async function step(name, run) {
+/** Does something, and says before and after what it is and how long it took. */
+async function timed(name, run) {
   console.log(`\n== ${name}`)
-  try {
-    await run()
-    passed += 1
-  } catch (error) {
-    failed += 1
-    console.error(`${name} failed: ${error.message}`)
-  }
+  const start = performance.now()
+  await run()
+  console.log(`\n== ${name}: ${Math.round((performance.now() - start) / 1000)} s`)
 }
+
+/** A step that passes or fails as a whole. */
+const step = (name, run) =>
+  timed(name, async () => {
+    try {
+      await run()
+      passed += 1
+    } catch (error) {
+      failed += 1
+      console.error(`${name} failed: ${error.message}`)
+    }
+  })
 
 /** @returns the status that a script of the project ends with */
 async function npm(args, options) {
@@ -57,8 +65,9 @@ const testsOfDatabase = () =>
     .filter((file) => readFileSync(path.join(ROOT, file), 'utf8').includes('openTestDatabase'))
 
 /** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
-async function suite(name, run, paths = [], env = {}) {
-  console.log(`\n== ${name}`)
+const suite = (name, ...asked) => timed(name, () => counted(name, ...asked))
+
+async function counted(name, run, paths = [], env = {}) {
   const report = path.join(REPORTS, `${name.replaceAll(' ', '-')}.json`)
   const status = await npm([run, '--', '--ci', '--json', `--outputFile=${report}`, ...paths], {
     stdio: ['ignore', 'ignore', 2],
