@@ -22,14 +22,18 @@ export const MARK_COLOUR: Readonly<Record<Mark, string>> = {
   open: 'finding.open',
 }
 
+/** The colour of each mark, for what is so marked or a part of it. */
+export const colouredBy = (part = '') =>
+  Object.fromEntries(
+    Object.entries(MARK_COLOUR).map(([mark, color]) => [`&[data-mark=${mark}]${part}`, { color }]),
+  )
+
 /** One part has the styles of all that are in it: of a docket with a hundred marks each part more is felt. */
 const Drawing = chakra('svg', {
   base: {
     flexShrink: 0,
     overflow: 'visible',
-    ...Object.fromEntries(
-      Object.entries(MARK_COLOUR).map(([mark, color]) => [`&[data-mark=${mark}]`, { color }]),
-    ),
+    ...colouredBy(),
     '& g': { transformBox: 'view-box', transition: 'transform 200ms ease-out' },
     '& [data-part=beam]': { transformOrigin: '36px 12px' },
     '& [data-part=claim]': { transformOrigin: '8px 12px' },

@@ -3,7 +3,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { FindingOutcome } from '@/claims/finding'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { BalanceMark, MARK_COLOUR } from './BalanceMark'
+import { BalanceMark, colouredBy } from './BalanceMark'
 
 const Line = chakra('div', {
   base: {
@@ -13,9 +13,7 @@ const Line = chakra('div', {
     paddingBlock: '2px',
     '& > div': { minWidth: 0, flex: 1 },
     '& > span': { fontWeight: 600, whiteSpace: 'nowrap' },
-    ...Object.fromEntries(
-      Object.entries(MARK_COLOUR).map(([mark, color]) => [`&[data-outcome=${mark}] > span`, { color }]),
-    ),
+    ...colouredBy(' > span'),
   },
 })
 
@@ -27,7 +25,7 @@ export function ClaimMark({
 }: Readonly<{ title: string; outcome: FindingOutcome | null; isComputing: boolean }>) {
   const mark = outcome ?? 'open'
   return (
-    <Line data-outcome={mark}>
+    <Line data-mark={mark}>
       <BalanceMark mark={mark} height={18} />
       <div>{title}</div>
       <span>{isComputing ? 'Being computed' : OUTCOME_WORDS[mark]}</span>

@@ -1,5 +1,6 @@
 import { By, Key } from 'selenium-webdriver'
 import type { Driver } from 'selenium-webdriver/chrome'
+import { violationsAt } from './access'
 import {
   attribute,
   choose,
@@ -13,7 +14,6 @@ import {
   see,
   type,
   untilSaved,
-  violationsAt,
 } from './browser'
 import { startJourney, step } from './journey'
 

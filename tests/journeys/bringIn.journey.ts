@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By, Key } from 'selenium-webdriver'
 import writeXlsxFile from 'write-excel-file/node'
+import { violations } from './access'
 import {
   attribute,
   choose,
@@ -15,7 +16,6 @@ import {
   see,
   textOf,
   type,
-  violations,
   chosen,
   press as pressButton,
 } from './browser'

@@ -1,5 +1,4 @@
 import chromium from '../../scripts/chromium.json'
-import axe, { type AxeResults } from 'axe-core'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -7,7 +6,7 @@ import { Builder, By, error, Key, logging, type WebDriver, type WebElement } fro
 import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
 /** Far longer than anything takes, on a machine that is busy with something else too. */
-const PATIENCE_MS = 40_000
+export const PATIENCE_MS = 40_000
 
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
 export async function openBrowser(): Promise<Driver> {
@@ -197,43 +196,10 @@ export async function untilSaved(driver: WebDriver): Promise<void> {
   )
 }
 
-/** What keeps a page from being usable by everyone, as axe-core sees it: nothing, one hopes. */
-export async function violations(driver: WebDriver): Promise<readonly string[]> {
-  // A page that was come to by a link is given its title a moment after its content.
-  await driver.wait(async () => (await driver.getTitle()) !== '', PATIENCE_MS, 'The page has no title')
-  const isThere = await driver.executeScript<boolean>('return "axe" in window')
-  if (!isThere) await driver.executeScript(axe.source)
-  const found = await driver.executeScript<AxeResults['violations']>(
-    'return axe.run({ runOnly: arguments[0], resultTypes: ["violations"] }).then(({ violations }) => violations)',
-    RULES,
-  )
-  return found.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`))
-}
-
-/** The rules of WCAG 2.2 A and AA, the size of targets among them, and what is good practice. */
-const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
-
 /** How a page is looked at: the colours that its reader prefers, and how wide it is. */
 export type Look = Readonly<{ colours: 'light' | 'dark'; width: number }>
 
-/** The same in several looks, and whether the page scrolls sideways in any. */
-export async function violationsAt(driver: Driver, looks: readonly Look[]): Promise<readonly string[]> {
-  const found: string[] = []
-  for (const { colours, width } of looks) {
-    const size = { width, height: 800, deviceScaleFactor: 1, mobile: false }
-    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', size)
-    await prefer(driver, colours)
-    const at = `${colours}, ${width}`
-    found.push(...(await violations(driver)).map((seen) => `${at}: ${seen}`))
-    const isWide = 'return document.documentElement.scrollWidth > document.documentElement.clientWidth'
-    if (await driver.executeScript<boolean>(isWide)) found.push(`${at}: the page scrolls sideways`)
-  }
-  await driver.sendDevToolsCommand('Emulation.clearDeviceMetricsOverride', {})
-  await prefer(driver, 'light')
-  return found
-}
-
-function prefer(driver: Driver, value: Look['colours']): Promise<void> {
+export function prefer(driver: Driver, value: Look['colours']): Promise<void> {
   const features = [{ name: 'prefers-color-scheme', value }]
   return driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features })
 }

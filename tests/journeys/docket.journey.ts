@@ -1,4 +1,5 @@
-import { attribute, choose, chosen, follow, see, textOf, type, violations } from './browser'
+import { violations } from './access'
+import { attribute, choose, chosen, follow, see, textOf, type } from './browser'
 import { startJourney } from './journey'
 
 const PATIENCE_MS = 40_000

@@ -1,4 +1,5 @@
 import { Key } from 'selenium-webdriver'
+import { violations } from './access'
 import {
   choose,
   follow,
@@ -10,7 +11,6 @@ import {
   textOf,
   type,
   untilSaved,
-  violations,
 } from './browser'
 import { atClaim, startJourney, step } from './journey'
 

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
-import { follow, type Look, paste, press, see, type, untilSaved, violationsAt } from './browser'
+import { violationsAt } from './access'
+import { follow, type Look, paste, press, see, type, untilSaved } from './browser'
 import { startJourney } from './journey'
 
 const WIDE: Look = { colours: 'light', width: 1280 }
@@ -18,6 +19,16 @@ test('everyone can use every view, in both colours, on wide pages and narrow one
   const { driver } = journey
   const looked = async (looks: readonly Look[] = [WIDE, NARROW]) =>
     expect(await violationsAt(driver, looks)).toEqual([])
+  // What is looked for is found, where there is some.
+  await driver.executeScript(
+    'document.documentElement.removeAttribute("lang"); document.querySelector("main h1").style.color = "#eee"',
+  )
+  expect((await violationsAt(driver, [WIDE])).map((found) => found.split(' <')[0])).toEqual([
+    'light, 1280: color-contrast:',
+    'light, 1280: html-has-lang:',
+  ])
+  await driver.navigate().refresh()
+  await see(driver, 'Docket', 'main h1')
   await looked()
   await follow(driver, 'Brackwater pellet sacks')
   await see(driver, 'Claims made by')

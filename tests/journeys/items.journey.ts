@@ -1,17 +1,6 @@
 import { By } from 'selenium-webdriver'
-import {
-  attribute,
-  choose,
-  control,
-  follow,
-  plain,
-  press,
-  see,
-  textOf,
-  type,
-  untilSaved,
-  violations,
-} from './browser'
+import { violations } from './access'
+import { attribute, choose, control, follow, plain, press, see, textOf, type, untilSaved } from './browser'
 import { atClaim, startJourney, step } from './journey'
 
 // Items by their readings, clusters, finite lots, columns made of columns, limits, instruments and a claim without a value,

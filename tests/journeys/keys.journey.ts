@@ -3,7 +3,8 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
-import { control, follow, press, see, type, untilSaved, violationsAt } from './browser'
+import { violationsAt } from './access'
+import { control, follow, press, see, type, untilSaved } from './browser'
 import { lockPlan, startJourney } from './journey'
 
 const TRUE_WEIGHT = path.resolve(__dirname, '../../bin/true-weight')

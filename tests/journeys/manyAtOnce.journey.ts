@@ -1,20 +1,8 @@
 import { writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { By } from 'selenium-webdriver'
-import {
-  choose,
-  click,
-  follow,
-  type Look,
-  plain,
-  press,
-  see,
-  textOf,
-  type,
-  untilSaved,
-  violations,
-  violationsAt,
-} from './browser'
+import { violations, violationsAt } from './access'
+import { choose, click, follow, type Look, plain, press, see, textOf, type, untilSaved } from './browser'
 import { atClaim, startJourney, step } from './journey'
 
 // Net content by a control plan, one claim against many groups and lots, a specification as a table, and findings as data, on

@@ -4,7 +4,8 @@ import path from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { PNG } from 'pngjs'
 import { By } from 'selenium-webdriver'
-import { attribute, click, follow, type Look, press, see, type, untilSaved, violationsAt } from './browser'
+import { violationsAt } from './access'
+import { attribute, click, follow, type Look, press, see, type, untilSaved } from './browser'
 import { openCase, startJourney } from './journey'
 
 const LOOKS: readonly Look[] = [

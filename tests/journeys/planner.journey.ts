@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { By, Key, Origin } from 'selenium-webdriver'
+import { violationsAt } from './access'
 import {
   attribute,
   choose,
@@ -13,7 +14,6 @@ import {
   textOf,
   type,
   untilSaved,
-  violationsAt,
 } from './browser'
 import { startJourney, step } from './journey'
 

@@ -1,5 +1,6 @@
 import { By, Key, Origin } from 'selenium-webdriver'
-import { attribute, choose, follow, type Look, press, see, type, violationsAt } from './browser'
+import { violationsAt } from './access'
+import { attribute, choose, follow, type Look, press, see, type } from './browser'
 import { startJourney, step } from './journey'
 
 // Tails, limits and critical values, reckoned both ways: the figures are the core's, which the reference values hold.

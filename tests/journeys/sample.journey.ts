@@ -1,4 +1,5 @@
 import { By, Key } from 'selenium-webdriver'
+import { violations } from './access'
 import {
   attribute,
   choose,
@@ -12,7 +13,6 @@ import {
   textOf,
   type,
   untilSaved,
-  violations,
   press as pressButton,
 } from './browser'
 import { atClaim, startJourney, step } from './journey'

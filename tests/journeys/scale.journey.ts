@@ -1,7 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import path from 'node:path'
 import { Key } from 'selenium-webdriver'
-import { choose, follow, type Look, press, see, textOf, untilSaved, violationsAt } from './browser'
+import { violationsAt } from './access'
+import { choose, follow, type Look, press, see, textOf, untilSaved } from './browser'
 import { lockPlan, startJourney, step } from './journey'
 import { kill, launch, STARTING_MS, until } from './server'
 
