@@ -1,4 +1,5 @@
 import { openTestDatabase } from '@tests/database'
+import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
@@ -202,4 +203,13 @@ test('claims are put in another order', async () => {
   const order = [ids[2]!, ids[0]!, ids[1]!]
   await orderClaims(db, order)
   expect((await findCase(db, caseId))?.claims.map(({ id }) => id)).toEqual(order)
+})
+
+test('times and days come as they are written, to the last digit, and not as dates of a computer', async () => {
+  const found = await db.execute(
+    sql`select timestamptz '2026-01-14 10:42:00.123456+00' as at, date '2026-01-14' as day`,
+  )
+  const [{ at, day }] = (found as unknown as { rows: [{ at: unknown; day: unknown }] }).rows
+  expect(at).toMatch(/\.123456/)
+  expect(day).toBe('2026-01-14')
 })
