@@ -57,8 +57,13 @@ const config: NextConfig = {
   // A keystroke then renders again only what it changes.
   reactCompiler: true,
   devIndicators: false,
-  // A server begins sooner, and keeps in memory what is asked for.
-  experimental: { preloadEntriesOnStart: false, optimizePackageImports: ['@chakra-ui/react'] },
+  experimental: {
+    // A server begins sooner, and keeps in memory what is asked for.
+    preloadEntriesOnStart: false,
+    // A first build, which is the one that somebody waits for, is a tenth sooner without.
+    turbopackFileSystemCacheForBuild: false,
+    optimizePackageImports: ['@chakra-ui/react'],
+  },
 }
 
 export default config

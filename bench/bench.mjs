@@ -1,4 +1,4 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|memory|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
 // `--record` keeps the ratios of the run, `--check` ends with 1 where one is worse by more than a quarter than what is kept.
 import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { measureCore } from './core.mjs'
@@ -10,6 +10,7 @@ import { measureGrowth } from './growth.mjs'
 import { measureKeystroke } from './keystroke.mjs'
 import { settleRatios } from './ratios.mjs'
 import { measureLoad } from './load.mjs'
+import { measureMemory } from './memory.mjs'
 import { measureReading } from './reading.mjs'
 import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
@@ -26,6 +27,7 @@ const BENCHES = {
   stored: measureStored,
   desk: measureDesk,
   load: measureLoad,
+  memory: measureMemory,
   drop: measureDrop,
   start: measureStart,
   keystroke: measureKeystroke,

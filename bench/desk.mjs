@@ -20,6 +20,23 @@ const PAINTED = `new PerformanceObserver((list) => arguments[0](list.getEntries(
   .observe({ type: 'largest-contentful-paint', buffered: true })`
 
 export async function measureDesk() {
+  const counts = { caseCount: CASES, claimCount: CLAIMS, readingCount: READINGS }
+  await withDesk(counts, async (address, { many, long }) => {
+    await measureDocket(address)
+    await measureReport(address, many, `${CLAIMS} claims`)
+    await measureReport(address, long, `two claims over ${READINGS} readings`)
+  })
+  const { exported, megabytes, broughtIn, memory } = await timesOfCaseFile(LOG_ROWS)
+  console.log(
+    `A case with ${LOG_ROWS_WRITTEN} rows by 8 columns, exported: ${exported.toFixed(0)} ms, ${megabytes.toFixed(1)} MiB of ZIP (goal 15000)`,
+  )
+  console.log(
+    `The same brought in elsewhere: ${broughtIn.toFixed(0)} ms (goal 15000), at most ${memory} MiB of memory`,
+  )
+}
+
+/** Has `work` done with the address of a server of a full desk, and with the cases that `fillDesk` names. */
+export async function withDesk(counts, work) {
   await build()
   const outfile = path.join(ROOT, 'dist/bench-desk.mjs')
   await bundle('bench/deskServer.ts', outfile, {
@@ -28,14 +45,8 @@ export async function measureDesk() {
   })
   const folder = newFolder()
   const { fillDesk } = await import(pathToFileURL(outfile).href)
-  const counts = { caseCount: CASES, claimCount: CLAIMS, readingCount: READINGS }
-  const { many, long } = await fillDesk(folder, counts)
-  await withServer(folder, async (address) => {
-    await measureDocket(address)
-    await measureReport(address, many, `${CLAIMS} claims`)
-    await measureReport(address, long, `two claims over ${READINGS} readings`)
-  })
-  await measureCaseFile()
+  const named = await fillDesk(folder, counts)
+  return withServer(folder, (address) => work(address, named))
 }
 
 async function measureDocket(address) {
@@ -63,71 +74,74 @@ async function measureDocket(address) {
 async function measureReport(address, caseId, what) {
   const taken = []
   for (const format of ['pdf', 'pdf', 'docx', 'html']) {
-    const started = performance.now()
-    const answer = await fetch(`${address}api/cases/${caseId}/report?format=${format}`)
-    const { byteLength } = await answer.arrayBuffer()
-    taken.push(
-      `${format} ${(performance.now() - started).toFixed(0)} ms (${(byteLength / 1024).toFixed(0)} KiB)`,
-    )
+    const { ms, bytes } = await timedFetch(`${address}api/cases/${caseId}/report?format=${format}`)
+    taken.push(`${format} ${ms.toFixed(0)} ms (${(bytes.length / 1024).toFixed(0)} KiB)`)
   }
   console.log(
     `The report of ${what}, made for the first time and then again: ${taken.join(', ')} (goal 3000)`,
   )
 }
 
-async function measureCaseFile() {
+/** What an address answers, and how long it took. */
+export async function timedFetch(url) {
+  const started = performance.now()
+  const answer = await fetch(url)
+  const bytes = Buffer.from(await answer.arrayBuffer())
+  if (!answer.ok) throw new Error(`${url} answered ${answer.status}: ${bytes.subarray(0, 200)}`)
+  return { ms: performance.now() - started, bytes }
+}
+
+/** A case with a sample of so many rows, exported by one server and brought in by another: times in milliseconds. */
+export async function timesOfCaseFile(size) {
+  await build()
   const [first, second] = [newFolder(), newFolder()]
-  const log = await writeLog(path.join(first, 'log.csv'), LOG_ROWS)
-  const file = await withServer(path.join(first, 'data'), async (address) => {
+  const log = await writeLog(path.join(first, 'log.csv'), size)
+  const { ms: exported, bytes } = await withServer(path.join(first, 'data'), async (address) => {
     const caseId = await newCase(address)
-    const question = encodeURIComponent(JSON.stringify({ fileName: 'log.csv', by: '' }))
-    const brought = await fetch(`${address}api/cases/${caseId}/samples?question=${question}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream' },
-      body: createReadStream(log),
-      duplex: 'half',
-    })
-    const outcome = JSON.parse((await brought.text()).trim().split('\n').at(-1))
-    if (!outcome.ok) throw new Error(outcome.problem.message)
-    const started = performance.now()
-    const bytes = Buffer.from(await (await fetch(`${address}api/cases/${caseId}/file`)).arrayBuffer())
-    const ms = performance.now() - started
-    console.log(
-      `A case with ${LOG_ROWS_WRITTEN} rows by 8 columns, exported: ${ms.toFixed(0)} ms, ${(bytes.length / 2 ** 20).toFixed(1)} MiB of ZIP (goal 15000)`,
-    )
-    return bytes
+    await bringIn(address, caseId, log)
+    return timedFetch(`${address}api/cases/${caseId}/file`)
   })
-  await withServer(second, async (address, server) => {
+  return withServer(second, async (address, server) => {
     const started = performance.now()
     const answer = await fetch(`${address}api/cases`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/zip' },
-      body: file,
+      body: bytes,
     })
     const outcome = await answer.json()
     if (!outcome.ok) throw new Error(outcome.problem.message)
-    console.log(
-      `The same brought in elsewhere: ${(performance.now() - started).toFixed(0)} ms (goal 15000), at most ${peakOf(server.pid)} MiB of memory`,
-    )
+    const broughtIn = performance.now() - started
+    return { exported, megabytes: bytes.length / 2 ** 20, broughtIn, memory: peakOf(server.pid) }
   })
 }
 
+/** Brings a file in as a sample of a case. */
+export async function bringIn(address, caseId, file) {
+  const question = encodeURIComponent(JSON.stringify({ fileName: path.basename(file), by: '' }))
+  const answer = await fetch(`${address}api/cases/${caseId}/samples?question=${question}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: createReadStream(file),
+    duplex: 'half',
+  })
+  const outcome = JSON.parse((await answer.text()).trim().split('\n').at(-1))
+  if (!outcome.ok) throw new Error(outcome.problem.message)
+}
+
 /** Opened as the page does: with a case file that has no claims yet. */
-async function newCase(address) {
-  let caseId
-  await withBrowser(async (driver) => {
+export function newCase(address) {
+  return withBrowser(async (driver) => {
     await driver.get(address)
     await driver.wait(until.elementLocated(By.linkText('Open a case')), 9000).click()
     await driver
       .wait(until.elementLocated(By.css('[aria-label=Subject]')), 9000)
       .sendKeys('Deliveries', Key.ENTER)
     await driver.wait(until.elementLocated(By.css('ol[aria-label=Claims]')), 9000)
-    caseId = (await driver.getCurrentUrl()).split('/cases/')[1]
+    return (await driver.getCurrentUrl()).split('/cases/')[1]
   })
-  return caseId
 }
 
-async function withServer(data, work) {
+export async function withServer(data, work) {
   const server = spawn(process.execPath, ['scripts/serve.mjs', '--data', data], { cwd: ROOT })
   try {
     return await work(await addressOf(server), server)

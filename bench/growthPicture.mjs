@@ -6,16 +6,17 @@ const MARGIN = { left: 70, right: 190, top: 32, bottom: 50 }
 const INK = '#1E2A2F'
 const RULE = '#DDD6C7'
 /** What no program goes below is dashed. */
-const COLOURS = ['#1F5A57', '#8C5F10', '#5B5A8A', '#A63A1E', '#5B676B', '#1F6B45']
+const COLOURS = ['#1F5A57', '#8C5F10', '#5B5A8A', '#A63A1E', '#5B676B', '#1F6B45', '#7A3B69', '#2F4B7C']
 
 /**
- * @param series - each with a name, whether it `isLimit`, and points of rows and milliseconds
+ * @param series - each with a name, whether it `isLimit`, and points of how many there are and milliseconds
+ * @param of - what there are so many of
  * @returns an SVG
  */
-export function growthPicture(series) {
+export function growthPicture(series, of) {
   const points = series.flatMap((one) => one.points)
-  const [rows, times] = [points.map(([size]) => size), points.map(([, ms]) => ms)]
-  const x = scaleLog([Math.min(...rows), Math.max(...rows)], [MARGIN.left, WIDTH - MARGIN.right])
+  const [sizes, times] = [points.map(([size]) => size), points.map(([, ms]) => ms)]
+  const x = scaleLog([Math.min(...sizes), Math.max(...sizes)], [MARGIN.left, WIDTH - MARGIN.right])
   const y = scaleLog([Math.min(...times), Math.max(...times)], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice()
   const tens = (scale) =>
     scale.ticks().filter((value) => Number.isInteger(Math.round(Math.log10(value) * 1e9) / 1e9))
@@ -37,12 +38,12 @@ export function growthPicture(series) {
     return `<polyline points="${path}" fill="none" stroke="${COLOURS[at % COLOURS.length]}" stroke-width="2" ${isLimit ? 'stroke-dasharray="5 4"' : ''}/>`
   })
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" font-family="sans-serif" font-size="12" role="img" aria-label="Milliseconds against rows">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" font-family="sans-serif" font-size="12" role="img" aria-label="Milliseconds against ${of}">`,
     `<rect width="${WIDTH}" height="${HEIGHT}" fill="#FFFDF8"/>`,
     ...grid,
     ...lines,
     ...labels(series, { x, y }).map(({ at, words, colour }) => text(at, words, { colour })),
-    text([(MARGIN.left + WIDTH - MARGIN.right) / 2, HEIGHT - 10], 'rows', { anchor: 'middle' }),
+    text([(MARGIN.left + WIDTH - MARGIN.right) / 2, HEIGHT - 10], of, { anchor: 'middle' }),
     text([MARGIN.left - 8, MARGIN.top - 14], 'ms', { anchor: 'end' }),
     '</svg>\n',
   ].join('\n')

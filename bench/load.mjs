@@ -134,7 +134,8 @@ function timeOf(pid) {
   )
 }
 
-const memoryOf = (pid) => Number(/VmRSS:\s+(\d+)/.exec(textOf(pid, 'status'))[1]) / 1024
+/** What a process holds, in megabytes. */
+export const memoryOf = (pid) => Number(/VmRSS:\s+(\d+)/.exec(textOf(pid, 'status'))[1]) / 1024
 
 /** Nothing where the process has ended. */
 function textOf(pid, name) {

@@ -1,9 +1,8 @@
 // A file of 1,000,000 rows by 8 columns brought in and stored, then another filter and test on what is stored, beside pandas
 // that only parses it, by turns in one run.
 import { spawnSync } from 'node:child_process'
-import { createReadStream, mkdtempSync, rmSync } from 'node:fs'
+import { createReadStream } from 'node:fs'
 import { randomUUID } from 'node:crypto'
-import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle } from '../scripts/bundle.mjs'
@@ -12,35 +11,19 @@ import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
 import { ratioTo } from './ratios.mjs'
 import { TURNS } from './sizes.mjs'
+import { newFolder } from './workbench.mjs'
 
 const GOALS = { stored: 1.5, again: 0.15 }
 
 export async function measureStored() {
-  const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
-  await bundle('bench/storedServer.ts', outfile, {
-    conditions: ['react-server'],
-    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
-  })
-  const server = await import(pathToFileURL(outfile).href)
-  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
-  process.env.TRUE_WEIGHT_DATA = folder
+  const folder = newFolder()
   const file = await writeLog(path.join(folder, 'log.csv'), LOG_ROWS)
-  const db = await server.openDatabase({ folder: path.join(folder, 'data') })
-  try {
-    const caseId = randomUUID()
-    const now = new Date()
-    await server.insertCase(db, { id: caseId, ...server.EMPTY_CASE, createdAt: now, updatedAt: now })
+  await withStore(async (store) => {
     const [stored, again, pandas] = [[], [], []]
     for (let turn = 0; turn < TURNS; turn += 1) {
-      const body = createReadStream(file, { highWaterMark: 1 << 20 })
-      const question = { caseId, fileName: 'log.csv', by: '', body }
-      const [brought, taken] = await timed(() => server.importSheet(db, question, now))
-      stored.push(taken)
-      if (!brought.ok) throw new Error(brought.problem.message)
-      const draft = { ...server.EMPTY_CLAIM, ...aboutDepot(brought.value.sampleId, 7 + turn) }
-      const [outcome, tested] = await timed(() => server.outcomeOf(db, draft))
-      if (outcome === null) throw new Error('The claim could not be tested.')
-      again.push(tested)
+      const times = await timesOfStore(store, file, 7 + turn)
+      stored.push(times.stored)
+      again.push(times.again)
       pandas.push(parsedByPandas(file))
     }
     const [ours, second, theirs] = [stored, again, pandas].map(median)
@@ -54,10 +37,40 @@ export async function measureStored() {
     console.log(
       `Another filter and test on what is stored: ${second.toFixed(0)} ms, ${beside('another test of a stored sample', second, GOALS.again)}`,
     )
+  })
+}
+
+/** Has `work` done with a new database that has one case, and with the server's own functions. */
+export async function withStore(work) {
+  const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
+  await bundle('bench/storedServer.ts', outfile, {
+    conditions: ['react-server'],
+    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
+  })
+  const server = await import(pathToFileURL(outfile).href)
+  const folder = newFolder()
+  process.env.TRUE_WEIGHT_DATA = folder
+  const db = await server.openDatabase({ folder: path.join(folder, 'data') })
+  try {
+    const caseId = randomUUID()
+    const now = new Date()
+    await server.insertCase(db, { id: caseId, ...server.EMPTY_CASE, createdAt: now, updatedAt: now })
+    return await work({ server, db, caseId })
   } finally {
     await db.close()
-    rmSync(folder, { recursive: true })
   }
+}
+
+/** How long a file takes to be brought in and stored, and then a claim about the masses of one depot to be tested, in milliseconds. */
+export async function timesOfStore({ server, db, caseId }, file, depot) {
+  const body = createReadStream(file, { highWaterMark: 1 << 20 })
+  const question = { caseId, fileName: 'log.csv', by: '', body }
+  const [brought, stored] = await timed(() => server.importSheet(db, question, new Date()))
+  if (!brought.ok) throw new Error(brought.problem.message)
+  const draft = { ...server.EMPTY_CLAIM, ...aboutDepot(brought.value.sampleId, depot) }
+  const [outcome, again] = await timed(() => server.outcomeOf(db, draft))
+  if (outcome === null) throw new Error('The claim could not be tested.')
+  return { stored, again }
 }
 
 /** What differs from an empty claim in one about the masses of one depot. */

@@ -12,7 +12,7 @@ import { ROOT } from '../scripts/install.mjs'
 
 export const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-bench-'))
 
-/** Runs `measure` with a browser that shows the workbench, then ends the browser and the server. */
+/** What `measure` returns of a browser that shows the workbench; then the browser and the server are ended. */
 export async function withWorkbench(measure) {
   await build()
   const server = spawn(process.execPath, ['scripts/serve.mjs', '--demo', '--data', newFolder()], {
@@ -20,7 +20,7 @@ export async function withWorkbench(measure) {
   })
   try {
     const address = await addressOf(server)
-    await withBrowser(async (driver) => {
+    return await withBrowser(async (driver) => {
       await driver.get(address)
       const follow = async (words) =>
         (await driver.wait(until.elementLocated(By.partialLinkText(words)), 9000)).click()
@@ -29,14 +29,14 @@ export async function withWorkbench(measure) {
       await driver.wait(until.elementLocated(By.css('[data-testid=claim-line]')), 9000)
       await driver.navigate().refresh()
       await driver.wait(until.elementLocated(By.css('[data-testid=claim-line]')), 9000)
-      await measure(driver)
+      return measure(driver)
     })
   } finally {
     server.kill('SIGKILL')
   }
 }
 
-/** Runs `work` with a browser of its own, and ends it. */
+/** What `work` returns of a browser of its own, which is then ended. */
 export async function withBrowser(work) {
   ensureBrowser()
   const options = new Options()
@@ -48,7 +48,7 @@ export async function withBrowser(work) {
     .setChromeService(new ServiceBuilder(CHROMIUM.driver))
     .build()
   try {
-    await work(driver)
+    return await work(driver)
   } finally {
     await driver.quit()
   }

@@ -1,0 +1,13 @@
+// One file brought in and tested by a process of its own, whose most memory meanwhile is then known: the file's path is the only
+// argument.
+import { readFileSync, writeFileSync } from 'node:fs'
+import { timesOfStore, withStore } from './stored.mjs'
+
+const measured = await withStore(async (store) => {
+  // Making the database took more than a small file does: from here on it is counted anew.
+  writeFileSync('/proc/self/clear_refs', '5')
+  const times = await timesOfStore(store, process.argv[2], 7)
+  const [, kilobytes] = /VmHWM:\s+(\d+)/.exec(readFileSync('/proc/self/status', 'utf8'))
+  return { ...times, megabytes: kilobytes / 1024 }
+})
+process.stdout.write(JSON.stringify(measured), () => process.exit(0))
