@@ -6,7 +6,7 @@ import ownTemporaryFolder from './temporary.mjs'
 
 process.chdir(ROOT)
 ownTemporaryFolder()
-ensureInstalled()
+ensureInstalled('all')
 process.env.TRUE_WEIGHT_ATTACK = 'whole'
 const unit = (...paths) =>
   run('npm', ['run', '--silent', 'unit:all', '--', '--runInBand', '--verbose', ...paths])

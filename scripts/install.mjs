@@ -1,4 +1,5 @@
-// Installs the packages of the lock file where they are missing or older than it.
+// Installs the packages of the lock file where they are missing or older than it: those that the application is built of and
+// runs with, or all, with what tests and measures it.
 import { spawnSync } from 'node:child_process'
 import { statSync } from 'node:fs'
 import path from 'node:path'
@@ -6,8 +7,11 @@ import path from 'node:path'
 export const ROOT = path.resolve(import.meta.dirname, '..')
 
 const MIN_NODE = [20, 20]
+/** A package that is there where all are. */
+const FOR_DEVELOPERS = 'node_modules/jest/package.json'
 
-export function ensureInstalled() {
+/** @param what - `all` also has what only developers need, which whoever tries the demo does not wait for */
+export function ensureInstalled(what = 'application') {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < MIN_NODE[0] || (major === MIN_NODE[0] && minor < MIN_NODE[1])) {
     throw new Error(
@@ -15,9 +19,13 @@ export function ensureInstalled() {
     )
   }
   const installed = modifiedAt('node_modules/.package-lock.json')
-  if (installed >= modifiedAt('package-lock.json')) return
+  const isThere = installed >= modifiedAt('package-lock.json')
+  const hasAll = modifiedAt(FOR_DEVELOPERS) > 0
+  if (isThere && (hasAll || what === 'application')) return
   console.error('Installing packages …')
-  run('npm', ['ci', '--ignore-scripts', '--loglevel=error'])
+  // Whoever has all of them keeps them.
+  const omitted = hasAll || what === 'all' ? [] : ['--omit=dev']
+  run('npm', ['ci', '--ignore-scripts', '--loglevel=error', ...omitted])
 }
 
 /** Runs a command to its end; what it prints goes to standard error, which programs do not read. */

@@ -27,7 +27,7 @@ const COPIES = path.join(ROOT, 'build/mutants')
 /** What takes so many times as long as all the tests before any change never ends. */
 const PATIENCE = 3
 
-ensureInstalled()
+ensureInstalled('all')
 const { default: ts } = await import('typescript')
 
 const BINARY = new Map([

@@ -5,10 +5,11 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { bundle } from './bundle.mjs'
-import { ROOT } from './install.mjs'
+import { ensureInstalled, ROOT } from './install.mjs'
 import ownTemporaryFolder from './temporary.mjs'
 
 process.chdir(ROOT)
+ensureInstalled('all')
 ownTemporaryFolder()
 const outfile = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'simulate.mjs')
 await bundle('simulation/main.ts', outfile)

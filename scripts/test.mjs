@@ -79,7 +79,7 @@ async function counted(name, run, paths = [], env = {}) {
   failed += broken > 0 || status === 0 ? broken : 1
 }
 
-ensureInstalled()
+ensureInstalled('all')
 // What waits for the disk, or uses one processor only, goes side by side.
 await Promise.all([
   step('Types', () => script('typecheck')),
