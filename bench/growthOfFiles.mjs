@@ -28,8 +28,8 @@ export const growthOfFiles = {
     { name: 'its memory, MB', isMemory: true },
     { name: 'tested again' },
     { name: 'exported' },
-    { name: 'in the page: found' },
-    { name: 'cross-examined' },
+    { name: 'found in the page' },
+    { name: 'examined in the page' },
   ],
   measure: async (size) => {
     await buildCli()

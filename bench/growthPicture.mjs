@@ -50,6 +50,9 @@ export function growthPicture(series, of) {
 }
 
 const LINE = 15
+/** About as wide as a letter is. */
+const LETTER = 7
+const ends = ({ at, words }) => at[0] + LETTER * words.length
 
 /** A name behind the end of each line, those that would cover another moved up. */
 function labels(series, { x, y }) {
@@ -61,7 +64,7 @@ function labels(series, { x, y }) {
     .toSorted((a, b) => b.at[1] - a.at[1])
   const placed = []
   for (const label of wanted) {
-    const below = placed.filter(({ at }) => Math.abs(at[0] - label.at[0]) < MARGIN.right)
+    const below = placed.filter((one) => ends(one) > label.at[0] && ends(label) > one.at[0])
     const free = Math.min(...below.map(({ at }) => at[1] - LINE), label.at[1])
     placed.push({ ...label, at: [label.at[0], free] })
   }

@@ -53,11 +53,13 @@ test('commits are synced, and a folder that was made is not made again', async (
   const folder = newFolder()
   const first = await openFolder(folder)
   const shown = await first.execute(
-    "select name, setting from pg_settings where name in ('fsync', 'wal_sync_method') order by name",
+    "select name, setting from pg_settings where name in ('fsync', 'shared_buffers', 'wal_sync_method') order by name",
   )
   expect(shown).toMatchObject({
     rows: [
       { name: 'fsync', setting: 'on' },
+      // Of 8 kB each: what a server holds in memory rests on it.
+      { name: 'shared_buffers', setting: '4096' },
       { name: 'wal_sync_method', setting: 'fsync' },
     ],
   })
