@@ -9,10 +9,8 @@ import { median } from './log.mjs'
 import { sized } from './sizes.mjs'
 import { newFolder } from './workbench.mjs'
 
-/** More documents take this bench too long. */
-const MOST_DOCUMENTS = sized(1e5, 0)
-/** Among more readings the finding does not follow within the same frame. */
-const MOST_TYPED = sized(1e4, 0)
+/** More documents take this bench too long, and among more readings the finding does not follow within the same frame. */
+const MOST = sized(1e4, 0)
 
 export const growthOfLists = {
   of: 'readings, trials or documents',
@@ -27,9 +25,9 @@ export const growthOfLists = {
   ],
   measure: async (size) => {
     const { added, checked, examined, resampled, exact } = await inMemory(size)
-    const documents = size > MOST_DOCUMENTS ? undefined : timeOfDocuments(size)
+    const documents = size > MOST ? undefined : timeOfDocuments(size)
     let keystroke
-    if (size <= MOST_TYPED) await keystrokesAmong([size], (_, times) => (keystroke = median(times)))
+    if (size <= MOST) await keystrokesAmong([size], (_, times) => (keystroke = median(times)))
     return [added, checked, examined, resampled, exact, documents, keystroke]
   },
 }
