@@ -24,8 +24,8 @@ export function ensureInstalled(what = 'application') {
   if (isThere && (hasAll || what === 'application')) return
   console.error('Installing packages …')
   // Whoever has all of them keeps them.
-  const omitted = hasAll || what === 'all' ? [] : ['--omit=dev']
-  run('npm', ['ci', '--ignore-scripts', '--loglevel=error', ...omitted])
+  const which = hasAll || what === 'all' ? '--include=dev' : '--omit=dev'
+  run('npm', ['ci', '--ignore-scripts', '--loglevel=error', which])
 }
 
 /** Runs a command to its end; what it prints goes to standard error, which programs do not read. */

@@ -103,7 +103,7 @@ class SyncedFolder extends NodeFS {
 
 /**
  * PGlite starts PostgreSQL with -F, which turns fsync off; its fdatasync, the usual way to sync the log, does nothing. A quarter
- * of the usual buffers makes nothing slower, since the machine keeps files in memory too, and holds 100 MB less.
+ * of the usual buffers makes no import slower, since the machine keeps files in memory too, and holds 100 MB less.
  */
 const START = [
   ...PGlite.defaultStartParams.filter((parameter) => parameter !== '-F'),
