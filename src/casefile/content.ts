@@ -1,6 +1,7 @@
 import { MAX_JWS } from '@/desk/signature'
 import { createHash } from 'node:crypto'
 import * as z from 'zod/mini'
+import type { Pieces } from '@/desk/pieces'
 import { CASE_STATES, caseWordsSchema, EMPTY_CASE } from '@/desk/caseWords'
 import { claimDraftSchema, EMPTY_CLAIM } from '@/desk/claimDraft'
 import { OUTCOMES } from '@/claims/finding'
@@ -76,7 +77,7 @@ export type ContentSample = Omit<SampleRecord, 'columns'> &
   SampleSource &
   Readonly<{
     /** The file that it was brought in from, byte for byte; undefined where it was not kept. */
-    original?: () => Promise<Uint8Array | undefined>
+    original?: () => Promise<Pieces | undefined>
   }>
 
 /** `findings/NN-MM.json`: a finding as it was signed; `signed` is the text whose bytes the fingerprint is of. */

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import type { Pieces } from '@/desk/pieces'
 import * as z from 'zod/mini'
 import { EMPTY_SAMPLE, type SetAside, setAsideSchema } from '@/desk/sampleDraft'
 import type { SampleFile } from '@/desk/sampleFile'
@@ -149,20 +150,31 @@ function firstAsides(trail: Trail, sampleId: string): readonly SetAside[] {
   return read.success ? read.data : []
 }
 
+/** SHA-256 of a file that was kept; empty where it is damaged. */
+export async function hashOf(pieces: Pieces): Promise<string> {
+  const hash = createHash('sha256')
+  try {
+    for await (const piece of pieces) hash.update(piece)
+    return hash.digest('hex')
+  } catch {
+    return ''
+  }
+}
+
 /** The hash of each column as it was brought in stands in the entry that brought it. */
 export async function cellBreaks({ samples, trail }: CaseContent): Promise<RecordVerdict> {
   const breaks: Break[] = []
   const notes: string[] = []
   for (const { id, draft, sheet, file, original } of samples) {
     if (!sheet) continue
-    const bytes = await original?.().catch(() => new Uint8Array(0))
-    if (bytes && createHash('sha256').update(bytes).digest('hex') !== file?.fileSha256)
+    const kept = await original?.()
+    if (kept && (await hashOf(kept)) !== file?.fileSha256)
       breaks.push({
         path: `samples: ${id}`,
         message: `What is kept of the file ${file?.fileName} of the sample “${draft.name}” is not the file that was brought in.`,
       })
     const entry = trail.find(({ sampleId, action }) => sampleId === id && action === 'brought-in')
-    if (!bytes && entry?.detail.endsWith(FILE_KEPT))
+    if (!kept && entry?.detail.endsWith(FILE_KEPT))
       notes.push(
         `The file ${file?.fileName} of the sample “${draft.name}” was kept when it was brought in, and is not here.`,
       )

@@ -51,9 +51,8 @@ async function hasSameFile(one: ContentSample, other: ContentSample): Promise<bo
   if (!columns || columns.length !== others?.length) return false
   return columns.every((column, at) => {
     const [here, there] = [bytesOfColumn(column), bytesOfColumn(others[at]!)]
-    return (
-      JSON.stringify(here.head) === JSON.stringify(there.head) &&
-      here.chunks.every((chunk, place) => Buffer.compare(chunk, there.chunks[place]!) === 0)
-    )
+    if (JSON.stringify(here.head) !== JSON.stringify(there.head)) return false
+    const chunks = [...there.chunks]
+    return [...here.chunks].every((chunk, place) => Buffer.compare(chunk, chunks[place]!) === 0)
   })
 }

@@ -169,7 +169,7 @@ async function sampleOf(entries: Entries, path: string, version: number): Promis
   return {
     ...record,
     sheet: { rowCount: file.rowCount, columns: (names) => Promise.resolve(named(columns, names)) },
-    ...(original ? { original: () => Promise.resolve(original) } : {}),
+    ...(original ? { original: () => Promise.resolve([original]) } : {}),
   }
 }
 

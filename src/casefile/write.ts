@@ -62,8 +62,8 @@ async function* entriesOf(content: CaseContent, computing: Computing): AsyncGene
   for await (const { path, pieces } of contentEntries(content, computing)) {
     const hash = createHash('sha256')
     let bytes = 0
-    const counted = function* () {
-      for (const piece of pieces) {
+    const counted = async function* () {
+      for await (const piece of pieces) {
         hash.update(piece)
         bytes += piece.length
         yield piece
@@ -143,8 +143,8 @@ async function* sampleEntries(
   }
   yield textEntry(`samples/${place}.json`, jsonText(record))
   if (sheet) yield { path: `samples/${place}.csv`, pieces: writeCsv(columns, sheet.rowCount) }
-  const bytes = hasRoom ? await original?.() : undefined
-  if (bytes) yield { path: `files/${place}`, pieces: [bytes] }
+  const pieces = hasRoom ? await original?.() : undefined
+  if (pieces) yield { path: `files/${place}`, pieces }
 }
 
 function textEntry(path: string, text: string): ZipEntry {

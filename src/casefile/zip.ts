@@ -3,6 +3,7 @@ import { pipeline, Readable } from 'node:stream'
 import { crc32, createDeflateRaw } from 'node:zlib'
 import { Zip, type ZipInputFile } from 'fflate'
 import { type Entry, fromBufferPromise, type ZipFile } from 'yauzl'
+import type { Pieces } from '@/desk/pieces'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { Wrong } from './entries'
 
@@ -16,7 +17,7 @@ const MAX_ENTRIES = 100_000
 const [SMALL, MAX_RATIO] = [128 * 1024 * 1024, 100]
 export const MAX_UNPACKED = 1024 * 1024 * 1024
 
-export type ZipEntry = Readonly<{ path: string; pieces: Iterable<Uint8Array> }>
+export type ZipEntry = Readonly<{ path: string; pieces: Pieces }>
 
 const DEFLATED = 8
 
@@ -42,9 +43,9 @@ export async function* zipped(entries: AsyncIterable<ZipEntry>): AsyncGenerator<
 }
 
 /** What pieces are when packed; how many bytes they have, and their check sum, are counted into the entry as they pass. */
-function deflated(pieces: Iterable<Uint8Array>, entry: ZipInputFile): AsyncIterable<Uint8Array<ArrayBuffer>> {
-  const counted = function* () {
-    for (const piece of pieces) {
+function deflated(pieces: Pieces, entry: ZipInputFile): AsyncIterable<Uint8Array<ArrayBuffer>> {
+  const counted = async function* () {
+    for await (const piece of pieces) {
       entry.size += piece.length
       entry.crc = crc32(piece, entry.crc)
       yield piece

@@ -1,6 +1,5 @@
-import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
+import { asUtf8, beginningOf } from '@/intake/sheet/utf16'
 import { createReadStream } from 'node:fs'
-import { readFile } from 'node:fs/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
@@ -8,6 +7,8 @@ import { openFile } from './openInput'
 
 const PIECE = 1024 * 1024
 const BEGINNING = 64 * 1024
+/** In UTF-16 what is plain text in UTF-8 has twice as many bytes. */
+const FIRST = 2 * BEGINNING
 
 export type SheetFileQuestion = Readonly<{
   file: string
@@ -27,13 +28,12 @@ export type SheetFileQuestion = Readonly<{
  */
 export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<Sheet>> {
   const { file, wanted, missing, stated } = question
-  const first = await beginningOf(file)
-  const whole = isUtf16(first) ? asUtf8(await readFile(file)) : undefined
-  const beginning = whole?.subarray(0, BEGINNING) ?? first
+  const first = await firstBytes(file)
+  const beginning = await beginningOf(asUtf8([first], first), BEGINNING)
   const format: SheetFormat = { ...guessFormat(beginning), ...stated, header: 'first-row' }
   const doubt = doubtsOf(format, beginning).find(({ about }) => !IS_STATED[about](stated))
   if (doubt) return failure(twoWays(doubt))
-  const source = () => (whole ? [whole] : createReadStream(file, { highWaterMark: PIECE }))
+  const source = () => asUtf8(createReadStream(file, { highWaterMark: PIECE }), first)
   const sheet = await readSheet({ source, format, ...(wanted ? { wanted } : {}) })
   if (!sheet.ok) return sheet
   const names = sheet.value.columns.map(({ name }) => name)
@@ -43,12 +43,11 @@ export async function readSheetFile(question: SheetFileQuestion): Promise<Outcom
   return asked ? failure(missingWords(asked)) : success(sheet.value)
 }
 
-async function beginningOf(file: string): Promise<Uint8Array> {
+async function firstBytes(file: string): Promise<Uint8Array> {
   const handle = await openFile(file)
   try {
-    const bytes = new Uint8Array(BEGINNING)
-    const { bytesRead } = await handle.read(bytes, 0, BEGINNING, 0)
-    return bytes.subarray(0, bytesRead)
+    const { buffer, bytesRead } = await handle.read(new Uint8Array(FIRST), 0, FIRST, 0)
+    return buffer.subarray(0, bytesRead)
   } finally {
     await handle.close()
   }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+import { inCopies, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 
 const joined = (parts: readonly Uint8Array[]) => Uint8Array.from(parts.flatMap((part) => Array.from(part)))
 
@@ -21,4 +21,17 @@ test('what is written is read back, empty fields and no rows too', () => {
       )
     }),
   )
+})
+
+test('parts are copied by as many as have 8 MB, in their order, and none is left over', async () => {
+  const megabytes = async (...sizes: readonly number[]) => {
+    const parts = sizes.map((size) => new Uint8Array(size * 1024 * 1024))
+    const copies = []
+    for await (const some of inCopies(parts)) copies.push(some)
+    expect(copies.flat()).toEqual(parts)
+    return copies.map((some) => some.map(({ length }) => length / 1024 / 1024))
+  }
+  expect(await megabytes(5, 2, 3, 8, 1)).toEqual([[5, 2, 3], [8], [1]])
+  expect(await megabytes(8)).toEqual([[8]])
+  expect(await megabytes()).toEqual([])
 })

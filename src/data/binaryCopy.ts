@@ -1,3 +1,5 @@
+import type { Pieces } from '@/desk/pieces'
+
 /** What every binary copy of PostgreSQL begins with: its signature, no flags and no extension (its manual, "COPY", File Formats). */
 const HEADER = Uint8Array.from([
   0x50, 0x47, 0x43, 0x4f, 0x50, 0x59, 0x0a, 0xff, 0x0d, 0x0a, 0x00, 0, 0, 0, 0, 0, 0, 0, 0,
@@ -6,6 +8,22 @@ const FIELD_COUNT_BYTES = 2
 const LENGTH_BYTES = 4
 const END = -1
 const NULL = -1
+
+/** Rows are copied by as many as have so many bytes: what is copied is held in memory. */
+const COPIED_AT_ONCE = 8 * 1024 * 1024
+
+/** Parts by as many as are copied at once. */
+export async function* inCopies(parts: Pieces): AsyncGenerator<readonly Uint8Array[]> {
+  let [some, bytes] = [[] as Uint8Array[], 0]
+  for await (const part of parts) {
+    some.push(part)
+    bytes += part.length
+    if (bytes < COPIED_AT_ONCE) continue
+    yield some
+    ;[some, bytes] = [[], 0]
+  }
+  if (some.length > 0) yield some
+}
 
 /** Rows of fields as a binary copy takes them; each field in its type's own binary form, or null. */
 export function writeBinaryCopy(rows: readonly (readonly (Uint8Array | null)[])[]): readonly Uint8Array[] {

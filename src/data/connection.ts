@@ -2,6 +2,7 @@ import 'server-only'
 import path from 'node:path'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import type * as schema from './schema'
+import type { Scratch } from './scratch'
 
 /** Copies rows into and out of tables in PostgreSQL's binary form, about twenty times as fast as by parameters. */
 export type Copier = Readonly<{
@@ -24,6 +25,8 @@ export type Database = Connection &
     inTransaction: <T>(work: (connection: Connection) => Promise<T>) => Promise<T>
     /** Reads several things as all of them were at one moment, whoever writes meanwhile. */
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) => Promise<T>
+    /** Begins a file for what is too large to be held in memory; whoever begins it closes it. */
+    scratch: () => Scratch
     close: () => Promise<void>
   }>
 

@@ -1,5 +1,6 @@
 import 'server-only'
 import { chmodSync, type Dirent, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { setFlagsFromString } from 'node:v8'
 import { runInNewContext } from 'node:vm'
@@ -10,6 +11,7 @@ import { type Connection, type Database, MIGRATIONS } from './connection'
 import { DiskSpace } from './diskSpace'
 import { lockFolder } from './folderLock'
 import * as schema from './schema'
+import { Scratch } from './scratch'
 import { openSynced, syncPath, syncTree } from './syncedFolder'
 
 /**
@@ -30,6 +32,7 @@ export async function openFolder(folder: string): Promise<Database> {
     space.ensure()
     return await migrated(await openWhole(folder, space), {
       release,
+      folder,
       ensureRoom: (bytes) => space.ensure(bytes),
     })
   } catch (error) {
@@ -39,7 +42,7 @@ export async function openFolder(folder: string): Promise<Database> {
 }
 
 /** What this application puts into its folder; whatever else is there is somebody else's. */
-const OWN = /^(postgres|postgres-is-being-made|reserve|in-use\.json.*|before-restore-.*\.zip.*)$/
+const OWN = /^(postgres|postgres-is-being-made|reserve|scratch-.*|in-use\.json.*|before-restore-.*\.zip.*)$/
 
 /** A folder that was made before, by another umask or by hand, may be open to others. */
 function closeToOthers(folder: string): void {
@@ -90,8 +93,13 @@ type EnsureRoom = (bytes: number) => void
 /** The database of a client, with its tables brought up to date. */
 export async function migrated(
   client: PGlite,
-  { release, ensureRoom }: Readonly<{ release: () => void; ensureRoom: EnsureRoom }> = {
+  {
+    release,
+    folder,
+    ensureRoom,
+  }: Readonly<{ release: () => void; folder: string; ensureRoom: EnsureRoom }> = {
     release: () => {},
+    folder: tmpdir(),
     ensureRoom: () => {},
   },
 ): Promise<Database> {
@@ -106,6 +114,7 @@ export async function migrated(
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
       client.transaction((transaction) => read(connectionOf(client, transaction, ensureRoom))),
+    scratch: () => new Scratch(folder, ensureRoom),
     close: async () => {
       await client.close()
       release()

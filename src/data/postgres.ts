@@ -1,4 +1,5 @@
 import 'server-only'
+import { tmpdir } from 'node:os'
 import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
 import { pipeline } from 'node:stream/promises'
@@ -8,6 +9,7 @@ import { Pool, type PoolClient } from 'pg'
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams'
 import { type Connection, type Database, MIGRATIONS } from './connection'
 import * as schema from './schema'
+import { Scratch } from './scratch'
 
 /** Any number that nothing else on the server locks. */
 const MIGRATION_LOCK = 7_318_204_551
@@ -40,6 +42,7 @@ export async function openServer(address: string): Promise<Database> {
     copyOut: (source: string) => withClient(pool, (client) => copyOut(client, source)),
     inTransaction: within(pool, 'begin'),
     inSnapshot: within(pool, 'begin isolation level repeatable read, read only'),
+    scratch: () => new Scratch(tmpdir()),
     close: () => pool.end(),
   })
 }

@@ -1,3 +1,5 @@
+import { randomBytes } from 'node:crypto'
+import { buffer } from 'node:stream/consumers'
 import { openTestDatabase } from '@tests/database'
 import { count, eq } from 'drizzle-orm'
 import fc from 'fast-check'
@@ -7,6 +9,7 @@ import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { bytesOfColumn, columnOfBytes, packColumns, unpackColumns } from '@/intake/sheet/columnBytes'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
 import { insertCase } from './caseRepository'
+import { insertFile, isFileKept, readPackedFile } from './fileRepository'
 import type { Database } from './client'
 import { findColumnHeads, insertColumns, readColumn } from './sheetRepository'
 import { columnChunks } from './schema'
@@ -100,4 +103,30 @@ test('a transaction that fails in the middle of a copy leaves nothing behind', a
   })
   await expect(failing).rejects.toThrow('stopped')
   expect(await stored(id)).toEqual([])
+})
+
+test('a column of more cells than are copied at once keeps their order, and tells how far it is', async () => {
+  const id = await newSample()
+  const chunks = Array.from({ length: 18 }, (_, at) => new Float64Array(CHUNK_LENGTH).fill(at))
+  const long: Column = { kind: 'number', name: 'long', chunks, length: 18 * CHUNK_LENGTH, missing: 0 }
+  const short: Column = { ...long, name: 'short', chunks: chunks.slice(0, 1), length: CHUNK_LENGTH }
+  const shares: number[] = []
+  await db.inTransaction((connection) =>
+    insertColumns(connection, id, [long, short].map(bytesOfColumn), async (share) => {
+      shares.push(share)
+    }),
+  )
+  expect(await stored(id)).toEqual([long, short])
+  expect(shares).toEqual([0, 0, 0.5, 0.5, 1])
+})
+
+test('a file of more pieces than are read at once comes back byte for byte, and one that was not kept is told', async () => {
+  const [id, other] = [await newSample(), await newSample()]
+  const packed = randomBytes(17.5 * 1024 * 1024)
+  await db.inTransaction((connection) =>
+    insertFile(connection, id, [packed.subarray(0, 5), packed.subarray(5)]),
+  )
+  expect((await buffer(readPackedFile(db, id))).equals(packed)).toBe(true)
+  expect(await buffer(readPackedFile(db, other))).toHaveLength(0)
+  expect([await isFileKept(db, id), await isFileKept(db, other)]).toEqual([true, false])
 })

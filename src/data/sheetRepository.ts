@@ -2,7 +2,7 @@ import 'server-only'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
 import type { Connection } from './connection'
-import { int32, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
+import { inCopies, int32, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import { sheetColumns } from './schema'
 
 /** A column's head and where it stands in the sheet, counted from 0. */
@@ -13,7 +13,7 @@ const CHUNK_COLUMNS = '"sample_id", "column_position", "position", "cells"'
 /**
  * Stores the columns of a sheet: their heads as rows, their cells as chunks, by binary copy.
  *
- * @param onStored - told of the share of the columns that are stored
+ * @param onStored - told of the share of the columns that are stored, several times while a long one is
  */
 export async function insertColumns(
   connection: Connection,
@@ -24,8 +24,13 @@ export async function insertColumns(
   for (const [position, { head, chunks }] of columns.entries()) {
     await connection.insert(sheetColumns).values({ ...head, sampleId, position })
     const id = uuidBytes(sampleId)
-    const rows = chunks.map((cells, at) => [id, int32(position), int32(at), cells])
-    await connection.copyIn(`"column_chunks" (${CHUNK_COLUMNS})`, writeBinaryCopy(rows))
+    let first = 0
+    for await (const some of inCopies(chunks)) {
+      const rows = some.map((cells, at) => [id, int32(position), int32(first + at), cells])
+      await connection.copyIn(`"column_chunks" (${CHUNK_COLUMNS})`, writeBinaryCopy(rows))
+      first += some.length
+      await onStored?.(position / columns.length)
+    }
     await onStored?.((position + 1) / columns.length)
   }
 }

@@ -11,5 +11,5 @@ export type ColumnHead = Readonly<{
   dictionary: readonly string[]
 }>
 
-/** A column as it is stored: chunks of the bytes of its cells. */
-export type ColumnBytes = Readonly<{ head: ColumnHead; chunks: readonly Uint8Array[] }>
+/** A column as it is stored: chunks of the bytes of its cells, in their order. */
+export type ColumnBytes = Readonly<{ head: ColumnHead; chunks: Iterable<Uint8Array> }>

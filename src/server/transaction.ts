@@ -42,5 +42,5 @@ const DISK_FULL = '53100'
 function isDiskFull(error: unknown): boolean {
   if (typeof error !== 'object' || error === null) return false
   const { name, code, cause } = error as Readonly<{ name?: unknown; code?: unknown; cause?: unknown }>
-  return name === 'DiskFull' || code === DISK_FULL || isDiskFull(cause)
+  return name === 'DiskFull' || code === DISK_FULL || code === 'ENOSPC' || isDiskFull(cause)
 }

@@ -1,4 +1,4 @@
-import { asUtf8, isUtf16 } from '@/intake/sheet/utf16'
+import { asUtf8, beginningOf } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
 import { answerClaim } from '@/answers/claim'
@@ -15,6 +15,7 @@ import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
 import { namesTaken, type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
+import { MAX_WORKBOOK } from '@/intake/workbook/workbookProblems'
 import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 
 const BEGINNING = 64 * 1024
@@ -61,18 +62,17 @@ let order: Readonly<{ key: string; rows: Uint32Array }> | undefined
 const sheets = {
   /** Shows the beginning of a file. */
   async preview(
-    given: Blob,
+    file: Blob,
     choice: Readonly<{ format?: SheetFormat; workbook?: WorkbookChoice }>,
   ): Promise<Outcome<FilePreview>> {
-    if (given.size > MAX_BYTES) return failure(sheetProblems.fileTooLarge(given.size))
-    const bytes = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
-    const isWide = isUtf16(await bytes(given.slice(0, 2)))
-    const file = isWide ? new Blob([asUtf8(await bytes(given)) as BlobPart]) : given
-    const beginning = await bytes(file.slice(0, BEGINNING))
-    const opened = await sourceOf(file, beginning, choice.workbook)
+    const first = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
+    const max = isWorkbook(first) ? MAX_WORKBOOK : MAX_BYTES
+    if (file.size > max) return failure(sheetProblems.fileTooLarge(file.size, max))
+    const opened = await sourceOf(file, first, choice.workbook)
     if (!opened.ok) return opened
-    const { head, source, workbook, problem } = opened.value
-    const format = choice.format ?? guessFormat(head, isWorkbook(beginning) ? ',' : undefined)
+    const { source, workbook, problem } = opened.value
+    const head = await beginningOf(source(), BEGINNING)
+    const format = choice.format ?? guessFormat(head, workbook && ',')
     const read = problem ? failure(problem) : await readSheet({ source, format, maxRows: PREVIEWED_ROWS })
     const view = read.ok ? success(viewOf(read.value)) : read
     return success({ format, doubts: doubtsOf(format, head), view, ...(workbook ? { workbook } : {}) })
@@ -136,7 +136,6 @@ function orderOf(sampleId: string, sort: Sort | undefined): Uint32Array | undefi
 }
 
 type Opened = Readonly<{
-  head: Uint8Array
   source: SheetSource
   workbook?: ShownWorkbook
   problem?: Problem
@@ -147,14 +146,13 @@ async function sourceOf(
   beginning: Uint8Array,
   choice: WorkbookChoice | undefined,
 ): Promise<Outcome<Opened>> {
-  if (!isWorkbook(beginning)) return success({ head: beginning, source: () => piecesOf(file) })
+  if (!isWorkbook(beginning)) return success({ source: () => asUtf8(piecesOf(file), beginning) })
   const workbook = readWorkbook(new Uint8Array(await file.arrayBuffer()), choice)
   if (!workbook.ok) return workbook
   const { csv, ...shown } = workbook.value
   const bytes = csv.ok ? csv.value : new Uint8Array(0)
   return success({
     workbook: shown,
-    head: bytes.subarray(0, BEGINNING),
     source: () => [bytes],
     ...(csv.ok ? {} : { problem: csv.problem }),
   })

@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream'
+import { buffer } from 'node:stream/consumers'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import Papa from 'papaparse'
 import writeXlsxFile from 'write-excel-file/node'
@@ -59,7 +61,7 @@ function isSame(column: Column, row: number, other: string): boolean {
 
 /** Reads a file as the server does. */
 async function readFile(whole: Uint8Array) {
-  let bytes = asUtf8(whole)
+  let bytes: Uint8Array = await buffer(Readable.from(asUtf8([whole], whole)))
   if (isWorkbook(whole)) {
     const workbook = readWorkbook(whole, { hiddenRows: 'taken' })
     if (!workbook.ok) return workbook

@@ -1,24 +1,32 @@
 import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
-import { CHUNK_LENGTH, type Column } from './columns'
+import { CHUNK_LENGTH, type Column, type KeptColumn } from './columns'
 
 /**
  * A column as it is stored: numbers and dates as doubles, categories as codes of 16 bits, both with the lowest byte first;
  * texts as a JSON list for each chunk.
  */
-export function bytesOfColumn(column: Column): ColumnBytes {
+export function bytesOfColumn(column: KeptColumn): ColumnBytes {
   const { name, kind, length, missing } = column
   const head = { name, kind, length, missing, dictionary: kind === 'category' ? column.dictionary : [] }
-  if (column.kind !== 'text') {
-    const view = (chunk: Float64Array | Uint16Array) =>
-      new Uint8Array(chunk.buffer, chunk.byteOffset, chunk.byteLength)
-    return { head, chunks: column.chunks.map(view) }
+  const chunks = column.kind === 'text' ? () => bytesOfTexts(column.texts) : () => bytesOfCells(column.chunks)
+  return { head, chunks: { [Symbol.iterator]: chunks } }
+}
+
+function* bytesOfCells(chunks: Iterable<Float64Array | Uint16Array>): Generator<Uint8Array> {
+  for (const { buffer, byteOffset, byteLength } of chunks)
+    yield new Uint8Array(buffer, byteOffset, byteLength)
+}
+
+function* bytesOfTexts(texts: Iterable<string>): Generator<Uint8Array> {
+  const encode = (some: readonly string[]) => new TextEncoder().encode(JSON.stringify(some))
+  let some: string[] = []
+  for (const text of texts) {
+    some.push(text)
+    if (some.length < CHUNK_LENGTH) continue
+    yield encode(some)
+    some = []
   }
-  const encoder = new TextEncoder()
-  const count = Math.ceil(length / CHUNK_LENGTH)
-  const chunks = Array.from({ length: count }, (_, at) =>
-    encoder.encode(JSON.stringify(column.texts.slice(at * CHUNK_LENGTH, (at + 1) * CHUNK_LENGTH))),
-  )
-  return { head, chunks }
+  if (some.length > 0) yield encode(some)
 }
 
 /** The column that was stored. The bytes are copied: they may stand where no double can begin. */
@@ -31,21 +39,21 @@ export function columnOfBytes({ head, chunks }: ColumnBytes): Column {
       return {
         ...shared,
         kind,
-        chunks: chunks.map((bytes) => new Float64Array(new Uint8Array(bytes).buffer)),
+        chunks: Array.from(chunks, (bytes) => new Float64Array(new Uint8Array(bytes).buffer)),
       }
     case 'category':
       return {
         ...shared,
         kind,
         dictionary,
-        chunks: chunks.map((bytes) => new Uint16Array(new Uint8Array(bytes).buffer)),
+        chunks: Array.from(chunks, (bytes) => new Uint16Array(new Uint8Array(bytes).buffer)),
       }
     case 'text': {
       const decoder = new TextDecoder('utf-8', { ignoreBOM: true })
       return {
         ...shared,
         kind,
-        texts: chunks.flatMap((bytes) => JSON.parse(decoder.decode(bytes)) as string[]),
+        texts: [...chunks].flatMap((bytes) => JSON.parse(decoder.decode(bytes)) as string[]),
       }
     }
     default:
@@ -58,8 +66,9 @@ const LENGTH_BYTES = 8
 /** Columns as one run of bytes: of each its head as JSON and its chunks, every part behind its length. */
 export function packColumns(columns: readonly ColumnBytes[]): readonly Uint8Array[] {
   return columns.flatMap(({ head, chunks }) => {
-    const words = new TextEncoder().encode(JSON.stringify({ ...head, chunks: chunks.length }))
-    return [words, ...chunks].flatMap((part) => {
+    const all = [...chunks]
+    const words = new TextEncoder().encode(JSON.stringify({ ...head, chunks: all.length }))
+    return [words, ...all].flatMap((part) => {
       const length = new Uint8Array(LENGTH_BYTES)
       new DataView(length.buffer).setUint32(0, part.length, true)
       return [length, part]

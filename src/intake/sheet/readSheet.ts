@@ -1,7 +1,9 @@
 import { type ColumnKind, LONGEST_NAME, MAX_COLUMNS } from '@/desk/sampleDraft'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
+import type { Pieces } from '@/desk/pieces'
 import { isMissingWord } from '../reading/missingWords'
-import { type Column, type ColumnBuilder, numberBuilder, textBuilder } from './columns'
+import { type Column, IN_MEMORY, inMemory, type Keeping, type KeptColumn } from './columns'
+import { type ColumnBuilder, numberBuilder, textBuilder } from './columnBuilders'
 import { asDates } from './dateColumn'
 import type { SheetFormat } from './format'
 import { RowReader } from './rowReader'
@@ -21,7 +23,10 @@ export type Sheet = Readonly<{
   missingWords: readonly Readonly<{ column: string; word: string; count: number }>[]
 }>
 
-export type SheetSource = () => AsyncIterable<Uint8Array> | Iterable<Uint8Array>
+/** A sheet whose columns may stand elsewhere than in memory. */
+export type KeptSheet = Omit<Sheet, 'columns'> & Readonly<{ columns: readonly KeptColumn[] }>
+
+export type SheetSource = () => Pieces
 
 export type SheetQuestion = Readonly<{
   /** Opens the file from its beginning; a second time where a column of numbers turns out to be one of texts. */
@@ -47,12 +52,22 @@ export type SheetQuestion = Readonly<{
  * @returns the columns, or the first problem, with its line
  */
 export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>> {
+  const read = await keepSheet(question, IN_MEMORY)
+  return read.ok ? success({ ...read.value, columns: read.value.columns.map(inMemory) }) : read
+}
+
+/**
+ * The same, with the columns kept elsewhere.
+ *
+ * @param keeping - where; what is read in vain stays there unused
+ */
+export async function keepSheet(question: SheetQuestion, keeping: Keeping): Promise<Outcome<KeptSheet>> {
   const wanted = question.maxRows ?? Infinity
   // The first rows tell most columns of texts, so that the whole of a file is rarely read twice.
   let rows = Math.min(wanted, GLANCED_ROWS)
   const texts = new Set(question.kinds?.flatMap((kind, at) => (kind === 'number' ? [] : [at])))
   for (;;) {
-    const read = await readOnce({ ...question, maxRows: rows }, texts)
+    const read = await readOnce({ ...question, maxRows: rows }, texts, rows === wanted ? keeping : IN_MEMORY)
     if (!read.ok) return read
     const { sheet, turned, isCutOff } = read.value
     const isAll = !isCutOff || rows === wanted
@@ -63,10 +78,14 @@ export async function readSheet(question: SheetQuestion): Promise<Outcome<Sheet>
 }
 
 /** What was read, which columns of numbers turned out to be texts, and whether there is more. */
-type Once = Readonly<{ sheet: Sheet; turned: ReadonlySet<number>; isCutOff: boolean }>
+type Once = Readonly<{ sheet: KeptSheet; turned: ReadonlySet<number>; isCutOff: boolean }>
 
-async function readOnce(question: SheetQuestion, texts: ReadonlySet<number>): Promise<Outcome<Once>> {
-  const taker = new ColumnTaker(question, texts)
+async function readOnce(
+  question: SheetQuestion,
+  texts: ReadonlySet<number>,
+  keeping: Keeping,
+): Promise<Outcome<Once>> {
+  const taker = new ColumnTaker(question, texts, keeping)
   const reader = new RowReader(question.format, taker)
   let bytes = 0
   const max = question.maxRows ?? Infinity
@@ -96,9 +115,11 @@ class ColumnTaker {
   names: readonly string[] = []
   private readonly missing = new Map<string, { column: string; word: string; count: number }>()
   private readonly question: SheetQuestion
+  private readonly keeping: Keeping
 
-  constructor(question: SheetQuestion, texts: ReadonlySet<number>) {
+  constructor(question: SheetQuestion, texts: ReadonlySet<number>, keeping: Keeping) {
     this.question = question
+    this.keeping = keeping
     this.turned = new Set(texts)
   }
 
@@ -134,14 +155,14 @@ class ColumnTaker {
     return this.rowCount === 0 ? sheetProblems.onlyHeader() : undefined
   }
 
-  sheet(): Sheet {
+  sheet(): KeptSheet {
     const { format, kinds } = this.question
     const columns = this.builders!.flatMap((builder, at) => {
       const column = builder?.finish()
       if (!column) return []
       const mayBeDates =
         column.kind !== 'number' && column.kind !== 'date' && (kinds?.[at] ?? 'date') === 'date'
-      return [(mayBeDates ? asDates(column, format.dateOrder) : undefined) ?? column]
+      return [(mayBeDates ? asDates(column, format.dateOrder, this.keeping) : undefined) ?? column]
     })
     return { columns, rowCount: this.rowCount, names: this.names, missingWords: [...this.missing.values()] }
   }
@@ -159,16 +180,18 @@ class ColumnTaker {
     const twice = this.names.find((name, i) => this.names.indexOf(name) !== i)
     if (twice !== undefined) return sheetProblems.headerTwice(twice)
     const mark = decimalMark === 'comma' ? 0x2c : 0x2e
-    const { wanted } = this.question
+    const { question, keeping } = this
+    const { wanted } = question
     this.builders = this.names.map((name, i) => {
       if (wanted && !wanted.includes(name)) return undefined
-      if (this.turned.has(i)) return textBuilder({ name, encoding })
+      if (this.turned.has(i)) return textBuilder({ name, encoding, keeping })
       return numberBuilder({
         name,
         encoding,
         mark,
         thousands,
         isMissing: (word) => this.isMissing(name, word),
+        chunks: keeping.numbers(),
       })
     })
     // What was turned before is known; from here on only what turns in this reading counts.

@@ -2,16 +2,16 @@ import type { Problem } from '@/claims/terms/outcome'
 
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 
-/** A file of measurements is smaller; a larger one is a log that has to be cut first. */
-export const MAX_BYTES = 256 * 1024 * 1024
+/** Ten million rows; what is read of a larger file would be too large for the case's own. */
+export const MAX_BYTES = 768 * 1024 * 1024
 const megabytes = (bytes: number) => `${Math.ceil(bytes / 1024 / 1024)} MB`
 
 /** Everything that can keep a sheet file from being read: where, what was seen, and what would do. */
 export const sheetProblems = {
-  fileTooLarge: (seen: number) =>
+  fileTooLarge: (seen: number, max: number) =>
     problem(
       'file-too-large',
-      `The file has ${megabytes(seen)} at least; at most ${megabytes(MAX_BYTES)} are taken. Leave out the rows or columns that are not in question.`,
+      `The file has ${megabytes(seen)} at least; at most ${megabytes(max)} are taken. Leave out the rows or columns that are not in question.`,
     ),
   empty: () => problem('file-empty', 'The file is empty. It needs at least one row of cells.'),
   onlyHeader: () =>

@@ -2,6 +2,9 @@ import type { Problem } from '@/claims/terms/outcome'
 
 const problem = (code: string, message: string): Problem => ({ code, path: 'file', message })
 
+/** A workbook is read as a whole, in memory; so much of text at most is in it, unpacked. */
+export const MAX_WORKBOOK = 256 * 1024 * 1024
+
 /** Everything that can keep a workbook from being read. */
 export const workbookProblems = {
   notWorkbook: () =>

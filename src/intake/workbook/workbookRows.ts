@@ -1,5 +1,5 @@
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
-import { MAX_BYTES } from '../sheet/sheetProblems'
+import { MAX_WORKBOOK } from './workbookProblems'
 import { workbookProblems } from './workbookProblems'
 
 /** What of a sheet a person has to know who sees only its values. */
@@ -117,6 +117,8 @@ export class RowKeeper {
     if (this.width > MAX_COLUMNS) return workbookProblems.tooManyColumns(MAX_COLUMNS)
     if (this.width * height > MAX_CELLS)
       return workbookProblems.tooManyCells({ width: this.width, height, max: MAX_CELLS })
-    return this.characters > MAX_BYTES ? workbookProblems.tooLarge(this.characters, MAX_BYTES) : undefined
+    return this.characters > MAX_WORKBOOK
+      ? workbookProblems.tooLarge(this.characters, MAX_WORKBOOK)
+      : undefined
   }
 }

@@ -6,6 +6,7 @@ import { countCases } from '@/data/caseRepository'
 import { addRegisterVersion, listRegister } from '@/data/register'
 import type { Connection, Database } from '@/data/client'
 import { guessFormat } from '@/intake/sheet/format'
+import { hashesOf } from '@/casefile/columnHash'
 import { readSheet } from '@/intake/sheet/readSheet'
 import { addClaim } from '../claim/addClaim'
 import { addSample } from '../sample/addSample'
@@ -64,7 +65,8 @@ async function bringIn(db: Connection, caseId: string, sample: DemoSample, doer:
   const file = { fileName: stated.name, fileBytes: bytes.length, fileSha256, rowCount }
   const described = columns.map(({ name, kind }) => ({ ...columnNamed(name, kind), ...stated.labels[name] }))
   return storeSheet(db, {
+    hashes: await hashesOf(columns),
     ...{ caseId, ...doer, file, columns, words: { ...words, columns: described } },
-    packed: await packFile(bytes),
+    packed: packFile([bytes], bytes.length),
   })
 }

@@ -1,3 +1,4 @@
+import type { Pieces } from '@/desk/pieces'
 import { openTestDatabase } from '@tests/database'
 import { readSheet } from '@/intake/sheet/readSheet'
 import { guessFormat } from '@/intake/sheet/format'
@@ -36,7 +37,7 @@ const LOG = ['north\t14.9', 'north\t15.1', 'north\t14.8', 'south\t15.2', 'south\
   '\n',
 )
 
-async function collect(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): Promise<Buffer> {
+async function collect(body: Pieces): Promise<Buffer> {
   const parts: Uint8Array[] = []
   for await (const part of body) parts.push(part)
   return Buffer.concat(parts)

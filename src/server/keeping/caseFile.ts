@@ -12,7 +12,7 @@ import type { Connection } from '@/data/client'
 import { inTransaction } from '../transaction'
 import { insertFinding } from '@/data/findingRepository'
 import { insertSample } from '@/data/sampleRepository'
-import { insertFile } from '@/data/fileRepository'
+import { insertFile, readPackedFile } from '@/data/fileRepository'
 import { packFile } from '../packed'
 import { insertSeals } from '@/data/sealRepository'
 import { insertColumns } from '@/data/sheetRepository'
@@ -68,7 +68,7 @@ export async function importCase(
       const here = await readContent(transaction, id)
       const problem = here && (await whyNotGoingOn(here, content))
       if (problem) return failure(alreadyHere(here, problem))
-      const kept = here ? await originalsOf(here) : new Map<string, Uint8Array>()
+      const kept = here ? await filesOf(transaction, here) : new Map<string, readonly Uint8Array[]>()
       if (here) await removeCase(transaction, id)
       await store(transaction, file.value, kept)
       const place = here ? `, in the place of the case as of entry ${here.head.length}` : ''
@@ -91,12 +91,16 @@ function alreadyHere({ case: { reference, subject } }: CaseContent, why: string)
   return { code: 'already-here', path: 'case.json', message }
 }
 
-/** The files that are kept here, by their samples: a case file may leave them out. */
-async function originalsOf({ samples }: CaseContent): Promise<Map<string, Uint8Array>> {
-  const kept = new Map<string, Uint8Array>()
-  for (const { id, original } of samples) {
-    const bytes = await original?.()
-    if (bytes) kept.set(id, bytes)
+/** The files that are kept here, packed, by their samples: a case file may leave them out. */
+async function filesOf(
+  db: Connection,
+  { samples }: CaseContent,
+): Promise<ReadonlyMap<string, readonly Uint8Array[]>> {
+  const kept = new Map<string, readonly Uint8Array[]>()
+  for (const { id } of samples) {
+    const packed: Uint8Array[] = []
+    for await (const piece of readPackedFile(db, id)) packed.push(piece)
+    kept.set(id, packed)
   }
   return kept
 }
@@ -104,7 +108,7 @@ async function originalsOf({ samples }: CaseContent): Promise<Map<string, Uint8A
 async function store(
   db: Connection,
   { content }: CaseFile,
-  kept: ReadonlyMap<string, Uint8Array>,
+  kept: ReadonlyMap<string, readonly Uint8Array[]>,
 ): Promise<void> {
   const { id: caseId, state, createdAt, updatedAt } = content.case
   const [created, updated] = [new Date(createdAt), new Date(updatedAt)]
@@ -118,8 +122,8 @@ async function store(
   for (const { id, draft, file, sheet, original, ...times } of content.samples) {
     await insertSample(db, { id, caseId, draft, ...(file ? { file } : {}), ...stored(times) })
     if (sheet) await insertColumns(db, id, (await sheet.columns()).map(bytesOfColumn))
-    const bytes = (await original?.()) ?? kept.get(id)
-    if (bytes) await insertFile(db, id, await packFile(bytes))
+    const pieces = await original?.()
+    await insertFile(db, id, pieces ? packFile(pieces, file!.fileBytes) : (kept.get(id) ?? []))
   }
   for (const { id, draft, ...times } of content.claims) {
     const outcome = await outcomeOf(db, draft)

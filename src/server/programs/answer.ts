@@ -1,6 +1,7 @@
 import 'server-only'
 import { parseJson } from '@/desk/parseJson'
 import { beginningOf, wellFormed } from '@/desk/typed'
+import type { Pieces } from '@/desk/pieces'
 import { failure, type Outcome } from '@/claims/terms/outcome'
 
 const STATUS: Readonly<Record<string, number>> = {
@@ -51,7 +52,7 @@ export function download(
   file: Readonly<{
     name: string
     type: string
-    body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>
+    body: Pieces
   }>,
 ): Response {
   const name = wellFormed(file.name)
@@ -64,7 +65,7 @@ export function download(
   })
 }
 
-function streamOf(body: AsyncIterable<Uint8Array> | Iterable<Uint8Array>): ReadableStream<Uint8Array> {
+function streamOf(body: Pieces): ReadableStream<Uint8Array> {
   const rest = Symbol.asyncIterator in body ? body[Symbol.asyncIterator]() : body[Symbol.iterator]()
   return new ReadableStream({
     async pull(controller) {

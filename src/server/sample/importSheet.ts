@@ -1,33 +1,37 @@
 import 'server-only'
-import { asUtf8 } from '@/intake/sheet/utf16'
 import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { columnNamed, EMPTY_SAMPLE, type SampleDraft } from '@/desk/sampleDraft'
 import { changeBetween } from '@/desk/trail/change'
+import type { Pieces } from '@/desk/pieces'
 import type { Connection, Database } from '@/data/client'
-import { inTransaction } from '../transaction'
+import { inTransaction, unlessFull } from '../transaction'
 import type { SampleFile } from '@/desk/sampleFile'
 import { insertSample } from '@/data/sampleRepository'
 import { insertFile } from '@/data/fileRepository'
 import { packFile } from '../packed'
+import type { Scratch } from '@/data/scratch'
 import { insertColumns } from '@/data/sheetRepository'
-import { hashesOf } from '@/casefile/columnHash'
+import { type Hashes, hashesOf } from '@/casefile/columnHash'
 import { FILE_KEPT, fileWords } from '@/casefile/followsSamples'
 import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
-import { type Column, likelyColumn } from '@/intake/sheet/columns'
+import { type Keeping, type KeptColumn, likelyColumn } from '@/intake/sheet/columns'
 import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
-import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
-import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
+import { keepSheet, type KeptSheet } from '@/intake/sheet/readSheet'
+import { sheetProblems } from '@/intake/sheet/sheetProblems'
+import { asUtf8, beginningOf as firstOf } from '@/intake/sheet/utf16'
 import { isWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
-import { workbookProblems } from '@/intake/workbook/workbookProblems'
+import { MAX_WORKBOOK, workbookProblems } from '@/intake/workbook/workbookProblems'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { newIdentifier } from '../identifier'
 import { notFound } from '../problems'
 import { record } from '../record'
+import { BEGINNING, type IncomingFile, inPieces, takeIn } from './incomingFile'
+import { KeptPieces, onDisk } from './keptOnDisk'
 
-const PIECE = 1024 * 1024
+const PACKED_PIECE = 8 * 1024 * 1024
 /** So much of the work is reading, the rest storing. */
 const READ_SHARE = 0.6
 
@@ -56,109 +60,131 @@ export type Imported =
       is: 'brought-in'
       sampleId: string
       rowCount: number
-      missingWords: Sheet['missingWords']
+      missingWords: KeptSheet['missingWords']
       /** The only column that can hold readings; empty where several could be meant, and where there is none. */
       column: string
       /** Of all columns. */
       names: readonly string[]
     }>
   /** Words stand among numbers: whether they mean that nothing was measured has to be said first. */
-  | Readonly<{ is: 'asked'; missingWords: Sheet['missingWords'] }>
+  | Readonly<{ is: 'asked'; missingWords: KeptSheet['missingWords'] }>
 
 /**
  * Brings a file in as a new sample of a case: all of it, or nothing.
  *
  * @returns the sample, or what has to be asked first, or why the file cannot be taken
  */
-export async function importSheet(
+export function importSheet(db: Database, question: SheetImport, now: Date): Promise<Outcome<Imported>> {
+  return unlessFull(async () => {
+    const scratch = db.scratch()
+    const ended = new AbortController()
+    const signal = question.signal ? AbortSignal.any([question.signal, ended.signal]) : ended.signal
+    let packing: Promise<Iterable<Uint8Array>> | undefined
+    try {
+      const taken = await takeIn(scratch, question.body, signal)
+      if (!taken.ok) return taken
+      const file = taken.value
+      if (question.isKept !== false) {
+        // Beside the reading, on another processor.
+        packing = packedOn(scratch, file, signal)
+        // Whatever ends the reading is told first.
+        packing.catch(() => {})
+      }
+      const read = await readWhole(file, { ...question, signal }, onDisk(scratch))
+      if (!read.ok) return read
+      const { missingWords } = read.value.sheet
+      if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
+      const hashes = await hashesOf(read.value.sheet.columns)
+      const packed = await packing
+      signal.throwIfAborted()
+      return await store(db, { ...question, signal }, { ...read.value, file, hashes, packed, now })
+    } finally {
+      ended.abort()
+      await packing?.catch(() => {})
+      scratch.close()
+    }
+  })
+}
+
+async function packedOn(scratch: Scratch, file: IncomingFile, signal: AbortSignal): Promise<KeptPieces> {
+  const kept = new KeptPieces(scratch)
+  for await (const piece of packFile(file.pieces(signal, PACKED_PIECE), file.length)) kept.push(piece)
+  return kept
+}
+
+type Reading = Readonly<{ sheet: KeptSheet; part: string }>
+
+function store(
   db: Database,
   question: SheetImport,
-  now: Date,
+  reading: Reading & Readonly<{ file: IncomingFile; hashes: Hashes; packed: Pieces | undefined; now: Date }>,
 ): Promise<Outcome<Imported>> {
-  const { caseId, by, fileName, signal, body } = question
-  const whole = await wholeOf(body, signal)
-  if (!whole.ok) return whole
-  const hash = crypto.subtle.digest('SHA-256', whole.value)
-  // Beside the reading, on another processor.
-  const packing = question.isKept === false ? undefined : packFile(whole.value)
-  const read = await readWhole(whole.value, question)
-  if (!read.ok) return read
-  const { sheet, part } = read.value
+  const { caseId, by, fileName, signal, onProgress } = question
+  const { sheet, part, file, hashes, packed, now } = reading
   const { columns, rowCount, missingWords } = sheet
-  if (!question.missingWords && missingWords.length > 0) return success({ is: 'asked', missingWords })
-  const packed = await packing
-  const fileSha256 = Buffer.from(await hash).toString('hex')
-  signal?.throwIfAborted()
   return inTransaction(db, async (transaction): Promise<Outcome<Imported>> => {
     if (!(await holdCase(transaction, caseId))) return failure(notFound('case', caseId))
-    const file = { fileName, fileBytes: whole.value.length, fileSha256, rowCount }
     const onStored = async (share: number) => {
-      question.onProgress?.(rowCount, READ_SHARE + (1 - READ_SHARE) * share)
+      onProgress?.(rowCount, READ_SHARE + (1 - READ_SHARE) * share)
       // Whoever cancels is heard between the columns, and until the transaction is committed.
       await setImmediate()
       signal?.throwIfAborted()
     }
     const sampleId = await storeSheet(transaction, {
-      ...{ caseId, by, file, columns, now, part, onStored },
+      ...{ caseId, by, columns, hashes, now, part, onStored },
+      file: { fileName, fileBytes: file.length, fileSha256: file.sha256, rowCount },
       ...(packed ? { packed } : {}),
     })
-    const column = likelyColumn(columns)
+    const names = columns.map(({ name }) => name)
     return success({
-      is: 'brought-in',
-      sampleId,
-      rowCount,
-      missingWords,
-      column,
-      names: columns.map(({ name }) => name),
+      ...{ is: 'brought-in', sampleId, rowCount, missingWords, names },
+      column: likelyColumn(columns),
     })
   })
-}
-
-/** The whole file in memory: a column of numbers may turn out to be one of texts, and is then read again. */
-async function wholeOf(
-  body: SheetImport['body'],
-  signal: AbortSignal | undefined,
-): Promise<Outcome<Uint8Array<ArrayBuffer>>> {
-  const pieces: Uint8Array[] = []
-  let length = 0
-  for await (const piece of body) {
-    signal?.throwIfAborted()
-    length += piece.length
-    if (length > MAX_BYTES) return failure(sheetProblems.fileTooLarge(length))
-    pieces.push(piece)
-  }
-  return success(Buffer.concat(pieces))
 }
 
 async function readWhole(
-  whole: Uint8Array,
-  question: SheetImport,
-): Promise<Outcome<Readonly<{ sheet: Sheet; part: string }>>> {
+  file: IncomingFile,
+  question: SheetImport & Readonly<{ signal: AbortSignal }>,
+  keeping: Keeping,
+): Promise<Outcome<Reading>> {
   const { signal, onProgress, missingWords, columns: wanted } = question
-  let [bytes, part] = [asUtf8(whole), '']
-  if (isWorkbook(whole)) {
-    const workbook = await unlessGivenUp(() =>
-      inThread('workbook', { bytes: whole, choice: question.workbook }, { signal }),
-    )
-    if (!workbook.ok) return workbook
-    const { csv, askedRows, sheet } = workbook.value
-    if (!csv.ok) return csv
-    if (askedRows > 0) return failure(workbookProblems.hiddenRowsAsked(askedRows, sheet))
-    ;[bytes, part] = [csv.value, partWords(workbook.value, question.workbook)]
+  const opened = isWorkbook(file.beginning)
+    ? await openWorkbook(file, question)
+    : success({ ...file, part: '', separator: undefined })
+  if (!opened.ok) return opened
+  const { length, pieces, part, separator } = opened.value
+  let taken = 0
+  const counted = async function* () {
+    taken = 0
+    for await (const piece of pieces(signal)) {
+      taken += piece.length
+      yield piece
+    }
   }
-  const sheet = await readSheet({
-    source: () => piecesOf(bytes, signal),
-    format: question.format ?? guessFormat(bytes, isWorkbook(whole) ? ',' : undefined),
-    wanted,
-    missingWords,
-    onProgress: (rows, read) => onProgress?.(rows, READ_SHARE * Math.min(1, read / bytes.length)),
-  })
+  const source = () => asUtf8(counted(), file.beginning)
+  const format = question.format ?? guessFormat(await firstOf(source(), BEGINNING), separator)
+  const onRead = (rows: number) => onProgress?.(rows, READ_SHARE * (taken / length))
+  const sheet = await keepSheet({ source, format, wanted, missingWords, onProgress: onRead }, keeping)
   if (!sheet.ok) return sheet
   const { columns, names } = sheet.value
   if (columns.length === 0) return failure(sheetProblems.noColumns(names))
   const chosen =
     columns.length < names.length ? `, columns ${columns.map(({ name }) => name).join(', ')}` : ''
   return success({ sheet: sheet.value, part: `${part}${chosen}` })
+}
+
+/** The sheet of a workbook as the text of a CSV file: it is read as a whole, in memory. */
+async function openWorkbook(file: IncomingFile, { workbook: choice, signal }: SheetImport) {
+  if (file.length > MAX_WORKBOOK) return failure(sheetProblems.fileTooLarge(file.length, MAX_WORKBOOK))
+  const bytes = file.whole()
+  const workbook = await unlessGivenUp(() => inThread('workbook', { bytes, choice }, { signal }))
+  if (!workbook.ok) return workbook
+  const { csv, askedRows, sheet } = workbook.value
+  if (!csv.ok) return csv
+  if (askedRows > 0) return failure(workbookProblems.hiddenRowsAsked(askedRows, sheet))
+  const text = inPieces(csv.value.length, (at, size) => csv.value.subarray(at, at + size))
+  return success({ ...text, part: partWords(workbook.value, choice), separator: ',' as const })
 }
 
 /** Which part of a workbook was taken, for the trail. */
@@ -171,15 +197,6 @@ function partWords({ sheet, part, notes }: WorkbookSheet, choice: WorkbookChoice
   return `, sheet “${sheet}”, rows ${part.firstRow} to ${part.lastRow} of ${part.rowCount}${hidden}${computed}`
 }
 
-/** Lets the server answer others between the pieces. */
-async function* piecesOf(bytes: Uint8Array, signal: AbortSignal | undefined): AsyncGenerator<Uint8Array> {
-  for (let at = 0; at < bytes.length; at += PIECE) {
-    await setImmediate()
-    signal?.throwIfAborted()
-    yield bytes.subarray(at, at + PIECE)
-  }
-}
-
 /** Stores what was read of a file as a sample. */
 export async function storeSheet(
   db: Connection,
@@ -187,19 +204,21 @@ export async function storeSheet(
     caseId: string
     by: string
     file: SampleFile
-    columns: readonly Column[]
+    columns: readonly KeptColumn[]
+    /** Of each column, for the trail. */
+    hashes: Hashes
     /** What is known of it beside the file. */
     words?: Partial<SampleDraft>
     now: Date
     /** Which part of the file was taken, for the trail. */
     part?: string
     /** The file itself, packed, where it is kept. */
-    packed?: Uint8Array
+    packed?: Pieces
     /** Told of the share that is stored; what it throws stores nothing. */
     onStored?: (share: number) => Promise<void>
   }>,
 ): Promise<string> {
-  const { caseId, by, file, columns, words, now, part = '', packed, onStored } = input
+  const { caseId, by, file, columns, hashes, words, now, part = '', packed, onStored } = input
   const { fileName } = file
   const id = newIdentifier()
   const draft = {
@@ -213,7 +232,7 @@ export async function storeSheet(
   await insertColumns(db, id, columns.map(bytesOfColumn), onStored)
   if (packed) await insertFile(db, id, packed)
   const detail = `${fileWords(file)}${part}${packed ? FILE_KEPT : ''}`
-  const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: await hashesOf(columns) })
+  const change = changeBetween(EMPTY_SAMPLE, { ...draft, cells: hashes })
   await record(db, { caseId, sampleId: id, at: now, who: by, action: 'brought-in', detail, change })
   return id
 }

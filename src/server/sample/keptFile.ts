@@ -1,5 +1,5 @@
 import 'server-only'
-import { createHash } from 'node:crypto'
+import { hashOf } from '@/casefile/followsSamples'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { findSample } from '@/data/sampleRepository'
 import { isIdentifier } from '../identifier'
@@ -14,18 +14,19 @@ import { notFound } from '../problems'
  */
 export async function readKeptFile(
   sampleId: string,
-): Promise<Outcome<Readonly<{ name: string; bytes: Uint8Array }>>> {
+): Promise<Outcome<Readonly<{ name: string; bytes: AsyncIterable<Uint8Array> }>>> {
   const db = await database()
   const sample = isIdentifier(sampleId) ? await findSample(db, sampleId) : undefined
   if (!sample?.file) return failure(notFound('sample', sampleId))
   const { fileName, fileSha256 } = sample.file
-  const bytes = await originalOf(db, sampleId).catch(() => new Uint8Array(0))
-  if (!bytes) {
+  const first = await originalOf(db, sampleId)
+  if (!first) {
     const message = `The file ${fileName} was not kept: what was read of it is here, and its hash.`
     return failure({ code: 'file-not-kept', path: 'sampleId', message })
   }
-  const hash = createHash('sha256').update(bytes).digest('hex')
-  if (hash === fileSha256) return success({ name: fileName, bytes })
-  const message = `What is kept of the file ${fileName} has the SHA-256 ${hash}, and ${fileSha256} was brought in: it was altered.`
+  const hash = await hashOf(first)
+  if (hash === fileSha256) return success({ name: fileName, bytes: (await originalOf(db, sampleId))! })
+  const seen = hash === '' ? 'is damaged' : `has the SHA-256 ${hash}`
+  const message = `What is kept of the file ${fileName} ${seen}, and ${fileSha256} was brought in: it was altered.`
   return failure({ code: 'file-altered', path: 'sampleId', message })
 }

@@ -6,5 +6,5 @@ export async function GET(_: Request, { params }: Readonly<{ params: Promise<{ s
   const kept = await readKeptFile((await params).sampleId)
   if (!kept.ok) return answerWith(kept)
   const { name, bytes } = kept.value
-  return download({ name, type: 'application/octet-stream', body: [bytes] })
+  return download({ name, type: 'application/octet-stream', body: bytes })
 }
