@@ -52,6 +52,8 @@ export async function readCaseFile(
   } catch (error) {
     if (!(error instanceof Wrong)) throw error
     return caseFileProblem(error.path, error.message)
+  } finally {
+    archive.value.close()
   }
 }
 

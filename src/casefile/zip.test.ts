@@ -1,4 +1,8 @@
-import { createHash } from 'node:crypto'
+import { createHash, randomBytes } from 'node:crypto'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { setTimeout } from 'node:timers/promises'
 import { crc32 } from 'node:zlib'
 import { strToU8, zipSync } from 'fflate'
 import { fromBufferPromise } from 'yauzl'
@@ -62,6 +66,37 @@ test('what goes wrong while a piece is made is told to whoever packs', async () 
     throw new Error('no second piece')
   }
   await expect(packed({ path: 'a', pieces: pieces() })).rejects.toThrow('no second piece')
+})
+
+test('whoever stops taking what is packed ends the making of it', async () => {
+  let isOver = false
+  const pieces = function* () {
+    try {
+      for (;;) yield randomBytes(1024 * 1024)
+    } finally {
+      isOver = true
+    }
+  }
+  const given = (async function* () {
+    yield { path: 'a', pieces: pieces() }
+  })()
+  for await (const packedPiece of zipped(given)) if (packedPiece.length > 1000) break
+  for (let tries = 0; !isOver && tries < 100; tries += 1) await setTimeout(10)
+  expect(isOver).toBe(true)
+})
+
+test('a file on the disk is unpacked from there until it is closed, and one that is not there is told', async () => {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'zip-')), 'a.zip')
+  await expect(opened({ file }, all)).rejects.toMatchObject({ code: 'ENOENT' })
+  writeFileSync(file, await packed(entry('a', 'x'), entry('b', 'y')))
+  const archive = await opened({ file }, all)
+  if (!archive.ok) throw new Error(archive.problem.message)
+  expect((await archive.value.unpack('b')).bytes).toEqual(strToU8('y'))
+  archive.value.close()
+  await expect(archive.value.unpack('a')).rejects.toThrow('a is damaged')
+  expect(await opened({ file }, (name) => name === 'a')).toMatchObject({ problem: { path: 'b' } })
+  writeFileSync(file, 'no archive')
+  expect(await opened({ file }, all)).toMatchObject({ problem: { code: 'case-file' } })
 })
 
 test('the same entries give the same bytes, whenever they are packed', async () => {

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
-import { pipeline, Readable } from 'node:stream'
-import { crc32, createDeflateRaw } from 'node:zlib'
-import { Zip, type ZipInputFile } from 'fflate'
-import { type Entry, fromBufferPromise, type ZipFile } from 'yauzl'
+import { Readable } from 'node:stream'
+import { finished } from 'node:stream/promises'
+import { type Entry, fromBufferPromise, openPromise, type ZipFile as OpenedZip } from 'yauzl'
+import { ZipFile } from 'yazl'
 import type { Pieces } from '@/desk/pieces'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { Wrong } from './entries'
@@ -19,41 +19,33 @@ export const MAX_UNPACKED = 1024 * 1024 * 1024
 
 export type ZipEntry = Readonly<{ path: string; pieces: Pieces }>
 
-const DEFLATED = 8
+const AS_PACKED = { mtime: NO_TIME, forceDosTimestamp: true, mode: 0o100644, compressionLevel: COMPRESSION }
 
-/** Packs entries as they come, a piece at a time; others go on meanwhile, since the packing itself is done in a thread. */
+/**
+ * Packs entries as they come, a piece at a time; others go on meanwhile, since the packing itself is done in a thread. What is
+ * larger than 4 GB becomes a file of the format's own kind for that, ZIP64.
+ */
 export async function* zipped(entries: AsyncIterable<ZipEntry>): AsyncGenerator<Uint8Array> {
-  const ready: Uint8Array[] = []
-  const zip = new Zip((error, data) => {
-    if (error) throw error
-    ready.push(data)
-  })
-  for await (const { path, pieces } of entries) {
-    const entry: ZipInputFile = { filename: path, compression: DEFLATED, mtime: NO_TIME, size: 0, crc: 0 }
-    zip.add(entry)
-    for await (const packed of deflated(pieces, entry)) {
-      entry.ondata!(null, packed, false)
-      yield* ready.splice(0)
+  const zip = new ZipFile()
+  const packed = zip.outputStream as Readable
+  let made: Readable | undefined
+  const addAll = async () => {
+    for await (const { path, pieces } of entries) {
+      // One piece is made when the one before is packed.
+      made = Readable.from(pieces, { highWaterMark: 1 })
+      // The packer keeps all that it was given until its end: not the stream, with what came through it.
+      zip.addReadStreamLazy(path, AS_PACKED, (pack) => pack(null, made!))
+      await finished(made)
     }
-    entry.ondata!(null, new Uint8Array(0), true)
-    yield* ready.splice(0)
+    zip.end()
   }
-  zip.end()
-  yield* ready.splice(0)
-}
-
-/** What pieces are when packed; how many bytes they have, and their check sum, are counted into the entry as they pass. */
-function deflated(pieces: Pieces, entry: ZipInputFile): AsyncIterable<Uint8Array<ArrayBuffer>> {
-  const counted = async function* () {
-    for await (const piece of pieces) {
-      entry.size += piece.length
-      entry.crc = crc32(piece, entry.crc)
-      yield piece
-    }
+  // What goes wrong in making a piece ends the packing too.
+  addAll().catch((error: Error) => packed.destroy(error))
+  try {
+    yield* packed
+  } finally {
+    made?.destroy()
   }
-  // One piece is made when the one before is packed, and what goes wrong in making it ends the packing too.
-  const made = Readable.from(counted(), { highWaterMark: 1 })
-  return pipeline(made, createDeflateRaw({ level: COMPRESSION }), () => {})
 }
 
 const problem = (path: string, message: string): Outcome<never> =>
@@ -73,55 +65,81 @@ export type Archive = Readonly<{
    * @throws Wrong where it is missing or damaged, or has other bytes than stated
    */
   unpack: (path: string) => Promise<Readonly<{ bytes: Uint8Array; sha256: string }>>
+  /** Nothing is unpacked afterwards. */
+  close: () => void
 }>
 
 /**
  * Looks into a ZIP file, and unpacks nothing yet.
  *
+ * @param source - its bytes, or where it stands on the disk: what is unpacked is then all that is in memory
  * @param isAllowed - whether a path may stand in it at all
  * @param limits.max - bytes, unpacked
- * @param limits.isOwn - from the office's own folder, whatever its ratio
+ * @param limits.isOwn - from the office's own folder: however much is in it
+ * @throws what the system says of a file that can't be read
  */
 export async function opened(
-  bytes: Uint8Array,
+  source: Uint8Array | Readonly<{ file: string }>,
   isAllowed: (path: string) => boolean,
-  limits: Readonly<{ max?: number; isOwn?: boolean }> = {},
+  limits: Limits = {},
 ): Promise<Outcome<Archive>> {
+  // Names are held against those that may stand in it as they are, and not mended before.
+  const options = { lazyEntries: true, autoClose: false, decodeStrings: false }
+  let zip: OpenedZip | undefined
   try {
-    const buffer = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-    // Names are held against those that may stand in it as they are, and not mended before.
-    const zip = await fromBufferPromise(buffer, { lazyEntries: true, autoClose: false, decodeStrings: false })
-    const entries = new Map<string, Entry>()
-    for await (const entry of zip.eachEntry()) {
-      const path = entry.fileNameRaw.toString('utf8')
-      if (!isAllowed(path)) return problem(path, `“${path.slice(0, 200)}” has no place in one.`)
-      if (entries.has(path)) return problem(path, `“${path}” stands in it twice.`)
-      if (entries.size === MAX_ENTRIES) return problem('', `it has more than ${MAX_ENTRIES} entries.`)
-      entries.set(path, entry)
-    }
-    const sizes = new Map([...entries].map(([path, { uncompressedSize }]) => [path, uncompressedSize]))
-    const refused = whyNotUnpacked(sizes, bytes.length, limits)
-    return refused ?? success({ sizes, unpack: (path) => unpacked(zip, entries.get(path), path) })
+    zip =
+      'file' in source
+        ? await openPromise(source.file, options)
+        : await fromBufferPromise(Buffer.from(source.buffer, source.byteOffset, source.length), options)
+    const archive = await archiveOf(zip, isAllowed, limits)
+    if (!archive.ok) zip.close()
+    return archive
   } catch (error) {
+    if (!zip && (error as NodeJS.ErrnoException).code !== undefined) throw error
+    zip?.close()
     return problem('', `it is no ZIP file, or is damaged (${messageOf(error)}).`)
   }
+}
+
+type Limits = Readonly<{ isOwn?: boolean; max?: number }>
+
+async function archiveOf(
+  zip: OpenedZip,
+  isAllowed: (path: string) => boolean,
+  limits: Limits,
+): Promise<Outcome<Archive>> {
+  const entries = new Map<string, Entry>()
+  for await (const entry of zip.eachEntry()) {
+    const path = entry.fileNameRaw.toString('utf8')
+    if (!isAllowed(path)) return problem(path, `“${path.slice(0, 200)}” has no place in one.`)
+    if (entries.has(path)) return problem(path, `“${path}” stands in it twice.`)
+    if (!limits.isOwn && entries.size === MAX_ENTRIES)
+      return problem('', `it has more than ${MAX_ENTRIES} entries.`)
+    entries.set(path, entry)
+  }
+  const sizes = new Map([...entries].map(([path, { uncompressedSize }]) => [path, uncompressedSize]))
+  const refused = whyNotUnpacked(sizes, zip.fileSize, limits)
+  if (refused) return refused
+  const unpack: Archive['unpack'] = (path) => unpacked(zip, entries.get(path), path)
+  return success({ sizes, unpack, close: () => zip.close() })
 }
 
 /** What can be told from the sizes that a file states, before anything is unpacked. */
 function whyNotUnpacked(
   sizes: ReadonlyMap<string, number>,
   packed: number,
-  { max = MAX_UNPACKED, isOwn = false }: Readonly<{ max?: number; isOwn?: boolean }>,
+  { max = MAX_UNPACKED, isOwn = false }: Limits,
 ): Outcome<never> | undefined {
+  if (isOwn) return undefined
   const total = [...sizes.values()].reduce((sum, size) => sum + size, 0)
   if (total > max) return problem('', `unpacked it has more than ${max / 1024 / 1024} MB.`)
   const ratio = total / packed
-  return !isOwn && total > SMALL && ratio > MAX_RATIO
+  return total > SMALL && ratio > MAX_RATIO
     ? problem('', `unpacked it has ${Math.round(ratio)} times its size, which no measurements have.`)
     : undefined
 }
 
-async function unpacked(zip: ZipFile, entry: Entry | undefined, path: string) {
+async function unpacked(zip: OpenedZip, entry: Entry | undefined, path: string) {
   if (!entry) throw new Wrong(path, `${path} is missing.`)
   try {
     const bytes = new Uint8Array(entry.uncompressedSize)

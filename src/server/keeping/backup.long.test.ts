@@ -10,9 +10,12 @@ import path from 'node:path'
 import { setImmediate } from 'node:timers/promises'
 import { unzipSync, zipSync } from 'fflate'
 import type { Database } from '@/data/client'
+import { findColumnHeads, readColumn } from '@/data/sheetRepository'
 import { TABLES } from '@/data/tableCopies'
 import { EMPTY_OFFICE } from '@/desk/office'
-import { backUp, restore } from './backup'
+import { backUp } from './backup'
+import { restore } from './restore'
+import { CHUNK_LENGTH } from '@/intake/sheet/columns'
 import { importSheet } from '../sample/importSheet'
 import { exportCase } from './caseFile'
 import { openCase, saveCase } from '../case/changeCase'
@@ -27,6 +30,13 @@ const later = new Date('2026-11-06T08:00:00Z')
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
 const file = path.join(folder, 'backup.zip')
+
+/** A file of its own with such bytes. */
+function written(bytes: Uint8Array): string {
+  const place = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-backup-')), 'given.zip')
+  writeFileSync(place, bytes)
+  return place
+}
 
 let [full, empty]: Database[] = []
 beforeAll(async () => {
@@ -61,7 +71,7 @@ async function caseFilesOf(database: Database) {
 }
 
 test('what is restored elsewhere is what was backed up, to the last byte of every case', async () => {
-  const restored = await restore(empty!, readFileSync(file), { folder, now })
+  const restored = await restore(empty!, file, { folder, now })
   expect(restored).toEqual({ ok: true, value: { madeAt: now.toISOString(), cases: 2, dropped: 0 } })
   expect(await caseFilesOf(empty!)).toEqual(await caseFilesOf(full!))
 })
@@ -69,10 +79,10 @@ test('what is restored elsewhere is what was backed up, to the last byte of ever
 test('what was there before is backed up first, and can be restored in its turn', async () => {
   kept.trueWeightDatabase = Promise.resolve(empty!)
   const { caseId } = await openCase({ by: 'A. Officer', now: later })
-  const restored = await restore(empty!, readFileSync(file), { folder, now: later })
+  const restored = await restore(empty!, file, { folder, now: later })
   if (!restored.ok) throw new Error(restored.problem.message)
   expect(restored.value.cases).toBe(2)
-  const again = await restore(empty!, readFileSync(restored.value.keptAs!), { folder, now })
+  const again = await restore(empty!, restored.value.keptAs!, { folder, now })
   expect(again).toMatchObject({ ok: true, value: { cases: 3 } })
   expect(await readTrail(caseId, { page: 0, pageSize: 1 })).toMatchObject({
     verdict: { holds: true },
@@ -96,12 +106,12 @@ test('a backup of version 3, which has no seals, takes the place of cases that h
     ),
   )
   manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":3'))(entries)
-  const restored = await restore(own, zipSync(entries), { folder, now: later })
+  const restored = await restore(own, written(zipSync(entries)), { folder, now: later })
   expect(restored.ok || restored.problem.message).toBe(true)
   expect(await readCase(caseId)).toBeUndefined()
   // The seal is in what was there before, with its case.
   const keptAs = restored.ok ? restored.value.keptAs! : ''
-  expect(await restore(own, readFileSync(keptAs), { folder, now })).toMatchObject({ ok: true })
+  expect(await restore(own, keptAs, { folder, now })).toMatchObject({ ok: true })
   expect(await readSeals(caseId)).toHaveLength(1)
   await own.close()
 })
@@ -118,7 +128,7 @@ test('a backup of version 7, which knows nothing of the office, leaves what it s
   )
   manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":7'))(entries)
   const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
-  const restored = await restore(own, zipSync(entries), { folder, now: later })
+  const restored = await restore(own, written(zipSync(entries)), { folder, now: later })
   expect(restored.ok || restored.problem.message).toBe(true)
   expect(await readOffice()).toMatchObject(words)
   await own.close()
@@ -131,7 +141,7 @@ test('the register of keys is restored with the rest, and stays where a backup k
   expect(await enterKey({ proof: proofOf(own, now.toISOString()) }, now)).toMatchObject({ ok: true })
   const place = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-backup-')), 'keys.zip')
   await backUp(before, place, now)
-  expect(await restore(after, readFileSync(place), { folder: path.dirname(place), now })).toMatchObject({
+  expect(await restore(after, place, { folder: path.dirname(place), now })).toMatchObject({
     ok: true,
   })
   kept.trueWeightDatabase = Promise.resolve(after)
@@ -142,14 +152,17 @@ test('the register of keys is restored with the rest, and stays where a backup k
   )
   const entries = unzipSync(older)
   manifest((text) => text.replace(`"version":${BACKUP_VERSION}`, '"version":2'))(entries)
-  const restored = await restore(after, zipSync(entries), { folder: path.dirname(place), now: later })
+  const restored = await restore(after, written(zipSync(entries)), {
+    folder: path.dirname(place),
+    now: later,
+  })
   expect(restored.ok || restored.problem.message).toBe(true)
   expect((await readRegister()).keys).toMatchObject([{ key: own.key }])
   await before.update(keyEntries).set({ name: 'C. Officer' })
   const forged = `${place}.forged`
   await backUp(before, forged, now)
   expect(
-    await restore(after, readFileSync(forged), {
+    await restore(after, forged, {
       folder: path.dirname(place),
       now: new Date('2026-11-09T08:00:00Z'),
     }),
@@ -236,14 +249,40 @@ test('a backup made while others write is of one moment', async () => {
   await Promise.all([write(), write(), write(), write(), back()])
   // A chain that does not hold would be refused.
   for (const day of days)
-    expect(await restore(empty!, readFileSync(fileOf(day)), { folder, now: day })).toMatchObject({ ok: true })
+    expect(await restore(empty!, fileOf(day), { folder, now: day })).toMatchObject({ ok: true })
+})
+
+test('a sample longer than one copy holds is backed up in several, and restored as it was', async () => {
+  const [long, other] = [await openTestDatabase(), await openTestDatabase()]
+  kept.trueWeightDatabase = Promise.resolve(long)
+  const { caseId } = await openCase({ by: 'A. Officer', now })
+  const rows = 16 * CHUNK_LENGTH + 3
+  const body = (async function* () {
+    yield new TextEncoder().encode(`row\n${Array.from({ length: rows }, (_, row) => row).join('\n')}`)
+  })()
+  const brought = valueOf(await importSheet(long, { caseId, fileName: 'long.csv', by: '', body }, now))
+  const sampleId = brought.is === 'brought-in' ? brought.sampleId : ''
+  const place = path.join(folder, 'long.zip')
+  await backUp(long, place, now)
+  const names = Object.keys(unzipSync(readFileSync(place))).filter((name) => name.includes('column_chunks'))
+  expect(names).toHaveLength(2)
+  expect(await restore(other, place, { folder, now })).toMatchObject({ ok: true })
+  const cellsIn = async (database: Database) => {
+    const [head] = await findColumnHeads(database, sampleId)
+    return Buffer.concat([...(await readColumn(database, sampleId, head!)).chunks])
+  }
+  const cells = await cellsIn(other)
+  expect(cells.length).toBe(8 * rows)
+  expect(cells.equals(await cellsIn(long))).toBe(true)
+  await long.close()
+  await other.close()
 })
 
 test('of what was there before restores, the last five files are kept', async () => {
   const place = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
   for (let day = 1; day <= 7; day += 1)
     writeFileSync(path.join(place, `before-restore-2026-10-0${day}T08-00-00-000Z.zip`), '')
-  const restored = await restore(empty!, readFileSync(file), { folder: place, now })
+  const restored = await restore(empty!, file, { folder: place, now })
   expect(restored).toMatchObject({ ok: true, value: { dropped: 3 } })
   expect(readdirSync(place)).toHaveLength(5)
 })
@@ -296,7 +335,7 @@ test.each<readonly [string, () => Uint8Array, string]>([
   async (_, make, message) => {
     const before = await caseFilesOf(full!)
     const own = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
-    const refused = await restore(full!, make(), { folder: own, now })
+    const refused = await restore(full!, written(make()), { folder: own, now })
     expect(readdirSync(own)).toEqual([])
     expect(refused.ok || refused.problem.message).toContain(message)
     expect(await caseFilesOf(full!)).toEqual(before)

@@ -1,10 +1,10 @@
 import 'server-only'
 import { timingSafeEqual } from 'node:crypto'
-import { readFile } from 'node:fs/promises'
 import path from 'node:path'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { heldToken } from '@/data/folderLock'
-import { backUp, restore, type Restored } from './backup'
+import { backUp } from './backup'
+import { restore, type Restored } from './restore'
 import { database } from './database'
 
 /** Whether a request comes from somebody who can read the lock file of the data folder. */
@@ -27,9 +27,8 @@ export async function backUpTo(file: string, now: Date): Promise<Outcome<Readonl
 /** Restores everything from a backup. */
 export async function restoreFrom(file: string, now: Date): Promise<Outcome<Restored>> {
   try {
-    const bytes = await readFile(file)
     const folder = process.env.DATABASE_URL ? path.dirname(file) : process.env.TRUE_WEIGHT_DATA!
-    return await restore(await database(), bytes, { folder, now })
+    return await restore(await database(), file, { folder, now })
   } catch (error) {
     return failure(unusable(file, error, 'read'))
   }

@@ -13,13 +13,13 @@ import type { Database } from '@/data/client'
 import { EMPTY_CLAIM } from '@/desk/claimDraft'
 import { readTrail } from '../case/readTrail'
 import { verifyFinding } from '../finding/readFinding'
-import { restore } from './backup'
+import { restore } from './restore'
 import { exportCase, importCase } from './caseFile'
 
 /** Made by core 0.3.0, the last before case files had a second version: every parameter, method and relation is in it. */
 const CASE_FILE = readFileSync('tests/fixtures/case-file-v1.zip')
 /** A backup of the database that it was exported from. */
-const BACKUP = readFileSync('tests/fixtures/backup-v1.zip')
+const BACKUP = 'tests/fixtures/backup-v1.zip'
 
 const now = new Date('2026-11-28T09:00:00Z')
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
