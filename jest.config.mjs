@@ -19,6 +19,8 @@ for (const name of MODULES)
 
 export default createConfig({
   testEnvironment: 'node',
+  // What a test leaves behind may still be at work: each look at what was taken from it would be a warning, without end.
+  testEnvironmentOptions: { globalsCleanup: 'off' },
   globalSetup: '<rootDir>/scripts/temporary.mjs',
   // Outlives the run's own temporary folder.
   cacheDirectory: '<rootDir>/build/jest',

@@ -8,7 +8,7 @@ import { LOG_ROWS, LOG_ROWS_WRITTEN, writeLog } from './log.mjs'
 import { withWorkbench } from './workbench.mjs'
 
 const GOAL_MS = 6000
-const PATIENCE_MS = 120_000
+const PATIENCE_MS = 600_000
 
 export async function measureDrop() {
   const { shown, found, examined, longest } = await timesOfDrop(LOG_ROWS)

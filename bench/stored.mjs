@@ -61,12 +61,17 @@ export async function withStore(work) {
   }
 }
 
-/** How long a file takes to be brought in and stored, and then a claim about the masses of one depot to be tested, in milliseconds. */
-export async function timesOfStore({ server, db, caseId }, file, depot) {
+/**
+ * How long a file takes to be brought in and stored, and then a claim about the masses of one depot to be tested, in milliseconds.
+ *
+ * @param onStored - told when it is stored
+ */
+export async function timesOfStore({ server, db, caseId }, file, depot, onStored = () => {}) {
   const body = createReadStream(file, { highWaterMark: 1 << 20 })
   const question = { caseId, fileName: 'log.csv', by: '', body }
   const [brought, stored] = await timed(() => server.importSheet(db, question, new Date()))
   if (!brought.ok) throw new Error(brought.problem.message)
+  onStored()
   const draft = { ...server.EMPTY_CLAIM, ...aboutDepot(brought.value.sampleId, depot) }
   const [outcome, again] = await timed(() => server.outcomeOf(db, draft))
   if (outcome === null) throw new Error('The claim could not be tested.')

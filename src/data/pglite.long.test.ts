@@ -1,6 +1,9 @@
+import { randomBytes } from 'node:crypto'
 import { chmodSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { writeBinaryCopy } from './binaryCopy'
+import type { Connection } from './connection'
 import { openFolder } from './pglite'
 
 const newFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-folder-'))
@@ -46,6 +49,29 @@ test('what is somebody else’s in the folder is left as it is', async () => {
   expect(statSync(other).mode & 0o777).toBe(0o755)
   expect(statSync(folder).mode & 0o777).toBe(0o755)
   expect(statSync(path.join(folder, 'postgres')).mode & 0o777).toBe(0o700)
+  await database.close()
+}, 60_000)
+
+test('what was copied and taken back gives its room on the disk back', async () => {
+  const database = await openFolder(path.join(newFolder(), 'data'))
+  await database.execute('create table "large" ("bytes" bytea)')
+  const copied = (connection: Connection) =>
+    connection.copyIn('"large" ("bytes")', writeBinaryCopy([[randomBytes(4 * 1024 * 1024)]]))
+  const size = async () => {
+    const { rows } = (await database.execute(
+      `select pg_total_relation_size('"large"')::int as size`,
+    )) as unknown as Readonly<{ rows: readonly [Readonly<{ size: number }>] }>
+    return rows[0].size
+  }
+  const empty = await size()
+  const failing = database.inTransaction(async (connection) => {
+    await copied(connection)
+    throw new Error('given up')
+  })
+  await expect(failing).rejects.toThrow('given up')
+  expect(await size()).toBeLessThan(empty + 100_000)
+  await database.inTransaction(copied)
+  expect(await size()).toBeGreaterThan(4_000_000)
   await database.close()
 }, 60_000)
 

@@ -106,11 +106,19 @@ export async function migrated(
   const tables = connectionOf(client, client, ensureRoom)
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
-    inTransaction: <T>(work: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => {
-        ensureRoom(0)
-        return work(connectionOf(client, transaction, ensureRoom))
-      }),
+    inTransaction: async <T>(work: (connection: Connection) => Promise<T>) => {
+      const filled = new Set<string>()
+      try {
+        return await client.transaction((transaction) => {
+          ensureRoom(0)
+          return work(connectionOf(client, transaction, ensureRoom, filled))
+        })
+      } catch (error) {
+        // What was copied and taken back would lie on the disk for ever: nothing else tidies this database.
+        if (filled.size > 0) await client.exec(`vacuum ${[...filled].join(', ')}`).catch(() => {})
+        throw error
+      }
+    },
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
       client.transaction((transaction) => read(connectionOf(client, transaction, ensureRoom))),
@@ -126,8 +134,14 @@ export async function migrated(
  * Drizzle's own transactions can't copy.
  *
  * @param asked - the client itself, or a transaction of it
+ * @param filled - is told of the tables that are copied into
  */
-function connectionOf(client: PGlite, asked: Pick<PGlite, 'query'>, ensureRoom: EnsureRoom) {
+function connectionOf(
+  client: PGlite,
+  asked: Pick<PGlite, 'query'>,
+  ensureRoom: EnsureRoom,
+  filled = new Set<string>(),
+) {
   // PGlite copies its three hundred parsers for each query that brings some, which is a fifth of the query: Drizzle's, which
   // are always the same, become its own.
   const query: PGlite['query'] = (text, values, { parsers, ...options } = {}) => {
@@ -140,6 +154,7 @@ function connectionOf(client: PGlite, asked: Pick<PGlite, 'query'>, ensureRoom: 
     copyIn: async (target: string, parts: readonly Uint8Array[]) => {
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))
+      filled.add(target.split(' ')[0]!)
       const blob = new Blob([...parts] as BlobPart[])
       await asked.query(`COPY ${target} FROM '/dev/blob' (FORMAT binary)`, [], { blob })
     },

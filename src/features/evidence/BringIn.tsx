@@ -180,7 +180,9 @@ function Progress({
       return (
         <Flex gap="12px" align="center" marginTop="8px">
           <Line role="status">
-            Taking in {state.name}: {formatCount(state.rows)} rows so far ({Math.round(state.share * 100)} %)
+            {state.sent < 1
+              ? `Sending ${state.name}: ${Math.floor(state.sent * 100)} %`
+              : `Taking in ${state.name}: ${formatCount(state.rows)} rows so far (${Math.round(state.share * 100)} %)`}
           </Line>
           <QuietButton type="button" onClick={() => void onCancel()}>
             Cancel

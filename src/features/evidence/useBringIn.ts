@@ -12,11 +12,13 @@ export type BringInState =
   | Readonly<{ is: 'none' }>
   | Readonly<{ is: 'opening'; name: string }>
   | Readonly<{ is: 'shown'; name: string; preview: FilePreview; choice: Choice }>
-  | Readonly<{ is: 'taken-in'; name: string; rows: number; share: number }>
+  | (Readonly<{ is: 'taken-in'; name: string }> & Progress)
   | Readonly<{ is: 'asked'; name: string; words: readonly MissingWord[] }>
   | Readonly<{ is: 'refused'; name: string; problem: Problem }>
   | Readonly<{ is: 'cancelled' | 'too-late' | 'cancel-unknown'; name: string }>
 
+/** How much of the file is sent; how many rows are read, and which share of the work is done once it is. */
+type Progress = Readonly<{ sent: number; rows: number; share: number }>
 type Running = Readonly<{ controller: AbortController; importId: string }>
 
 /** Is told of the new sample, of its columns, and of the one that can hold its readings, where there is only one. */
@@ -86,11 +88,11 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
       const controller = new AbortController()
       const importId = crypto.randomUUID()
       request.current = { controller, importId }
-      setState({ is: 'taken-in', name, rows: 0, share: 0 })
+      setState({ is: 'taken-in', name, sent: 0, rows: 0, share: 0 })
       const question = { fileName: name, by: officerHere(), importId, ...choice.current, missingWords }
       const address = `/api/cases/${caseId}/samples?question=${encodeURIComponent(JSON.stringify(question))}`
-      const outcome = await send(address, chosen, controller.signal, ({ rows, share }) =>
-        setState({ is: 'taken-in', name, rows, share }),
+      const outcome = await send(address, chosen, controller.signal, (progress) =>
+        setState({ is: 'taken-in', name, ...progress }),
       )
       if (controller.signal.aborted) return
       request.current = undefined
@@ -147,34 +149,37 @@ const NO_ANSWER: Problem = {
   message: 'The server does not answer, and nothing was taken in. Try once more.',
 }
 
-/** Sends a file and reads the lines that the server answers while it takes it in. */
-async function send(
+/**
+ * Sends a file and reads the lines that the server answers while it takes it in. A request of this kind tells how much of the
+ * file is sent, which `fetch` does not.
+ */
+function send(
   address: string,
   file: File,
   signal: AbortSignal,
-  onProgress: (line: Readonly<{ rows: number; share: number }>) => void,
+  onProgress: (progress: Progress) => void,
 ): Promise<Outcome<Imported>> {
-  try {
-    const answer = await fetch(address, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/octet-stream' },
-      body: file,
-      signal,
-    })
-    const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
-    let rest = ''
-    for (;;) {
-      const { done, value } = await reader.read()
-      const lines = (rest + (value ?? '')).split('\n')
-      rest = done ? '' : lines.pop()!
-      for (const text of lines.filter((one) => one !== '')) {
-        const line = JSON.parse(text) as Line
-        if ('ok' in line) return line
-        onProgress(line)
-      }
-      if (done) return { ok: false, problem: NO_ANSWER }
+  const request = new XMLHttpRequest()
+  let read = 0
+  let outcome: Outcome<Imported> = { ok: false, problem: NO_ANSWER }
+  const readTo = (end: number) => {
+    const lines = request.responseText.slice(read, end).split('\n')
+    read = end
+    for (const text of lines.filter((one) => one !== '')) {
+      const line = JSON.parse(text) as Line
+      if ('ok' in line) outcome = line
+      else onProgress({ ...line, sent: 1 })
     }
-  } catch {
-    return { ok: false, problem: NO_ANSWER }
   }
+  return new Promise((resolve) => {
+    request.upload.onprogress = ({ loaded, total }) => onProgress({ rows: 0, share: 0, sent: loaded / total })
+    request.onprogress = () => readTo(request.responseText.lastIndexOf('\n') + 1)
+    request.onload = () => readTo(request.responseText.length)
+    // Also where it was broken off, or what was answered is no line of JSON.
+    request.onloadend = () => resolve(outcome)
+    signal.addEventListener('abort', () => request.abort())
+    request.open('POST', address)
+    request.setRequestHeader('Content-Type', 'application/octet-stream')
+    request.send(file)
+  })
 }

@@ -139,6 +139,8 @@ function Line({
           padding="0 14px 0 0"
           verticalAlign="middle"
           fontFamily={place < cells.length - ofFindings ? 'mono' : undefined}
+          // "< 0.001" is one figure.
+          whiteSpace={cell.startsWith('<') ? 'nowrap' : undefined}
         >
           <Finding data-mark={cell} data-found={FOUND.has(cell) || undefined}>
             {cell}
