@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readlinkSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { setTimeout } from 'node:timers/promises'
@@ -95,9 +95,26 @@ test('a file on the disk is unpacked from there until it is closed, and one that
   archive.value.close()
   await expect(archive.value.unpack('a')).rejects.toThrow('a is damaged')
   expect(await opened({ file }, (name) => name === 'a')).toMatchObject({ problem: { path: 'b' } })
+  expect(await isClosed(file)).toBe(true)
   writeFileSync(file, 'no archive')
   expect(await opened({ file }, all)).toMatchObject({ problem: { code: 'case-file' } })
+  expect(await isClosed(file)).toBe(true)
 })
+
+/** Whether this process lets go of a file within a second. */
+async function isClosed(file: string): Promise<boolean> {
+  const own = '/proc/self/fd'
+  const isHeld = () =>
+    readdirSync(own).some((at) => {
+      try {
+        return readlinkSync(path.join(own, at)) === file
+      } catch {
+        return false
+      }
+    })
+  for (let tries = 0; isHeld() && tries < 100; tries += 1) await setTimeout(10)
+  return !isHeld()
+}
 
 test('the same entries give the same bytes, whenever they are packed', async () => {
   const [one, other] = [await packed(entry('a', 'x')), await packed(entry('a', 'x'))]

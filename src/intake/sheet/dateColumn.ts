@@ -10,7 +10,6 @@ export function asDates(
   keeping: Keeping,
 ): Extract<KeptColumn, { kind: 'date' }> | undefined {
   const { name, length, missing } = column
-  if (missing === length) return undefined
   const chunks = keeping.numbers()
   for (const days of daysOf(column, order)) {
     if (!days) return undefined

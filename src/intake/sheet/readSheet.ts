@@ -67,7 +67,7 @@ export async function keepSheet(question: SheetQuestion, keeping: Keeping): Prom
   let rows = Math.min(wanted, GLANCED_ROWS)
   const texts = new Set(question.kinds?.flatMap((kind, at) => (kind === 'number' ? [] : [at])))
   for (;;) {
-    const read = await readOnce({ ...question, maxRows: rows }, texts, rows === wanted ? keeping : IN_MEMORY)
+    const read = await readOnce({ ...question, maxRows: rows }, texts, keeping)
     if (!read.ok) return read
     const { sheet, turned, isCutOff } = read.value
     const isAll = !isCutOff || rows === wanted

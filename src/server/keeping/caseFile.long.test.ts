@@ -3,6 +3,7 @@ import { openTestDatabase } from '@tests/database'
 import { valueOf } from '@tests/outcome'
 import { computeOutcomes } from '../check/laterOutcomes'
 import { createHash } from 'node:crypto'
+import { gzipSync } from 'node:zlib'
 import { unzipSync, zipSync } from 'fflate'
 import type { Database } from '@/data/client'
 import { listClaims } from '@/data/claimRepository'
@@ -16,6 +17,7 @@ import { fingerprintOfValue } from '../fingerprint'
 import { readRecord, readTrail } from '../case/readTrail'
 import { eq } from 'drizzle-orm'
 import { fileChunks } from '@/data/schema'
+import { MAX_BYTES } from '@/intake/sheet/sheetProblems'
 import { importSheet } from '../sample/importSheet'
 import { packFile } from '../packed'
 import { readKeptFile } from '../sample/keptFile'
@@ -323,6 +325,13 @@ test('the file that a sample was brought in from goes with its case, byte for by
     .set({ bytes: Buffer.from('no gzip') })
     .where(eq(fileChunks.sampleId, kept))
   expect(await readKeptFile(kept)).toMatchObject({ problem: { code: 'file-altered' } })
+  // Unpacked, larger than any file that is taken: members of such a file may follow one another (RFC 1952, 2.2).
+  const member = gzipSync(new Uint8Array(64 * 1024 * 1024))
+  const bomb = Buffer.concat(Array.from({ length: MAX_BYTES / (64 * 1024 * 1024) + 1 }, () => member))
+  await one.update(fileChunks).set({ bytes: bomb }).where(eq(fileChunks.sampleId, kept))
+  expect(await readKeptFile(kept)).toMatchObject({
+    problem: { code: 'file-altered', message: expect.stringContaining('log.csv is damaged') },
+  })
   await one.close()
   await other.close()
 })
