@@ -3,7 +3,7 @@ import path from 'node:path'
 import { ensureInstalled, ROOT } from './install.mjs'
 
 /** One finds its own files beside itself; the others are of the older kind of module, and ask for what Node has. */
-const UNBUNDLED = ['piscina', 'pngjs', 'yauzl']
+const UNBUNDLED = ['piscina', 'pngjs', 'yauzl', 'yazl']
 
 /**
  * @param entry - a file, or several by the names of what is made of them
