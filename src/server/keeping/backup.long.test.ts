@@ -307,6 +307,15 @@ test.each<readonly [string, () => Uint8Array, string]>([
       ),
     `it is of version ${BACKUP_VERSION + 1}`,
   ],
+  [
+    'a damaged manifest',
+    () => {
+      const bytes = readFileSync(file)
+      const begin = bytes.indexOf('backup.json') + 'backup.json'.length
+      return bytes.fill(255, begin + 20, begin + 120)
+    },
+    'backup.json is damaged',
+  ],
   ['an altered table', () => changed((entries) => (entries[firstTable(entries)]![40]! ^= 1)), 'was altered'],
   ['a missing table', () => changed((entries) => delete entries[firstTable(entries)]), 'is missing'],
   [

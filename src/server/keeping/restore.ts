@@ -51,6 +51,9 @@ export async function restore(
     return typeof manifest === 'string'
       ? problem(manifest)
       : await restoreFrom(db, archive.value, { manifest, folder, now })
+  } catch (error) {
+    if (error instanceof Unsound || error instanceof Wrong) return problem(error.message)
+    throw error
   } finally {
     archive.value.close()
   }
@@ -76,7 +79,6 @@ async function restoreFrom(
     })
   } catch (error) {
     if (hadCases) await rm(keptAs, { force: true })
-    if (error instanceof Unsound || error instanceof Wrong) return problem(error.message)
     // PostgreSQL's classes of errors in what it was given: 22 for values, 23 for what they refer to.
     if (/^2[23]/.test(codeOf(error))) return problem(`a table in it is malformed (${causeOf(error)}).`)
     throw error
