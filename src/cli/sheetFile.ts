@@ -1,14 +1,19 @@
-import { asUtf8, beginningOf } from '@/intake/sheet/utf16'
+import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import { createReadStream } from 'node:fs'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import {
+  doubtsOf,
+  type FormatDoubt,
+  GUESSED_FROM,
+  guessFormat,
+  type SheetFormat,
+} from '@/intake/sheet/format'
 import { readSheet, type Sheet } from '@/intake/sheet/readSheet'
 import { openFile } from './openInput'
 
 const PIECE = 1024 * 1024
-const BEGINNING = 64 * 1024
 /** In UTF-16 what is plain text in UTF-8 has twice as many bytes. */
-const FIRST = 2 * BEGINNING
+const FIRST = 2 * GUESSED_FROM
 
 export type SheetFileQuestion = Readonly<{
   file: string
@@ -28,8 +33,8 @@ export type SheetFileQuestion = Readonly<{
  */
 export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<Sheet>> {
   const { file, wanted, missing, stated } = question
-  const first = await firstBytes(file)
-  const beginning = await beginningOf(asUtf8([first], first), BEGINNING)
+  const first = await readFirst(file)
+  const beginning = await firstBytes(asUtf8([first], first), GUESSED_FROM)
   const format: SheetFormat = { ...guessFormat(beginning), ...stated, header: 'first-row' }
   const doubt = doubtsOf(format, beginning).find(({ about }) => !IS_STATED[about](stated))
   if (doubt) return failure(twoWays(doubt))
@@ -43,7 +48,7 @@ export async function readSheetFile(question: SheetFileQuestion): Promise<Outcom
   return asked ? failure(missingWords(asked)) : success(sheet.value)
 }
 
-async function firstBytes(file: string): Promise<Uint8Array> {
+async function readFirst(file: string): Promise<Uint8Array> {
   const handle = await openFile(file)
   try {
     const { buffer, bytesRead } = await handle.read(new Uint8Array(FIRST), 0, FIRST, 0)

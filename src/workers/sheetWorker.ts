@@ -1,4 +1,4 @@
-import { asUtf8, beginningOf } from '@/intake/sheet/utf16'
+import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
 import { expose } from 'comlink'
 import { answerClaim } from '@/answers/claim'
@@ -9,7 +9,13 @@ import { describeShortly } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
 import { cellText, type Column } from '@/intake/sheet/columns'
-import { doubtsOf, type FormatDoubt, guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import {
+  doubtsOf,
+  type FormatDoubt,
+  GUESSED_FROM,
+  guessFormat,
+  type SheetFormat,
+} from '@/intake/sheet/format'
 import { readSheet, type SheetSource } from '@/intake/sheet/readSheet'
 import { findRows, sortedRows } from '@/intake/sheet/rowOrder'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
@@ -18,7 +24,6 @@ import { namesTaken, type SettledWanted, type Taken, takeWanted } from '@/intake
 import { MAX_WORKBOOK } from '@/intake/workbook/workbookProblems'
 import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 
-const BEGINNING = 64 * 1024
 const PREVIEWED_ROWS = 200
 
 /** What can be said of a file by its first rows. */
@@ -65,13 +70,13 @@ const sheets = {
     file: Blob,
     choice: Readonly<{ format?: SheetFormat; workbook?: WorkbookChoice }>,
   ): Promise<Outcome<FilePreview>> {
-    const first = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
+    const first = new Uint8Array(await file.slice(0, GUESSED_FROM).arrayBuffer())
     const max = isWorkbook(first) ? MAX_WORKBOOK : MAX_BYTES
     if (file.size > max) return failure(sheetProblems.fileTooLarge(file.size, max))
     const opened = await sourceOf(file, first, choice.workbook)
     if (!opened.ok) return opened
     const { source, workbook, problem } = opened.value
-    const head = await beginningOf(source(), BEGINNING)
+    const head = await firstBytes(source(), GUESSED_FROM)
     const format = choice.format ?? guessFormat(head, workbook && ',')
     const read = problem ? failure(problem) : await readSheet({ source, format, maxRows: PREVIEWED_ROWS })
     const view = read.ok ? success(viewOf(read.value)) : read

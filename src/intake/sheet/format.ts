@@ -20,7 +20,7 @@ export type SheetFormat = Readonly<{
 }>
 
 /** So much of a file is enough to guess by, and little enough to look at at once. */
-const GUESSED_FROM = 64 * 1024
+export const GUESSED_FROM = 64 * 1024
 const MAX_LINES = 200
 
 /**

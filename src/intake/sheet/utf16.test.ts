@@ -1,4 +1,4 @@
-import { asUtf8, beginningOf } from './utf16'
+import { asUtf8, firstBytes } from './utf16'
 
 const TEXT = 'mass,note\r\n14.93,“Säcke” 重 😀\r\n'
 
@@ -37,8 +37,8 @@ test('any other file is left as it is', () => {
 
 test('of a beginning as much is given as is asked for, and of a short file all', async () => {
   const pieces = [Uint8Array.of(1, 2, 3), Uint8Array.of(4, 5)]
-  expect([...(await beginningOf(pieces, 2))]).toEqual([1, 2])
-  expect([...(await beginningOf(pieces, 4))]).toEqual([1, 2, 3, 4])
-  expect([...(await beginningOf(pieces, 9))]).toEqual([1, 2, 3, 4, 5])
-  expect(await beginningOf([], 9)).toHaveLength(0)
+  expect([...(await firstBytes(pieces, 2))]).toEqual([1, 2])
+  expect([...(await firstBytes(pieces, 4))]).toEqual([1, 2, 3, 4])
+  expect([...(await firstBytes(pieces, 9))]).toEqual([1, 2, 3, 4, 5])
+  expect(await firstBytes([], 9)).toHaveLength(0)
 })

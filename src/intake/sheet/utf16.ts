@@ -22,7 +22,7 @@ async function* recoded(pieces: Pieces, encoding: string): AsyncGenerator<Uint8A
 }
 
 /** The first bytes of a file, as many as there are. */
-export async function beginningOf(pieces: Pieces, length: number): Promise<Uint8Array> {
+export async function firstBytes(pieces: Pieces, length: number): Promise<Uint8Array> {
   let beginning = new Uint8Array(0)
   for await (const piece of pieces) {
     const more = new Uint8Array(Math.min(length, beginning.length + piece.length))

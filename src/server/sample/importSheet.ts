@@ -18,17 +18,17 @@ import { beginningOf } from '@/desk/typed'
 import { holdCase } from '@/data/trailRepository'
 import { bytesOfColumn } from '@/intake/sheet/columnBytes'
 import { type Keeping, type KeptColumn, likelyColumn } from '@/intake/sheet/columns'
-import { guessFormat, type SheetFormat } from '@/intake/sheet/format'
+import { GUESSED_FROM, guessFormat, type SheetFormat } from '@/intake/sheet/format'
 import { keepSheet, type KeptSheet } from '@/intake/sheet/readSheet'
 import { sheetProblems } from '@/intake/sheet/sheetProblems'
-import { asUtf8, beginningOf as firstOf } from '@/intake/sheet/utf16'
+import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import { isWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
 import { MAX_WORKBOOK, workbookProblems } from '@/intake/workbook/workbookProblems'
 import { inThread, unlessGivenUp } from '../compute/pool'
 import { newIdentifier } from '../identifier'
 import { notFound } from '../problems'
 import { record } from '../record'
-import { BEGINNING, type IncomingFile, inPieces, takeIn } from './incomingFile'
+import { type IncomingFile, inPieces, takeIn } from './incomingFile'
 import { KeptPieces, onDisk } from './keptOnDisk'
 
 const PACKED_PIECE = 8 * 1024 * 1024
@@ -163,7 +163,7 @@ async function readWhole(
     }
   }
   const source = () => asUtf8(counted(), file.beginning)
-  const format = question.format ?? guessFormat(await firstOf(source(), BEGINNING), separator)
+  const format = question.format ?? guessFormat(await firstBytes(source(), GUESSED_FROM), separator)
   const onRead = (rows: number) => onProgress?.(rows, READ_SHARE * (taken / length))
   const sheet = await keepSheet({ source, format, wanted, missingWords, onProgress: onRead }, keeping)
   if (!sheet.ok) return sheet

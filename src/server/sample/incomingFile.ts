@@ -3,10 +3,9 @@ import { createHash } from 'node:crypto'
 import { setImmediate } from 'node:timers/promises'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { Scratch } from '@/data/scratch'
+import { GUESSED_FROM } from '@/intake/sheet/format'
 import { MAX_BYTES, sheetProblems } from '@/intake/sheet/sheetProblems'
 
-/** Enough to tell what a file is, and to guess how it is written. */
-export const BEGINNING = 64 * 1024
 const PIECE = 1024 * 1024
 
 /** Bytes that are gone through from the first, as often as they are asked for; others go on between the pieces. */
@@ -59,7 +58,7 @@ export async function takeIn(
   return success({
     ...inPieces(length, (at, size) => scratch.read(at, size)),
     sha256: hash.digest('hex'),
-    beginning: scratch.read(0, Math.min(BEGINNING, length)),
+    beginning: scratch.read(0, Math.min(GUESSED_FROM, length)),
     whole: () => scratch.read(0, length),
   })
 }
