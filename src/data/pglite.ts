@@ -8,6 +8,7 @@ import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { type Connection, type Database, MIGRATIONS } from './connection'
+import { CopySource } from './copySource'
 import { DiskSpace } from './diskSpace'
 import { lockFolder } from './folderLock'
 import * as schema from './schema'
@@ -103,7 +104,9 @@ export async function migrated(
     ensureRoom: () => {},
   },
 ): Promise<Database> {
-  const tables = connectionOf(client, client, ensureRoom)
+  await client.waitReady
+  const source = new CopySource(client)
+  const tables = connectionOf({ client, source, ensureRoom })
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
     inTransaction: async <T>(work: (connection: Connection) => Promise<T>) => {
@@ -111,7 +114,7 @@ export async function migrated(
       try {
         return await client.transaction((transaction) => {
           ensureRoom(0)
-          return work(connectionOf(client, transaction, ensureRoom, filled))
+          return work(connectionOf({ client, source, ensureRoom }, transaction, filled))
         })
       } catch (error) {
         // What was copied and taken back would lie on the disk for ever: nothing else tidies this database.
@@ -121,7 +124,7 @@ export async function migrated(
     },
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => read(connectionOf(client, transaction, ensureRoom))),
+      client.transaction((transaction) => read(connectionOf({ client, source, ensureRoom }, transaction))),
     scratch: () => new Scratch(folder, ensureRoom),
     close: async () => {
       await client.close()
@@ -130,6 +133,8 @@ export async function migrated(
   })
 }
 
+type Opened = Readonly<{ client: PGlite; source: CopySource; ensureRoom: EnsureRoom }>
+
 /**
  * Drizzle's own transactions can't copy.
  *
@@ -137,9 +142,8 @@ export async function migrated(
  * @param filled - is told of the tables that are copied into
  */
 function connectionOf(
-  client: PGlite,
-  asked: Pick<PGlite, 'query'>,
-  ensureRoom: EnsureRoom,
+  { client, source, ensureRoom }: Opened,
+  asked: Pick<PGlite, 'query'> = client,
   filled = new Set<string>(),
 ) {
   // PGlite copies its three hundred parsers for each query that brings some, which is a fifth of the query: Drizzle's, which
@@ -155,8 +159,7 @@ function connectionOf(
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))
       filled.add(target.split(' ')[0]!)
-      const blob = new Blob([...parts] as BlobPart[])
-      await asked.query(`COPY ${target} FROM '/dev/blob' (FORMAT binary)`, [], { blob })
+      await source.reading(parts, (path) => asked.query(`COPY ${target} FROM '${path}' (FORMAT binary)`))
     },
     copyOut: async (source: string) => {
       const { blob } = await asked.query(`COPY ${source} TO '/dev/blob' (FORMAT binary)`)

@@ -5,8 +5,8 @@ const PLUS = 0x2b
 const SMALL_E = 0x65
 /** Up to so many digits a whole number is exact in a double. */
 const EXACT_DIGITS = 15
-/** Powers of ten that a double holds exactly. */
-const POWERS = Float64Array.from({ length: 23 }, (_, exponent) => Number(`1e${exponent}`))
+/** Powers of ten, all of which a double holds exactly. */
+const POWERS = Float64Array.from({ length: EXACT_DIGITS + 1 }, (_, exponent) => Number(`1e${exponent}`))
 
 /** What a cell is that is no number. */
 export const NOT_A_NUMBER = Number.NaN
@@ -14,7 +14,7 @@ export const NOT_A_NUMBER = Number.NaN
 /**
  * Reads a cell's bytes as a number, exactly as the language's own parser would.
  *
- * A number of up to 15 digits is a whole number over a power of ten up to 22, both exact, so that one division rounds as it
+ * A number of up to 15 digits is a whole number over a power of ten, both exact, so that one division rounds as it
  * should (Clinger 1990); any other is handed to the language's parser.
  *
  * @param bytes - ASCII digits, a sign, the decimal mark, an exponent
@@ -22,28 +22,26 @@ export const NOT_A_NUMBER = Number.NaN
  * @returns NaN for a cell that is no number; ±Infinity for one beyond the range of a double
  */
 export function cellNumber(bytes: Uint8Array, start: number, end: number, mark: number): number {
-  let at = start
-  const sign = bytes[at]!
-  if (sign === MINUS || sign === PLUS) at += 1
-  let [mantissa, digits, decimals, seen] = [0, 0, 0, 0]
-  let isBehindMark = false
-  for (; at < end; at += 1) {
+  const sign = bytes[start]!
+  const first = sign === MINUS || sign === PLUS ? start + 1 : start
+  let mantissa = 0
+  let behindMark = -1
+  for (let at = first; at < end; at += 1) {
     const byte = bytes[at]!
     if (byte >= ZERO && byte <= NINE) {
-      seen += 1
-      if (mantissa > 0 || byte > ZERO) digits += 1
       mantissa = mantissa * 10 + (byte - ZERO)
-      if (isBehindMark) decimals += 1
-    } else if (byte === mark && !isBehindMark) {
-      isBehindMark = true
-    } else if ((byte | 0x20) === SMALL_E && seen > 0) {
+    } else if (byte === mark && behindMark < 0) {
+      behindMark = at + 1
+    } else if ((byte | 0x20) === SMALL_E) {
       return slowly(bytes, start, end, mark)
     } else {
       return NOT_A_NUMBER
     }
   }
-  if (seen === 0) return NOT_A_NUMBER
-  if (digits > EXACT_DIGITS || decimals >= POWERS.length) return slowly(bytes, start, end, mark)
+  const digits = end - first - (behindMark < 0 ? 0 : 1)
+  if (digits === 0) return NOT_A_NUMBER
+  if (digits > EXACT_DIGITS) return slowly(bytes, start, end, mark)
+  const decimals = behindMark < 0 ? 0 : end - behindMark
   const value = decimals === 0 ? mantissa : mantissa / POWERS[decimals]!
   return sign === MINUS ? -value : value
 }

@@ -164,9 +164,14 @@ export class RowReader {
       return sheetProblems.wrongEncoding(this.line, (wrong ?? 0) + 1, this.format.encoding)
     }
     // Only now: a row that is not whole yet is read again from its beginning.
-    for (const { cell, end } of this.doubled) compact(bytes, bounds[2 * cell]!, end)
-    this.doubled.length = 0
+    if (this.doubled.length > 0) this.makeSingle(bytes)
     return this.taker.row(bytes, bounds, count, this.line)
+  }
+
+  /** Asked for where there are some: to empty a list, even an empty one, takes as long as to read a cell. */
+  private makeSingle(bytes: Uint8Array): void {
+    for (const { cell, end } of this.doubled) compact(bytes, this.bounds[2 * cell]!, end)
+    this.doubled.length = 0
   }
 
   /** Finds the closing quote; `to` is where the text ends once its doubled quotes are single. */
