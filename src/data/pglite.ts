@@ -8,7 +8,7 @@ import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { type Connection, type Database, MIGRATIONS } from './connection'
-import { CopySource } from './copySource'
+import { CopyDevice } from './copyDevice'
 import { DiskSpace } from './diskSpace'
 import { lockFolder } from './folderLock'
 import * as schema from './schema'
@@ -105,8 +105,8 @@ export async function migrated(
   },
 ): Promise<Database> {
   await client.waitReady
-  const source = new CopySource(client)
-  const tables = connectionOf({ client, source, ensureRoom })
+  const device = new CopyDevice(client)
+  const tables = connectionOf({ client, device, ensureRoom })
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
     inTransaction: async <T>(work: (connection: Connection) => Promise<T>) => {
@@ -114,7 +114,7 @@ export async function migrated(
       try {
         return await client.transaction((transaction) => {
           ensureRoom(0)
-          return work(connectionOf({ client, source, ensureRoom }, transaction, filled))
+          return work(connectionOf({ client, device, ensureRoom }, transaction, filled))
         })
       } catch (error) {
         // What was copied and taken back would lie on the disk for ever: nothing else tidies this database.
@@ -124,7 +124,7 @@ export async function migrated(
     },
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => read(connectionOf({ client, source, ensureRoom }, transaction))),
+      client.transaction((transaction) => read(connectionOf({ client, device, ensureRoom }, transaction))),
     scratch: () => new Scratch(folder, ensureRoom),
     close: async () => {
       await client.close()
@@ -133,7 +133,7 @@ export async function migrated(
   })
 }
 
-type Opened = Readonly<{ client: PGlite; source: CopySource; ensureRoom: EnsureRoom }>
+type Opened = Readonly<{ client: PGlite; device: CopyDevice; ensureRoom: EnsureRoom }>
 
 /**
  * Drizzle's own transactions can't copy.
@@ -142,7 +142,7 @@ type Opened = Readonly<{ client: PGlite; source: CopySource; ensureRoom: EnsureR
  * @param filled - is told of the tables that are copied into
  */
 function connectionOf(
-  { client, source, ensureRoom }: Opened,
+  { client, device, ensureRoom }: Opened,
   asked: Pick<PGlite, 'query'> = client,
   filled = new Set<string>(),
 ) {
@@ -159,11 +159,9 @@ function connectionOf(
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))
       filled.add(target.split(' ')[0]!)
-      await source.reading(parts, (path) => asked.query(`COPY ${target} FROM '${path}' (FORMAT binary)`))
+      await device.reading(parts, (path) => asked.query(`COPY ${target} FROM '${path}' (FORMAT binary)`))
     },
-    copyOut: async (source: string) => {
-      const { blob } = await asked.query(`COPY ${source} TO '/dev/blob' (FORMAT binary)`)
-      return new Uint8Array(await blob!.arrayBuffer())
-    },
+    copyOut: (source: string) =>
+      device.written((path) => asked.query(`COPY ${source} TO '${path}' (FORMAT binary)`)),
   })
 }
