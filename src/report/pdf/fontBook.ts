@@ -1,4 +1,5 @@
-import { create, type Font } from 'fontkit'
+import { create, type Font, type GlyphRun } from 'fontkit'
+import { keepLast } from '@/desk/keepLast'
 import type { Face, FontFile } from '../document/fonts'
 
 /** A run of letters of one font, with the width that it has at a size of 1. */
@@ -6,12 +7,18 @@ export type Run = Readonly<{ font: string; text: string; width: number }>
 /** A word with the width that it has at a size of 1. */
 export type Word = Readonly<{ runs: readonly Run[]; width: number }>
 
-type Known = Readonly<{ key: string; font: Font; bytes: Buffer }>
+/** A font file: as texts are measured by it, and as they are written in it. */
+type Known = Readonly<{ key: string; font: Font; written: Written }>
+/** pdfkit takes an open font, beside what its types say. */
+type Written = PDFKit.Mixins.PDFFontSource
 
 /** Stands for a character that no font here has. */
 const NO_GLYPH = '\ufffd'
 /** Carry no shape of their own. */
 const UNSEEN = /[\u200b-\u200f\u2060\ufe0e\ufe0f]/gu
+
+/** So many words of a font, and of a face, are kept: those of some dozen reports. */
+const MAX_KEPT = 10_000
 
 /** Which font has the letters of a text, and how wide it is in them. */
 export class FontBook {
@@ -24,13 +31,16 @@ export class FontBook {
     this.faces = new Map(
       faces.map(([face, list]) => [
         face,
-        list.map(({ key, bytes }) => ({ key, bytes, font: create(bytes) as Font })),
+        list.map(({ key, bytes }) => {
+          const font = create(bytes) as Font
+          return { key, font, written: shapedOnce(font) }
+        }),
       ]),
     )
   }
 
-  /** Every font file, by its name in a document. */
-  files(): readonly Readonly<{ key: string; bytes: Buffer }>[] {
+  /** Every font, by its name in a document. */
+  fonts(): readonly Readonly<{ key: string; written: Written }>[] {
     return [...this.faces.values()].flat()
   }
 
@@ -47,7 +57,7 @@ export class FontBook {
     const runs = this.runsOf(text.replace(UNSEEN, ''), face)
     const width = runs.reduce((sum, run) => sum + run.width, 0)
     const word = { runs, width }
-    this.words.set(key, word)
+    keepLast(this.words, key, word, MAX_KEPT)
     return word
   }
 
@@ -76,4 +86,22 @@ export class FontBook {
     this.places.set(key, found)
     return found
   }
+}
+
+/** A font that shapes each text once for all documents: most of the work of setting one. */
+function shapedOnce(font: Font): Written {
+  const runs = new Map<string, GlyphRun>()
+  const shaped = (text: string): GlyphRun => {
+    // What a glyph stands for is kept with it where it is first met, and is to come from this text alone.
+    Object.assign(font, { _glyphs: {} })
+    return font.layout(text)
+  }
+  const layout = (text: string) => {
+    const run = runs.get(text) ?? shaped(text)
+    keepLast(runs, text, run, MAX_KEPT)
+    const { glyphs, advanceWidth } = run
+    // Whoever writes them scales the positions in place.
+    return { glyphs, advanceWidth, positions: run.positions.map((position) => ({ ...position })) }
+  }
+  return Object.create(font, { layout: { value: layout } }) as Written
 }

@@ -52,7 +52,7 @@ export class Page {
       font: null as unknown as string,
       info: { Title: info.title, Creator: 'True Weight', Producer: 'True Weight', CreationDate: info.madeAt },
     })
-    for (const { key, bytes } of fonts.files()) this.document.registerFont(key, bytes)
+    for (const { key, written } of fonts.fonts()) this.document.registerFont(key, written)
     this.root = this.document.struct('Document')
     this.document.addStructure(this.root)
   }
