@@ -61,9 +61,22 @@ export async function readReport(caseId: string, stated: StatedOptions): Promise
     html: partHtml(part),
     text: partMarkdown(part),
   }))
+  prepareFiles(report)
   const lacking = await lackingInPdf(parts.map(({ text }) => text).join('\n'), process.cwd())
   const [mark, css] = [await markNow(db), await reportCss(process.cwd())]
   return { ownCase, options, claimCount, parts, lacking, css, mark: mark ? markHtml(mark) : '' }
+}
+
+let isPrepared = false
+
+/**
+ * Makes the first report that is looked at a PDF that nobody gets, while it is read: to shape words for the first time takes
+ * four times as long as the rest of a PDF. What fails here is told to whoever asks for the file.
+ */
+function prepareFiles(report: Report): void {
+  if (isPrepared) return
+  isPrepared = true
+  inThread('report', { report, format: 'pdf', root: process.cwd() }).catch(() => {})
 }
 
 type ReportFile = Readonly<{ name: string; type: string; bytes: Uint8Array }>
