@@ -1,4 +1,4 @@
-import { expose } from 'comlink'
+import { expose } from './link'
 import { crossExamination } from '@/claims/crossexamination/crossExamination'
 import type { Examination, Examined } from '@/claims/crossexamination/question'
 

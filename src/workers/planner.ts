@@ -1,4 +1,4 @@
-import { expose } from 'comlink'
+import { expose } from './link'
 import { planning } from './planning'
 
 /** Works plans out away from the page: a size of an exact test is looked for unit by unit, which can take a while. */

@@ -1,6 +1,6 @@
 import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
-import { expose } from 'comlink'
+import { expose } from './link'
 import { answerClaim } from '@/answers/claim'
 import { estimate } from '@/answers/estimateRequest'
 import type { EstimateDocument } from '@/claims/estimate'

@@ -1,4 +1,4 @@
-import { type Remote, wrap } from 'comlink'
+import { type Remote, wrap } from './link'
 import type { SheetWorker } from './sheetWorker'
 
 let worker: Remote<SheetWorker> | undefined

@@ -1,6 +1,6 @@
 'use client'
 
-import { type Remote, wrap } from 'comlink'
+import { type Remote, wrap } from '@/workers/link'
 import { useEffect, useState } from 'react'
 import type { PlanDraft } from '@/desk/planDraft'
 import type { Planner } from '@/workers/planner'

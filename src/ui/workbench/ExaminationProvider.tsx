@@ -1,6 +1,6 @@
 'use client'
 
-import { proxy, wrap } from 'comlink'
+import { proxy, wrap } from '@/workers/link'
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
 import type { Examined } from '@/claims/crossexamination/question'
 import type { Examiner } from '@/workers/examiner'
