@@ -1,5 +1,7 @@
 import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
+import { canonicalJson } from '@/desk/canonicalJson'
+import { sha256 } from './sha256'
 import { expose } from './link'
 import { answerClaim } from '@/answers/claim'
 import { estimate } from '@/answers/estimateRequest'
@@ -119,6 +121,9 @@ const sheets = {
     const sorted = Float64Array.from(values).sort()
     return { sorted, figures: describeShortly(values, sorted) }
   },
+
+  /** SHA-256 of a value's only spelling as JSON. */
+  fingerprint: (value: unknown) => sha256(canonicalJson(value)),
 
   /** Checks what is too large to be checked between two keystrokes. */
   check: (document: ClaimDocument) => answerClaim(document),

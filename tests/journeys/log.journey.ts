@@ -1,4 +1,4 @@
-import { choose, press, see, seeFigure, textOf, type } from './browser'
+import { choose, press, see, seeFigure, textOf, type, untilSaved } from './browser'
 import { atClaim, startJourney } from './journey'
 
 // A claim held against a log of 200,000 rows.
@@ -44,6 +44,16 @@ test('figures of many readings stay, marked as old, while the new ones are compu
   await type(driver, 'Significance level', '0.04')
   await see(driver, '96 % interval', '#test')
   expect(await driver.executeScript('return [...window.seen]')).toContain('old figures')
+})
+
+test('a finding on many readings is signed as it stands', async () => {
+  const { driver } = journey
+  await press(driver, '×')
+  await see(driver, '200,000 of 200,000 rows', '#evidence')
+  await untilSaved(driver)
+  await type(driver, 'Signed by', 'A. Inspector')
+  await press(driver, 'Sign the finding')
+  await see(driver, 'This finding is signed as it stands.', '#finding')
 })
 
 test('a long cross-examination is stopped, and asked anew', async () => {

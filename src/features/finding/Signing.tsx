@@ -3,6 +3,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useId, useMemo, useState } from 'react'
+import { takesLongToAnswer } from '@/answers/claim'
 import type { FindingOutcome } from '@/claims/finding'
 import { enteredByOf } from '@/desk/signature'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
@@ -40,7 +41,7 @@ export function Signing({ caseId, claimId, signed }: Place) {
   const document = isStale ? undefined : found?.document
   const { remarks } = draft
   const inputs = useMemo(() => document && { document, remarks }, [document, remarks])
-  const fingerprint = useFingerprint(inputs)
+  const fingerprint = useFingerprint(inputs, document !== undefined && takesLongToAnswer(document))
   const [latest] = signed
   const isSigned = latest !== undefined && latest.inputFingerprint === fingerprint
   return (

@@ -1,20 +1,25 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import { sha256 } from '@/ui/sha256'
+import { sha256 } from '@/workers/sha256'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { sheets } from '@/workers/sheets'
 
 /** Nobody signs between two keystrokes. */
 const PAUSE_MS = 250
 
-/** SHA-256 of a value's only spelling as JSON, in hexadecimal digits; undefined while it is being made. */
-export function useFingerprint(value: unknown): string | undefined {
+/**
+ * SHA-256 of a value's only spelling as JSON, in hexadecimal digits; undefined while it is being made.
+ *
+ * @param isLarge - whether it is made by the worker, so that the page does not stand still meanwhile
+ */
+export function useFingerprint(value: unknown, isLarge: boolean): string | undefined {
   const [known, setKnown] = useState<Readonly<{ of: unknown; fingerprint: string }>>()
   useEffect(() => {
     if (value === undefined) return
     let isOvertaken = false
     const make = async () => {
-      const fingerprint = await sha256(canonicalJson(value))
+      const fingerprint = await (isLarge ? sheets().fingerprint(value) : sha256(canonicalJson(value)))
       if (!isOvertaken) setKnown({ of: value, fingerprint })
     }
     const timer = setTimeout(() => void make(), PAUSE_MS)
@@ -22,6 +27,6 @@ export function useFingerprint(value: unknown): string | undefined {
       isOvertaken = true
       clearTimeout(timer)
     }
-  }, [value])
+  }, [value, isLarge])
   return known !== undefined && known.of === value ? known.fingerprint : undefined
 }

@@ -4,7 +4,7 @@ import { differing } from '@/answers/differing'
 import { canonicalJson } from '@/desk/canonicalJson'
 import type { LockedPlan } from '@/desk/lockedPlan'
 import { enteredByOf, type FindingStatement } from '@/desk/signature'
-import { sha256 } from '../sha256'
+import { sha256 } from '@/workers/sha256'
 import { signStatement } from './deviceKey'
 import type { DeviceKey } from './keyStore'
 
