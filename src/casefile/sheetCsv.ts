@@ -1,7 +1,7 @@
 import type { ColumnKind } from '@/desk/sampleDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { dateText } from '@/intake/reading/date'
-import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
+import { cellWriter } from '@/intake/sheet/cellWriter'
+import type { Column } from '@/intake/sheet/columns'
 import { csvCell } from '@/intake/sheet/csvText'
 import { readSheet } from '@/intake/sheet/readSheet'
 
@@ -26,7 +26,7 @@ const unguarded = (text: string): string => (text.startsWith("'") ? text.slice(1
 export function* writeCsv(columns: readonly Column[], rowCount: number): Generator<Uint8Array> {
   const encoder = new TextEncoder()
   yield encoder.encode(`${columns.map(({ name }) => guarded(name)).join(',')}\n`)
-  const cells = columns.map(cellWriter)
+  const cells = columns.map((column) => cellWriter(column, guarded))
   // An empty line would be no row.
   const alone = columns.length === 1 ? '""' : ''
   for (let from = 0; from < rowCount; from += ROWS_AT_ONCE) {
@@ -38,33 +38,6 @@ export function* writeCsv(columns: readonly Column[], rowCount: number): Generat
       text += `${line || alone}\n`
     }
     yield encoder.encode(text)
-  }
-}
-
-/** Writes a cell of a column; a text that comes again is made into a cell once. */
-function cellWriter(column: Column): (row: number) => string {
-  const place = (row: number) => [Math.floor(row / CHUNK_LENGTH), row % CHUNK_LENGTH] as const
-  switch (column.kind) {
-    case 'number':
-    case 'date': {
-      const write = column.kind === 'date' ? dateText : String
-      return (row) => {
-        const [chunk, at] = place(row)
-        const value = column.chunks[chunk]![at]!
-        return Number.isNaN(value) ? '' : Object.is(value, -0) ? '-0' : write(value)
-      }
-    }
-    case 'category': {
-      const texts = ['', ...column.dictionary.map(guarded)]
-      return (row) => {
-        const [chunk, at] = place(row)
-        return texts[column.chunks[chunk]![at]!]!
-      }
-    }
-    case 'text':
-      return (row) => guarded(column.texts[row]!)
-    default:
-      return column satisfies never
   }
 }
 

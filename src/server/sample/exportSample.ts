@@ -4,7 +4,8 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { findSample, type StoredSample } from '@/data/sampleRepository'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
 import { columnOfBytes } from '@/intake/sheet/columnBytes'
-import { cellText, type Column } from '@/intake/sheet/columns'
+import { cellWriter } from '@/intake/sheet/cellWriter'
+import type { Column } from '@/intake/sheet/columns'
 import { harmlessCell } from '@/intake/sheet/csvText'
 import { typedCells } from '@/intake/sheet/typedSheet'
 import { database } from '../keeping/database'
@@ -37,28 +38,31 @@ export async function exportSample(
   return success({ name, lines: sheetLines(sample, sheet) })
 }
 
+/** A sheet by its rows, whose cells are as they are written. */
 type Sheet = Readonly<{ rowCount: number; cellsAt: (row: number) => readonly string[] }>
 
 function fileSheet(rowCount: number, columns: readonly Column[]): Sheet {
-  return { rowCount, cellsAt: (row) => columns.map((column) => cellText(column, row)) }
+  const cells = columns.map((column) => cellWriter(column, harmlessCell))
+  return { rowCount, cellsAt: (row) => cells.map((cellAt) => cellAt(row)) }
 }
 
 function typedSheet({ draft }: StoredSample): Sheet {
   const cells = draft.kind === 'typed' ? typedCells(draft) : []
-  return { rowCount: cells.length, cellsAt: (row) => cells[row]! }
+  return { rowCount: cells.length, cellsAt: (row) => cells[row]!.map(harmlessCell) }
 }
 
 function namesOf({ draft }: StoredSample): readonly string[] {
   return draft.columns.length === 0 ? ['readings'] : draft.columns.map(({ name }) => name)
 }
 
-const line = (cells: readonly string[]) => `${cells.map(harmlessCell).join(',')}\r\n`
+const joined = (written: readonly string[]) => `${written.join(',')}\r\n`
+const line = (cells: readonly string[]) => joined(cells.map(harmlessCell))
 
 function* sheetLines(sample: StoredSample, { rowCount, cellsAt }: Sheet): Generator<string> {
   yield line(namesOf(sample))
   for (let from = 0; from < rowCount; from += ROWS_AT_ONCE) {
     const rows = Array.from({ length: Math.min(ROWS_AT_ONCE, rowCount - from) }, (_, at) =>
-      line(cellsAt(from + at)),
+      joined(cellsAt(from + at)),
     )
     yield rows.join('')
   }
@@ -71,8 +75,8 @@ function* codeLines(sample: StoredSample): Generator<string> {
 function* asideLines(sample: StoredSample, { rowCount, cellsAt }: Sheet): Generator<string> {
   for (const [at, cells] of setAsideRows(sample).entries()) {
     const row = sample.draft.setAside[at - 1]?.row
-    const own = row === undefined ? namesOf(sample) : row < rowCount ? cellsAt(row) : []
-    yield line([...cells, ...own])
+    const own = row === undefined ? namesOf(sample).map(harmlessCell) : row < rowCount ? cellsAt(row) : []
+    yield joined([...cells.map(harmlessCell), ...own])
   }
 }
 
