@@ -1,12 +1,10 @@
 import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import type { Look } from '@/pictures/readings'
-import { canonicalJson } from '@/desk/canonicalJson'
-import { sha256 } from './sha256'
-import { expose } from './link'
 import { answerClaim } from '@/answers/claim'
 import { estimate } from '@/answers/estimateRequest'
 import type { EstimateDocument } from '@/claims/estimate'
 import type { ClaimDocument } from '@/claims/checkAnswer'
+import { canonicalJson } from '@/desk/canonicalJson'
 import { describeShortly } from '@/statistics/describe/describe'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import { columnOfBytes, unpackColumns } from '@/intake/sheet/columnBytes'
@@ -25,6 +23,8 @@ import { type SheetView, viewOf } from '@/intake/sheet/takeReadings'
 import { namesTaken, type SettledWanted, type Taken, takeWanted } from '@/intake/takenFrom'
 import { MAX_WORKBOOK } from '@/intake/workbook/workbookProblems'
 import { isWorkbook, readWorkbook, type WorkbookChoice, type WorkbookSheet } from '@/intake/workbook/workbook'
+import { expose } from './link'
+import { sha256 } from './sha256'
 
 const PREVIEWED_ROWS = 200
 

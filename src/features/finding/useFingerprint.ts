@@ -1,8 +1,8 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import { sha256 } from '@/workers/sha256'
 import { canonicalJson } from '@/desk/canonicalJson'
+import { sha256 } from '@/workers/sha256'
 import { sheets } from '@/workers/sheets'
 
 /** Nobody signs between two keystrokes. */

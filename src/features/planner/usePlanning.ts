@@ -1,8 +1,8 @@
 'use client'
 
-import { type Remote, wrap } from '@/workers/link'
 import { useEffect, useState } from 'react'
 import type { PlanDraft } from '@/desk/planDraft'
+import { type Remote, wrap } from '@/workers/link'
 import type { Planner } from '@/workers/planner'
 import type { Planning } from '@/workers/planning'
 

@@ -14,8 +14,8 @@ export const NOT_A_NUMBER = Number.NaN
 /**
  * Reads a cell's bytes as a number, exactly as the language's own parser would.
  *
- * A number of up to 15 digits is a whole number over a power of ten, both exact, so that one division rounds as it
- * should (Clinger 1990); any other is handed to the language's parser.
+ * A number of up to 15 digits is a whole number over a power of ten, both exact, so that one division rounds as it should
+ * (Clinger 1990); any other is handed to the language's parser.
  *
  * @param bytes - ASCII digits, a sign, the decimal mark, an exponent
  * @param mark - the decimal mark, as its byte

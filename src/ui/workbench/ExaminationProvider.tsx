@@ -1,9 +1,9 @@
 'use client'
 
-import { proxy, wrap } from '@/workers/link'
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
 import type { Examined } from '@/claims/crossexamination/question'
 import type { Examiner } from '@/workers/examiner'
+import { proxy, wrap } from '@/workers/link'
 import { type Checked, useWorkbench } from './WorkbenchProvider'
 
 /** After a change, in milliseconds: nobody reads what changes with every key. */
