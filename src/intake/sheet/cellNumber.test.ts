@@ -52,3 +52,7 @@ test('the decimal mark may be a comma, and is the only one then', () => {
   expect(read('1,25e2', ',')).toBe(125)
   expect(read('1.25', ',')).toBeNaN()
 })
+
+test('an empty cell is no number, whatever stands behind it', () => {
+  expect(cellNumber(new TextEncoder().encode('-5'), 0, 0, 46)).toBeNaN()
+})

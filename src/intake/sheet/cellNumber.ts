@@ -39,7 +39,7 @@ export function cellNumber(bytes: Uint8Array, start: number, end: number, mark: 
     }
   }
   const digits = end - first - (behindMark < 0 ? 0 : 1)
-  if (digits === 0) return NOT_A_NUMBER
+  if (digits <= 0) return NOT_A_NUMBER
   if (digits > EXACT_DIGITS) return slowly(bytes, start, end, mark)
   const decimals = behindMark < 0 ? 0 : end - behindMark
   const value = decimals === 0 ? mantissa : mantissa / POWERS[decimals]!
