@@ -1,6 +1,7 @@
 import 'server-only'
 import path from 'node:path'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
+import type { KeptColumns } from './keptColumns'
 import type * as schema from './schema'
 import type { Scratch } from './scratch'
 
@@ -18,7 +19,8 @@ export type Connection = Pick<
   Tables,
   'query' | 'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
 > &
-  Copier
+  Copier &
+  Readonly<{ kept: KeptColumns }>
 export type Database = Connection &
   Readonly<{
     /** Does several things as one: in the end all of it is there, or nothing. */

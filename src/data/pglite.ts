@@ -11,6 +11,7 @@ import { type Connection, type Database, MIGRATIONS } from './connection'
 import { CopyDevice } from './copyDevice'
 import { DiskSpace } from './diskSpace'
 import { lockFolder } from './folderLock'
+import { type KeptColumns, newKeptColumns } from './keptColumns'
 import * as schema from './schema'
 import { Scratch } from './scratch'
 import { openSynced, syncPath, syncTree } from './syncedFolder'
@@ -105,8 +106,8 @@ export async function migrated(
   },
 ): Promise<Database> {
   await client.waitReady
-  const device = new CopyDevice(client)
-  const tables = connectionOf({ client, device, ensureRoom })
+  const opened = { client, device: new CopyDevice(client), kept: newKeptColumns(), ensureRoom }
+  const tables = connectionOf(opened)
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
     inTransaction: async <T>(work: (connection: Connection) => Promise<T>) => {
@@ -114,7 +115,7 @@ export async function migrated(
       try {
         return await client.transaction((transaction) => {
           ensureRoom(0)
-          return work(connectionOf({ client, device, ensureRoom }, transaction, filled))
+          return work(connectionOf(opened, transaction, filled))
         })
       } catch (error) {
         // What was copied and taken back would lie on the disk for ever: nothing else tidies this database.
@@ -124,7 +125,7 @@ export async function migrated(
     },
     // Nothing else is done meanwhile.
     inSnapshot: <T>(read: (connection: Connection) => Promise<T>) =>
-      client.transaction((transaction) => read(connectionOf({ client, device, ensureRoom }, transaction))),
+      client.transaction((transaction) => read(connectionOf(opened, transaction))),
     scratch: () => new Scratch(folder, ensureRoom),
     close: async () => {
       await client.close()
@@ -133,7 +134,7 @@ export async function migrated(
   })
 }
 
-type Opened = Readonly<{ client: PGlite; device: CopyDevice; ensureRoom: EnsureRoom }>
+type Opened = Readonly<{ client: PGlite; device: CopyDevice; kept: KeptColumns; ensureRoom: EnsureRoom }>
 
 /**
  * Drizzle's own transactions can't copy.
@@ -142,7 +143,7 @@ type Opened = Readonly<{ client: PGlite; device: CopyDevice; ensureRoom: EnsureR
  * @param filled - is told of the tables that are copied into
  */
 function connectionOf(
-  { client, device, ensureRoom }: Opened,
+  { client, device, kept, ensureRoom }: Opened,
   asked: Pick<PGlite, 'query'> = client,
   filled = new Set<string>(),
 ) {
@@ -155,6 +156,7 @@ function connectionOf(
   // Drizzle asks nothing else of a client; a transaction only where it brings the tables up to date.
   const tables = drizzle({ query, transaction: (work) => client.transaction(work) } as PGlite, { schema })
   return Object.assign(tables, {
+    kept,
     copyIn: async (target: string, parts: readonly Uint8Array[]) => {
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))

@@ -8,6 +8,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import { Pool, type PoolClient } from 'pg'
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams'
 import { type Connection, type Database, MIGRATIONS } from './connection'
+import { type KeptColumns, newKeptColumns } from './keptColumns'
 import * as schema from './schema'
 import { Scratch } from './scratch'
 
@@ -36,24 +37,26 @@ export async function openServer(address: string): Promise<Database> {
       await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
     }
   })
+  const kept = newKeptColumns()
   return Object.assign(drizzle(pool, { schema }), {
+    kept,
     copyIn: (target: string, parts: readonly Uint8Array[]) =>
       withClient(pool, (client) => copyIn(client, target, parts)),
     copyOut: (source: string) => withClient(pool, (client) => copyOut(client, source)),
-    inTransaction: within(pool, 'begin'),
-    inSnapshot: within(pool, 'begin isolation level repeatable read, read only'),
+    inTransaction: within({ pool, kept }, 'begin'),
+    inSnapshot: within({ pool, kept }, 'begin isolation level repeatable read, read only'),
     scratch: () => new Scratch(tmpdir()),
     close: () => pool.end(),
   })
 }
 
 /** Does things in a transaction of their own. */
-function within(pool: Pool, begin: string) {
+function within({ pool, kept }: Readonly<{ pool: Pool; kept: KeptColumns }>, begin: string) {
   return <T>(work: (connection: Connection) => Promise<T>): Promise<T> =>
     withClient(pool, async (client) => {
       await client.query(begin)
       try {
-        const result = await work(connectionOf(client))
+        const result = await work(connectionOf(client, kept))
         await client.query('commit')
         return result
       } catch (error) {
@@ -73,8 +76,9 @@ async function withClient<T>(pool: Pool, work: (client: PoolClient) => Promise<T
   }
 }
 
-function connectionOf(client: PoolClient): Connection {
+function connectionOf(client: PoolClient, kept: KeptColumns): Connection {
   return Object.assign(drizzle(client, { schema }), {
+    kept,
     copyIn: (target: string, parts: readonly Uint8Array[]) => copyIn(client, target, parts),
     copyOut: (source: string) => copyOut(client, source),
   })

@@ -8,11 +8,11 @@ import type { ColumnBytes } from '@/desk/columnBytes'
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { bytesOfColumn, columnOfBytes, packColumns, unpackColumns } from '@/intake/sheet/columnBytes'
 import { CHUNK_LENGTH, type Column } from '@/intake/sheet/columns'
-import { insertCase } from './caseRepository'
+import { insertCase, removeCase } from './caseRepository'
 import { insertFile, isFileKept, readPackedFile } from './fileRepository'
 import type { Database } from './client'
 import { findColumnHeads, insertColumns, readColumn } from './sheetRepository'
-import { columnChunks } from './schema'
+import { columnChunks, samples } from './schema'
 import { insertSample } from './sampleRepository'
 
 const now = new Date('2026-11-03T10:42:00Z')
@@ -22,8 +22,8 @@ beforeAll(async () => {
 })
 afterAll(() => db.close())
 
-async function newSample(): Promise<string> {
-  const [caseId, id] = [uuidv7(), uuidv7()]
+async function newSample(id = uuidv7()): Promise<string> {
+  const caseId = uuidv7()
   const words = { reference: '', subject: '', party: '', createdAt: now, updatedAt: now }
   await insertCase(db, { id: caseId, ...words })
   await insertSample(db, { id, caseId, draft: EMPTY_SAMPLE, now })
@@ -32,6 +32,14 @@ async function newSample(): Promise<string> {
 
 const store = (id: string, columns: readonly ColumnBytes[]) =>
   db.inTransaction((connection) => insertColumns(connection, id, columns))
+
+const columnOf = (...cells: number[]): Column => ({
+  kind: 'number',
+  name: 'a',
+  chunks: [Float64Array.from(cells)],
+  length: cells.length,
+  missing: 0,
+})
 
 async function stored(id: string, names?: readonly string[]): Promise<readonly Column[]> {
   const heads = await findColumnHeads(db, id, names)
@@ -94,11 +102,36 @@ test('a column longer than a chunk is kept in chunks, and read without the other
   ])
 })
 
+test('a column that was read lately is not copied out of the database again', async () => {
+  const id = await newSample()
+  await store(id, [columnOf(1, 2), { ...columnOf(3), name: 'b' }].map(bytesOfColumn))
+  const read = () =>
+    db.inSnapshot(async (connection) => {
+      const copyOut = jest.spyOn(connection, 'copyOut')
+      const [head] = await findColumnHeads(connection, id, ['a'])
+      const column = columnOfBytes(await readColumn(connection, id, head!))
+      return { column, copies: copyOut.mock.calls.length }
+    })
+  expect(await read()).toEqual({ column: columnOf(1, 2), copies: 1 })
+  expect(await read()).toEqual({ column: columnOf(1, 2), copies: 0 })
+  expect(await stored(id)).toEqual([columnOf(1, 2), { ...columnOf(3), name: 'b' }])
+})
+
+test('a column that is stored anew in the place of another is read anew', async () => {
+  const id = await newSample()
+  await store(id, [bytesOfColumn(columnOf(1, 2))])
+  expect(await stored(id)).toEqual([columnOf(1, 2)])
+  const [sample] = await db.select().from(samples).where(eq(samples.id, id))
+  await removeCase(db, sample!.caseId)
+  await newSample(id)
+  await store(id, [bytesOfColumn(columnOf(1, 3))])
+  expect(await stored(id)).toEqual([columnOf(1, 3)])
+})
+
 test('a transaction that fails in the middle of a copy leaves nothing behind', async () => {
   const id = await newSample()
-  const column: Column = { kind: 'number', name: 'a', chunks: [Float64Array.of(1)], length: 1, missing: 0 }
   const failing = db.inTransaction(async (connection) => {
-    await insertColumns(connection, id, [bytesOfColumn(column)])
+    await insertColumns(connection, id, [bytesOfColumn(columnOf(1))])
     throw new Error('stopped')
   })
   await expect(failing).rejects.toThrow('stopped')

@@ -1,12 +1,12 @@
 import 'server-only'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm'
 import type { ColumnBytes, ColumnHead } from '@/desk/columnBytes'
 import type { Connection } from './connection'
 import { inCopies, int32, readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import { sheetColumns } from './schema'
 
-/** A column's head and where it stands in the sheet, counted from 0. */
-export type PlacedHead = ColumnHead & Readonly<{ position: number }>
+/** A column's head, where it stands in the sheet, counted from 0, and in which transaction it was stored. */
+export type PlacedHead = ColumnHead & Readonly<{ position: number; storedIn: string }>
 
 const CHUNK_COLUMNS = '"sample_id", "column_position", "position", "cells"'
 
@@ -43,30 +43,29 @@ export async function findColumnHeads(
 ): Promise<readonly PlacedHead[]> {
   const ofSample = eq(sheetColumns.sampleId, sampleId)
   const rows = await db
-    .select()
+    .select({ ...getTableColumns(sheetColumns), storedIn: sql<string>`${sheetColumns}.xmin::text` })
     .from(sheetColumns)
     .where(names ? and(ofSample, inArray(sheetColumns.name, [...names])) : ofSample)
     .orderBy(asc(sheetColumns.position))
-  return rows.map(({ position, name, kind, length, missing, dictionary }) => ({
-    position,
-    name,
-    kind,
-    length,
-    missing,
-    dictionary,
-  }))
+  return rows.map(({ sampleId: _, ...head }) => head)
 }
 
 /**
- * Reads the cells of one column, and of no other.
+ * Reads the cells of one column, and of no other; those that were read lately are kept. What is stored of a column never
+ * changes: it goes, or is stored anew.
  *
  * @param sampleId - a UUID: it becomes part of a statement
  */
 export async function readColumn(db: Connection, sampleId: string, head: PlacedHead): Promise<ColumnBytes> {
-  const { position, ...words } = head
+  const { position, storedIn, ...words } = head
+  const key = `${sampleId} ${position} ${storedIn}`
+  const known = db.kept.get(key)
+  if (known) return known
   const query = `SELECT "cells" FROM "column_chunks" WHERE "sample_id" = '${sampleId}' AND "column_position" = ${position} ORDER BY "position"`
   const copied = await db.copyOut(`(${query})`)
-  return { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
+  const column = { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
+  db.kept.set(key, column)
+  return column
 }
 
 export const uuidBytes = (id: string): Uint8Array => Buffer.from(id.replaceAll('-', ''), 'hex')

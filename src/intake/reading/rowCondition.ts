@@ -157,7 +157,11 @@ function equality(
 ): CellTest {
   const among = (key: keyof Order) => {
     const values = wanted.map((one) => one[key]).filter((one) => one !== undefined)
-    return (seen: number) => values.includes(seen) === holdsWhereEqual
+    const [only] = values
+    // To look through a list for each cell takes three times as long.
+    return values.length === 1
+      ? (seen: number) => (seen === only) === holdsWhereEqual
+      : (seen: number) => values.includes(seen) === holdsWhereEqual
   }
   const holdsNumber = among('number')
   const known = new Set(texts)
