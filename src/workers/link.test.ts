@@ -14,6 +14,13 @@ test('long lists of numbers go as doubles, wherever they stand, and come back th
   expect(unpacked(structuredClone(wire))).toEqual(sent)
 })
 
+test.each([{ listOfDoubles: long }, { listOfDoubles: { below: [1], above: [] } }, { listOfDoubles: 'text' }])(
+  'what is called as the doubles are comes back as it was: %#',
+  (value) => {
+    expect(unpacked(structuredClone(packed(value)))).toEqual(value)
+  },
+)
+
 test('every number is the same to the last bit', () => {
   const special = [-0, Number.NaN, Infinity, -Infinity, 5e-324, 2 ** 53, 0.1 + 0.2, ...long]
   const back = unpacked(packed(special)) as number[]

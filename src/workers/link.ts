@@ -32,7 +32,9 @@ function isLongList(value: unknown): value is readonly number[] {
   return true
 }
 
-const isDoubles = (value: unknown): value is Doubles => isPlain(value) && 'listOfDoubles' in value
+/** Not by the name alone: a column may be called so. */
+const isDoubles = (value: unknown): value is Doubles =>
+  isPlain(value) && 'listOfDoubles' in value && ArrayBuffer.isView(value.listOfDoubles)
 
 /** A list or a plain object with each of its parts changed; itself where none is. */
 function withEach(value: unknown, change: (part: unknown) => unknown): unknown {
