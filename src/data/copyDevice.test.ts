@@ -1,7 +1,9 @@
 import { randomBytes } from 'node:crypto'
+import type { PGlite } from '@electric-sql/pglite'
 import { openTestDatabase } from '@tests/database'
 import { readBinaryCopy, writeBinaryCopy } from './binaryCopy'
 import type { Database } from './connection'
+import { CopyDevice } from './copyDevice'
 
 let db: Database
 beforeAll(async () => {
@@ -42,4 +44,35 @@ test('a copy that is cut short stores nothing, and the next one is whole', async
   expect(await stored()).toEqual([])
   await copyIn([whole])
   expect((await stored()).map(({ length }) => length)).toEqual([300_000])
+})
+
+test('nothing of a copy is left once it is over, whether it came about or not', async () => {
+  const there = new Set<string>()
+  type Write = (stream: object, memory: Int8Array, at: number, length: number) => number
+  let write: Write | undefined
+  const files = {
+    makedev: () => 1,
+    registerDevice: (_: number, operations: Readonly<{ write: Write }>) => void (write = operations.write),
+    mkdev: (path: string) => there.add(path),
+    unlink: (path: string) => there.delete(path),
+  }
+  const device = new CopyDevice({ Module: { FS: files } } as unknown as PGlite)
+  const writeTo = (path: string) =>
+    write!({ node: { name: path.replace('/dev/', '') } }, Int8Array.of(1, 2, 3), 1, 2)
+  let path = ''
+  const copy = async (given: string) => {
+    path = given
+    writeTo(path)
+    expect([...there]).toEqual([path])
+  }
+  expect([...(await device.written(copy))]).toEqual([2, 3])
+  expect(there.size).toBe(0)
+  expect(() => writeTo(path)).toThrow(TypeError)
+  const failing = device.written(async (given) => {
+    await copy(given)
+    throw new Error('stopped')
+  })
+  await expect(failing).rejects.toThrow('stopped')
+  expect(there.size).toBe(0)
+  expect(() => writeTo(path)).toThrow(TypeError)
 })

@@ -33,6 +33,7 @@ test.each([
   ['a short list', long.slice(1)],
   ['a list with a text among its numbers', [...long, '']],
   ['a list with an empty place', Object.assign([...long], { length: 1001 })],
+  ['an object without a long list', { evidence: { values: [1, 2] } }],
   ['a typed list', new Float64Array(2000)],
   ['a file', new Blob(['text'])],
   ['an object of some other kind', new Map([['values', long]])],
