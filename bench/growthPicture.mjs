@@ -3,6 +3,7 @@ import { scaleLog } from 'd3-scale'
 
 const [WIDTH, HEIGHT] = [760, 420]
 const MARGIN = { left: 70, right: 190, top: 32, bottom: 50 }
+const PAPER = '#FFFDF8'
 const INK = '#1E2A2F'
 const RULE = '#DDD6C7'
 /** What no program goes below is dashed. */
@@ -22,7 +23,7 @@ export function growthPicture(series, of) {
     scale.ticks().filter((value) => Number.isInteger(Math.round(Math.log10(value) * 1e9) / 1e9))
   const line = (x1, y1, x2, y2) => `<line x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}" stroke="${RULE}"/>`
   const text = (at, words, { anchor = 'start', colour = INK } = {}) =>
-    `<text x="${at[0]}" y="${at[1]}" fill="${colour}" text-anchor="${anchor}">${words}</text>`
+    `<text x="${at[0]}" y="${at[1]}" fill="${colour}" stroke="${PAPER}" stroke-width="3" paint-order="stroke" text-anchor="${anchor}">${words}</text>`
   const grid = [
     ...tens(x).flatMap((value) => [
       line(x(value), MARGIN.top, x(value), HEIGHT - MARGIN.bottom),
@@ -39,7 +40,7 @@ export function growthPicture(series, of) {
   })
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" font-family="sans-serif" font-size="12" role="img" aria-label="Milliseconds against ${of}">`,
-    `<rect width="${WIDTH}" height="${HEIGHT}" fill="#FFFDF8"/>`,
+    `<rect width="${WIDTH}" height="${HEIGHT}" fill="${PAPER}"/>`,
     ...grid,
     ...lines,
     ...labels(series, { x, y }).map(({ at, words, colour }) => text(at, words, { colour })),
