@@ -6,18 +6,18 @@ const columnOf = (mebibytes: number) => ({
   chunks: [new Uint8Array(MIB), new Uint8Array((mebibytes - 1) * MIB)],
 })
 
-test('what was read longest ago goes where all of it together would be more than 64 MiB', () => {
+test('what was read longest ago goes where all of it together would be more than 32 MiB', () => {
   const kept = newKeptColumns()
-  for (const name of ['a', 'b', 'c']) kept.set(name, columnOf(20))
+  for (const name of ['a', 'b', 'c']) kept.set(name, columnOf(10))
   kept.get('a')
-  kept.set('d', columnOf(20))
+  kept.set('d', columnOf(10))
   expect(['a', 'b', 'c', 'd'].map((name) => kept.has(name))).toEqual([true, false, true, true])
 })
 
 test('a column that is larger by itself is not kept, and costs no other its place', () => {
   const kept = newKeptColumns()
-  kept.set('a', columnOf(20))
-  kept.set('large', columnOf(64))
+  kept.set('a', columnOf(10))
+  kept.set('large', columnOf(32))
   expect([kept.has('a'), kept.has('large')]).toEqual([true, false])
 })
 

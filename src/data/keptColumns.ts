@@ -2,8 +2,8 @@ import 'server-only'
 import { LRUCache } from 'lru-cache'
 import type { ColumnBytes } from '@/desk/columnBytes'
 
-/** In bytes: eight columns of a million numbers. */
-const MAX_KEPT = 64 << 20
+/** In bytes: four columns of a million numbers. */
+const MAX_KEPT = 32 << 20
 
 /** Columns of stored sheets that were read lately: whoever tries another filter reads the same ones again. */
 export type KeptColumns = LRUCache<string, ColumnBytes>
