@@ -167,3 +167,34 @@ test('an entry with more bytes than it states, or fewer, is refused', async () =
     expect(await messageOf(bytes)).toMatch(/^a is damaged \(.*bytes/)
   }
 })
+
+/** A ZIP file that is a list of so many empty entries, as PKWARE's APPNOTE 6.3 has it: more than 65,535 are counted by ZIP64. */
+function listOf(count: number): Buffer {
+  const list = Array.from({ length: count }, (_, at) => {
+    const name = Buffer.from(String(at))
+    const head = Buffer.alloc(46)
+    head.writeUInt32LE(0x02014b50, 0)
+    head.writeUInt16LE(name.length, 28)
+    return Buffer.concat([head, name])
+  })
+  const size = list.reduce((sum, { length }) => sum + length, 0)
+  const [end64, place64, end] = [Buffer.alloc(56), Buffer.alloc(20), Buffer.alloc(22)]
+  end64.writeUInt32LE(0x06064b50, 0)
+  end64.writeBigUInt64LE(44n, 4)
+  for (const at of [24, 32]) end64.writeBigUInt64LE(BigInt(count), at)
+  end64.writeBigUInt64LE(BigInt(size), 40)
+  place64.writeUInt32LE(0x07064b50, 0)
+  place64.writeBigUInt64LE(BigInt(size), 8)
+  place64.writeUInt32LE(1, 16)
+  end.writeUInt32LE(0x06054b50, 0)
+  for (const at of [8, 10]) end.writeUInt16LE(0xffff, at)
+  for (const at of [12, 16]) end.writeUInt32LE(0xffffffff, at)
+  return Buffer.concat([...list, end64, place64, end])
+}
+
+test('a case file of more entries than any has is refused; the office’s own backup may have as many', async () => {
+  const more = listOf(100_001)
+  expect(await messageOf(more)).toContain('it has more than 100000 entries.')
+  const own = await opened(more, all, { isOwn: true })
+  expect(own.ok && own.value.sizes.size).toBe(100_001)
+})

@@ -10,6 +10,7 @@ import path from 'node:path'
 import { setImmediate } from 'node:timers/promises'
 import { unzipSync, zipSync } from 'fflate'
 import type { Database } from '@/data/client'
+import { readBinaryCopy, writeBinaryCopy } from '@/data/binaryCopy'
 import { findColumnHeads, readColumn } from '@/data/sheetRepository'
 import { TABLES } from '@/data/tableCopies'
 import { EMPTY_OFFICE } from '@/desk/office'
@@ -219,6 +220,15 @@ const emptied = (table: string) =>
   withCopies((copies, entries) => {
     for (const copy of copies) if (copy.table === table) entries[copy.path] = NO_ROWS
   })
+/** Every column with one more cell than its sheet has rows. */
+const lengthened = () =>
+  withCopies((copies, entries) => {
+    for (const { path: place } of copies.filter((copy) => copy.table === 'column_chunks')) {
+      const rows = readBinaryCopy(entries[place]!).map((row) => [...row])
+      for (const row of rows) row.push(Buffer.concat([row.pop()!, Buffer.alloc(8)]))
+      entries[place] = Buffer.concat(writeBinaryCopy(rows))
+    }
+  })
 
 test('a backup that ends early leaves nothing under its name, nor beside it', async () => {
   const place = mkdtempSync(path.join(tmpdir(), 'true-weight-backup-'))
@@ -293,6 +303,7 @@ test.each<readonly [string, () => Uint8Array, string]>([
   ['no trail', () => without('trail_entries'), 'no copy of the table trail_entries'],
   ['a trail without entries', () => emptied('trail_entries'), 'does not hold'],
   ['no cells', () => without('column_chunks'), 'cells and not 3'],
+  ['more cells than rows', lengthened, 'cells and not 3'],
   ['cells of no sample', () => emptied('samples'), 'a table in it is malformed'],
   [
     'a table that is none inside',
