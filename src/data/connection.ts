@@ -20,7 +20,7 @@ export type Connection = Pick<
   'query' | 'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
 > &
   Copier &
-  Readonly<{ kept: KeptColumns }>
+  Readonly<{ keptColumns: KeptColumns }>
 export type Database = Connection &
   Readonly<{
     /** Does several things as one: in the end all of it is there, or nothing. */

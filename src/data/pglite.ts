@@ -106,7 +106,7 @@ export async function migrated(
   },
 ): Promise<Database> {
   await client.waitReady
-  const opened = { client, device: new CopyDevice(client), kept: newKeptColumns(), ensureRoom }
+  const opened = { client, device: new CopyDevice(client), keptColumns: newKeptColumns(), ensureRoom }
   const tables = connectionOf(opened)
   await migrate(tables, { migrationsFolder: MIGRATIONS })
   return Object.assign(tables, {
@@ -134,7 +134,12 @@ export async function migrated(
   })
 }
 
-type Opened = Readonly<{ client: PGlite; device: CopyDevice; kept: KeptColumns; ensureRoom: EnsureRoom }>
+type Opened = Readonly<{
+  client: PGlite
+  device: CopyDevice
+  keptColumns: KeptColumns
+  ensureRoom: EnsureRoom
+}>
 
 /**
  * Drizzle's own transactions can't copy.
@@ -143,7 +148,7 @@ type Opened = Readonly<{ client: PGlite; device: CopyDevice; kept: KeptColumns; 
  * @param filled - is told of the tables that are copied into
  */
 function connectionOf(
-  { client, device, kept, ensureRoom }: Opened,
+  { client, device, keptColumns, ensureRoom }: Opened,
   asked: Pick<PGlite, 'query'> = client,
   filled = new Set<string>(),
 ) {
@@ -156,7 +161,7 @@ function connectionOf(
   // Drizzle asks nothing else of a client; a transaction only where it brings the tables up to date.
   const tables = drizzle({ query, transaction: (work) => client.transaction(work) } as PGlite, { schema })
   return Object.assign(tables, {
-    kept,
+    keptColumns,
     copyIn: async (target: string, parts: readonly Uint8Array[]) => {
       // Once in the table, and once in the log.
       ensureRoom(2 * parts.reduce((sum, { length }) => sum + length, 0))

@@ -37,26 +37,26 @@ export async function openServer(address: string): Promise<Database> {
       await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
     }
   })
-  const kept = newKeptColumns()
+  const keptColumns = newKeptColumns()
   return Object.assign(drizzle(pool, { schema }), {
-    kept,
+    keptColumns,
     copyIn: (target: string, parts: readonly Uint8Array[]) =>
       withClient(pool, (client) => copyIn(client, target, parts)),
     copyOut: (source: string) => withClient(pool, (client) => copyOut(client, source)),
-    inTransaction: within({ pool, kept }, 'begin'),
-    inSnapshot: within({ pool, kept }, 'begin isolation level repeatable read, read only'),
+    inTransaction: within({ pool, keptColumns }, 'begin'),
+    inSnapshot: within({ pool, keptColumns }, 'begin isolation level repeatable read, read only'),
     scratch: () => new Scratch(tmpdir()),
     close: () => pool.end(),
   })
 }
 
 /** Does things in a transaction of their own. */
-function within({ pool, kept }: Readonly<{ pool: Pool; kept: KeptColumns }>, begin: string) {
+function within({ pool, keptColumns }: Readonly<{ pool: Pool; keptColumns: KeptColumns }>, begin: string) {
   return <T>(work: (connection: Connection) => Promise<T>): Promise<T> =>
     withClient(pool, async (client) => {
       await client.query(begin)
       try {
-        const result = await work(connectionOf(client, kept))
+        const result = await work(connectionOf(client, keptColumns))
         await client.query('commit')
         return result
       } catch (error) {
@@ -76,9 +76,9 @@ async function withClient<T>(pool: Pool, work: (client: PoolClient) => Promise<T
   }
 }
 
-function connectionOf(client: PoolClient, kept: KeptColumns): Connection {
+function connectionOf(client: PoolClient, keptColumns: KeptColumns): Connection {
   return Object.assign(drizzle(client, { schema }), {
-    kept,
+    keptColumns,
     copyIn: (target: string, parts: readonly Uint8Array[]) => copyIn(client, target, parts),
     copyOut: (source: string) => copyOut(client, source),
   })

@@ -59,12 +59,12 @@ export async function findColumnHeads(
 export async function readColumn(db: Connection, sampleId: string, head: PlacedHead): Promise<ColumnBytes> {
   const { position, storedIn, ...words } = head
   const key = `${sampleId} ${position} ${storedIn}`
-  const known = db.kept.get(key)
+  const known = db.keptColumns.get(key)
   if (known) return known
   const query = `SELECT "cells" FROM "column_chunks" WHERE "sample_id" = '${sampleId}' AND "column_position" = ${position} ORDER BY "position"`
   const copied = await db.copyOut(`(${query})`)
   const column = { head: words, chunks: readBinaryCopy(copied).map(([cells]) => cells!) }
-  db.kept.set(key, column)
+  db.keptColumns.set(key, column)
   return column
 }
 

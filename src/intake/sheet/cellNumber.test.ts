@@ -54,5 +54,5 @@ test('the decimal mark may be a comma, and is the only one then', () => {
 })
 
 test('an empty cell is no number, whatever stands behind it', () => {
-  expect(cellNumber(new TextEncoder().encode('-5'), 0, 0, 46)).toBeNaN()
+  expect(cellNumber(new TextEncoder().encode('-5'), 0, 0, '.'.charCodeAt(0))).toBeNaN()
 })
