@@ -1,6 +1,7 @@
 import { openTestDatabase } from '@tests/database'
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
+import { AT_ONCE } from '@/answers/computing'
 import type { Database } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
@@ -190,11 +191,13 @@ test('what was computed while the case changed is not kept as what it comes to',
   const { caseId } = await testedCase()
   const { trailHash } = (await db.query.cases.findFirst({ where: eq(cases.id, caseId) }))!
   const standsAt = (hash: string) => db.update(cases).set({ trailHash: hash }).where(eq(cases.id, caseId))
-  const reading = readTogether(caseId)
-  // It has asked where the trail stands, and nothing else yet.
-  await Promise.resolve()
-  await standsAt('f'.repeat(64))
-  const [before] = await reading
+  const { check } = AT_ONCE
+  const computed = jest.spyOn(AT_ONCE, 'check').mockImplementationOnce(async (document) => {
+    await standsAt('f'.repeat(64))
+    return check(document)
+  })
+  const [before] = await readTogether(caseId)
+  expect(computed).toHaveBeenCalledTimes(1)
   await standsAt(trailHash)
   expect((await readTogether(caseId))[0]).not.toBe(before)
 })
