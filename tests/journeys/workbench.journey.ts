@@ -1,7 +1,8 @@
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { By, Key } from 'selenium-webdriver'
+import { By, Key, until as located } from 'selenium-webdriver'
 import {
   attribute,
   choose,
@@ -14,6 +15,7 @@ import {
   see,
   textOf,
   type,
+  untilSaved,
 } from './browser'
 import { atClaim, startJourney, step } from './journey'
 import { until } from './server'
@@ -186,6 +188,47 @@ test('pictures and figures are taken out', async () => {
       WAIT_MS,
     )
   })
+})
+
+test('a picture out of sight is drawn anew once it is seen, printed or taken out', async () => {
+  const { driver } = journey
+  const folder = mkdtempSync(path.join(tmpdir(), 'true-weight-pictures-'))
+  await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder })
+  const scrollTo = (selector: string) =>
+    driver.executeScript('document.querySelector(arguments[0]).scrollIntoView({ block: "center" })', selector)
+  const drawn = async () =>
+    createHash('sha256')
+      .update(await driver.executeScript<string>('return document.querySelector("#test canvas").toDataURL()'))
+      .digest('hex')
+  const typeAtEnd = async (key: string, t: string) => {
+    await (await control(driver, 'Readings')).sendKeys(Key.chord(Key.CONTROL, Key.END), key)
+    await see(driver, `t ${t}`, '[aria-label="Three ways to decide"]')
+    await untilSaved(driver)
+  }
+  await driver.wait(located.elementLocated(By.css('#test canvas')), WAIT_MS)
+  await isCrossExamined()
+  await scrollTo('[aria-label=Readings]')
+  const before = await drawn()
+  await typeAtEnd('9', '−3.243')
+  expect(await drawn()).toBe(before)
+  await driver.executeScript('dispatchEvent(new Event("beforeprint"))')
+  const printed = await drawn()
+  expect(printed).not.toBe(before)
+  await driver.executeScript('dispatchEvent(new Event("afterprint"))')
+  await typeAtEnd(Key.BACK_SPACE, '−3.245')
+  expect(await drawn()).toBe(printed)
+  await driver.executeScript(
+    'document.querySelector("[aria-label=\\"Save the sampling distribution as SVG\\"]").click()',
+  )
+  const saved = path.join(folder, 'sampling-distribution.svg')
+  await until(() => existsSync(saved) && readFileSync(saved, 'utf8').includes('</svg>'), WAIT_MS)
+  expect(plain(readFileSync(saved, 'utf8'))).toContain('t = −3.245')
+  const taken = await drawn()
+  expect(taken).not.toBe(printed)
+  await typeAtEnd('9', '−3.243')
+  expect(await drawn()).toBe(taken)
+  await scrollTo('#test canvas')
+  await driver.wait(async () => (await drawn()) !== taken, WAIT_MS)
 })
 
 test('a tolerance has a test and a picture for each of its limits', async () => {

@@ -2,7 +2,6 @@
 
 import { Box, chakra } from '@chakra-ui/react'
 import { parameterOf } from '@/claims/all'
-import type { PointHypothesis, RangeHypothesis } from '@/claims/terms/hypotheses'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'
 
@@ -24,20 +23,21 @@ export function HypothesesView() {
     )
   }
   const { value, claim } = hypotheses
-  const claimNote = <Box color="quiet">the claim</Box>
   const kind = kindOfTest(value)
   return (
     <Box marginTop="14px" role="group" aria-label="Hypotheses">
-      <Row>
-        <Symbols>H₀</Symbols>
-        <Hypothesis hypothesis={value.null} unit={claim.unit} />
-        {value.claimIs === 'null' && claimNote}
-      </Row>
-      <Row>
-        <Symbols>H₁</Symbols>
-        <Hypothesis hypothesis={value.alternative} unit={claim.unit} />
-        <Box color="quiet">{value.claimIs === 'alternative' ? `the claim, ${kind}` : kind}</Box>
-      </Row>
+      <Hypothesis
+        name="H₀"
+        text={hypothesisSymbols(value.null, claim.unit)}
+        symbol={parameterOf(value.null.parameter).symbol}
+        note={value.claimIs === 'null' ? 'the claim' : ''}
+      />
+      <Hypothesis
+        name="H₁"
+        text={hypothesisSymbols(value.alternative, claim.unit)}
+        symbol={parameterOf(value.alternative.parameter).symbol}
+        note={value.claimIs === 'alternative' ? `the claim, ${kind}` : kind}
+      />
       <Box color="quiet" marginTop="4px" maxWidth="64ch">
         {hypothesisReason(claim, value)}
       </Box>
@@ -47,19 +47,23 @@ export function HypothesesView() {
 
 /** In symbols; the parameter's own stands as variables do. It is too simple to fetch a typesetter for. */
 function Hypothesis({
-  hypothesis,
-  unit,
-}: Readonly<{ hypothesis: PointHypothesis | RangeHypothesis; unit: string | undefined }>) {
-  const text = hypothesisSymbols(hypothesis, unit)
-  const symbol = parameterOf(hypothesis.parameter).symbol
+  name,
+  text,
+  symbol,
+  note,
+}: Readonly<{ name: string; text: string; symbol: string; note: string }>) {
   return (
-    <Symbols role="math" aria-label={text}>
-      {text
-        .split(' ')
-        .flatMap((part, at) => [
-          at > 0 && ' ',
-          part === symbol ? <Variable key={at}>{part}</Variable> : part,
-        ])}
-    </Symbols>
+    <Row>
+      <Symbols>{name}</Symbols>
+      <Symbols role="math" aria-label={text}>
+        {text
+          .split(' ')
+          .flatMap((part, at) => [
+            at > 0 && ' ',
+            part === symbol ? <Variable key={at}>{part}</Variable> : part,
+          ])}
+      </Symbols>
+      {note && <Box color="quiet">{note}</Box>}
+    </Row>
   )
 }

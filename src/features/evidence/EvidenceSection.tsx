@@ -87,6 +87,7 @@ function SourceEvidence({ inCase }: InCase) {
   const isMeasured = which === 'first' && sample.kind === 'typed'
   const isListed = evidence.evidence?.kind === 'readings' || evidence.evidence?.kind === 'event-counts'
   const problems = evidence.problems.filter(({ field }) => !SAID_ELSEWHERE.includes(field))
+  const keepWidth = (width: number | null) => setField('binWidth', width)
   const isChosen = inCase !== undefined || which === 'second'
   const choice = inCase ? (
     <SampleChoice caseId={inCase.caseId} samples={inCase.samples} />
@@ -123,11 +124,7 @@ function SourceEvidence({ inCase }: InCase) {
       <EachRow />
       <ProblemLines problems={problems} onWrite={setFields} />
       {evidence.values.length > 1 && (
-        <Pictures
-          evidence={evidence}
-          unit={draft.unit}
-          kept={{ width: draft.binWidth, keep: (width) => setField('binWidth', width) }}
-        />
+        <Pictures evidence={evidence} unit={draft.unit} kept={draft.binWidth} keep={keepWidth} />
       )}
       {evidence.evidence?.kind === 'readings' && evidence.evidence.censored && (
         <p>

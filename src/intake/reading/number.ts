@@ -5,7 +5,10 @@ export type NumberReading =
   | Readonly<{ ok: true; value: number; side?: 'below' | 'above' }>
   | Readonly<{ ok: false; reason: 'not-a-number' | 'other-decimal-mark' | 'too-large' }>
 
-const PLAIN = /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
+const PLAIN: Readonly<Record<DecimalMark, RegExp>> = {
+  point: /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i,
+  comma: /^[+-]?(\d+(?:,\d*)?|,\d+)(e[+-]?\d+)?$/i,
+}
 
 /**
  * Reads one number as it was typed, exactly as the language's own parser would, with the stated decimal mark.
@@ -13,14 +16,16 @@ const PLAIN = /^[+-]?(\d+(?:\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
  * Thousands separators are refused, since "1,234" may mean two things; so is a number beyond the range of a double.
  */
 export function readNumber(text: string, decimalMark: DecimalMark): NumberReading {
+  // As nearly every entry stands, so that thousands of them are read anew with a key.
+  if (PLAIN[decimalMark].test(text)) return inRange(text)
   const signed = text.trim().replace(/^[\u2212\u2013]/, '-')
-  const [mark, other] = decimalMark === 'comma' ? [',', '.'] : ['.', ',']
-  const isOther = signed.includes(other) && PLAIN.test(signed.replace(other, '.'))
-  if (isOther) return { ok: false, reason: 'other-decimal-mark' }
-  const plain = mark === ',' ? signed.replace(',', '.') : signed
-  if ((mark === ',' && signed.includes('.')) || !PLAIN.test(plain))
-    return { ok: false, reason: 'not-a-number' }
-  const value = Number(plain)
+  if (PLAIN[decimalMark].test(signed)) return inRange(signed)
+  const isOther = PLAIN[decimalMark === 'comma' ? 'point' : 'comma'].test(signed)
+  return { ok: false, reason: isOther ? 'other-decimal-mark' : 'not-a-number' }
+}
+
+function inRange(plain: string): NumberReading {
+  const value = Number(plain.replace(',', '.'))
   return Number.isFinite(value) ? { ok: true, value } : { ok: false, reason: 'too-large' }
 }
 

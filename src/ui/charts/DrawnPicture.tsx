@@ -15,12 +15,14 @@ import {
   Tooltip,
 } from 'chart.js'
 import { useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { Chart } from 'react-chartjs-2'
 import { pngOf, save, svgOf } from './chartFiles'
 import { labelPlugin } from './labelPlugin'
 import { type Drawing, PictureFrame, type PictureProps } from './PictureFrame'
 import { samplingPlugin } from './samplingPlugin'
 import { useColours } from './useColours'
+import { useIsSeen } from './useIsSeen'
 
 ChartJs.register(
   BarController,
@@ -63,7 +65,7 @@ const Word = chakra('button', {
   },
 })
 
-/** A picture with what takes it out: copied, or saved as PNG or SVG. */
+/** A picture with what takes it out: copied, or saved as PNG or SVG. Out of sight it stays as it was until it is seen or taken out. */
 export default function DrawnPicture({
   name,
   description,
@@ -75,6 +77,14 @@ export default function DrawnPicture({
 }: PictureProps & Readonly<{ drawing: Drawing }>) {
   const own = useRef<ChartJs | null>(null)
   const chart = wanted ?? own
+  const place = useRef<HTMLDivElement>(null)
+  const isSeen = useIsSeen(place)
+  const [drawn, setDrawn] = useState(drawing)
+  if (isSeen && drawn !== drawing) setDrawn(drawing)
+  const upToDate = () => {
+    flushSync(() => setDrawn(drawing))
+    return chart.current!
+  }
   const colours = useColours()
   const [said, setSaid] = useState('')
   const say = (words: string) => {
@@ -82,7 +92,7 @@ export default function DrawnPicture({
     setTimeout(() => setSaid(''), SAID_MS)
   }
   const file = name.replaceAll(' ', '-')
-  const png = () => pngOf(chart.current!, colours?.[ground] ?? 'white')
+  const png = () => pngOf(upToDate(), colours?.[ground] ?? 'white')
   const copy = async () => {
     try {
       await navigator.clipboard.write([new ClipboardItem({ 'image/png': png() })])
@@ -92,17 +102,17 @@ export default function DrawnPicture({
     }
   }
   const saveSvg = async () =>
-    save(new Blob([await svgOf(chart.current!)], { type: 'image/svg+xml' }), `${file}.svg`)
+    save(new Blob([await svgOf(upToDate())], { type: 'image/svg+xml' }), `${file}.svg`)
   return (
-    <div className="group">
+    <div className="group" ref={place}>
       <PictureFrame height={height}>
         <Chart
           ref={(made) => {
             chart.current = made ?? null
           }}
           type="scatter"
-          data={drawing.data as ChartData<'scatter'>}
-          options={drawing.options as ChartOptions<'scatter'>}
+          data={drawn.data as ChartData<'scatter'>}
+          options={drawn.options as ChartOptions<'scatter'>}
           role="img"
           aria-label={description}
           data-testid={testId}

@@ -17,12 +17,18 @@ export function FigureTable({ label, rows }: Readonly<{ label: string; rows: rea
     <Table aria-label={label}>
       <tbody>
         {rows.map(({ name, figure }) => (
-          <tr key={name}>
-            <Name scope="row">{name}</Name>
-            <Cell>{figure}</Cell>
-          </tr>
+          <Row key={name} name={name} figure={figure} />
         ))}
       </tbody>
     </Table>
+  )
+}
+
+function Row({ name, figure }: FigureRow) {
+  return (
+    <tr>
+      <Name scope="row">{name}</Name>
+      <Cell>{figure}</Cell>
+    </tr>
   )
 }

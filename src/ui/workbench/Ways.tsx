@@ -53,15 +53,12 @@ export function Ways({
         data-beside={arrangement === 'beside' ? '' : undefined}
       >
         {test.ways.map((way) => (
-          <li key={way.way}>
-            <span>{wayWords(way, hypotheses, shown)}</span>
-            <Verdict
-              data-rejects={way.rejects}
-              data-supports={way.rejects && result.finding.outcome === 'supported'}
-            >
-              {way.rejects ? 'rejects H₀' : 'does not reject'}
-            </Verdict>
-          </li>
+          <Way
+            key={way.way}
+            words={wayWords(way, hypotheses, shown)}
+            rejects={way.rejects}
+            supports={way.rejects && result.finding.outcome === 'supported'}
+          />
         ))}
       </List>
       <Box color={isAgreed ? 'quiet' : 'finding.contradicted'} marginTop="4px">
@@ -70,5 +67,16 @@ export function Ways({
           : 'The ways do not agree: the figures lie on the very edge of what a double can tell apart.'}
       </Box>
     </Box>
+  )
+}
+
+function Way({ words, rejects, supports }: Readonly<{ words: string; rejects: boolean; supports: boolean }>) {
+  return (
+    <li>
+      <span>{words}</span>
+      <Verdict data-rejects={rejects} data-supports={supports}>
+        {rejects ? 'rejects H₀' : 'does not reject'}
+      </Verdict>
+    </li>
   )
 }

@@ -30,15 +30,16 @@ const Caption = chakra('figcaption', { base: { color: 'quiet', fontSize: '13px' 
 /** A width that is looked at; 0 stands for the one that is kept. */
 const ANY_WIDTH = { min: 0, max: Number.MAX_VALUE, usual: 0 } as const
 
-/** The width of the bins that is kept with a claim, for its report; none stands for the usual one. */
-type KeptWidth = Readonly<{ width: number | null; keep: (width: number | null) => void }>
+type PicturesProps = Readonly<{
+  evidence: EvidenceReading
+  unit: string
+  /** The width of the bins that is kept with a claim, for its report; none stands for the usual one. */
+  kept?: number | null
+  keep?: (width: number | null) => void
+}>
 
 /** What the readings look like: four pictures, their figures, and those that stand apart. */
-export function Pictures({
-  evidence,
-  unit,
-  kept,
-}: Readonly<{ evidence: EvidenceReading; unit: string; kept?: KeptWidth }>) {
+export function Pictures({ evidence, unit, kept = null, keep }: PicturesProps) {
   const label = useLabel()
   const shown = useDeferredValue(evidence)
   const [looked, setLooked] = useViewNumber(label('bins').replaceAll(' ', '-'), ANY_WIDTH)
@@ -46,7 +47,7 @@ export function Pictures({
   const drawn = useMemo(() => drawnOf(shown, unit), [shown, unit])
   const look = useLook(drawn.values)
   const usual = look?.figures.binWidth ?? 1
-  const keptWidth = kept?.width ?? usual
+  const keptWidth = kept ?? usual
   const stated = looked === ANY_WIDTH.usual ? keptWidth : looked
   const width = look ? drawnWidth(stated, look.figures) : usual
   const words = useMemo(() => rowWords(drawn), [drawn])
@@ -76,11 +77,11 @@ export function Pictures({
               unit={unit}
               onChange={(next) => setLooked(next === keptWidth ? ANY_WIDTH.usual : next)}
             />
-            {kept && stated !== keptWidth && (
+            {keep && stated !== keptWidth && (
               <QuietButton
                 type="button"
                 onClick={() => {
-                  kept.keep(stated === usual ? null : stated)
+                  keep(stated === usual ? null : stated)
                   setLooked(ANY_WIDTH.usual)
                 }}
               >
