@@ -71,3 +71,21 @@ test('everyone can use every view, in both colours, on wide pages and narrow one
     await looked()
   }
 })
+
+test('a view looks as it will before its scripts are there', async () => {
+  const { driver } = journey
+  const look = () =>
+    driver.executeScript(`return ['html', 'body', 'h1', 'ul', 'button'].map((tag) => {
+      const { fontFamily, fontSize, backgroundColor, margin, listStyleType } = getComputedStyle(document.querySelector(tag))
+      return { tag, fontFamily, fontSize, backgroundColor, margin, listStyleType }
+    })`)
+  const known = await look()
+  expect(known).toMatchObject([{ fontFamily: expect.stringContaining('IBM Plex Sans') }, {}, {}, {}, {}])
+  await driver.sendDevToolsCommand('Emulation.setScriptExecutionDisabled', { value: true })
+  try {
+    await driver.navigate().refresh()
+    expect(await look()).toEqual(known)
+  } finally {
+    await driver.sendDevToolsCommand('Emulation.setScriptExecutionDisabled', { value: false })
+  }
+})

@@ -13,7 +13,7 @@ export function StyleRegistry({ nonce, children }: Readonly<{ nonce: string; chi
   useServerInsertedHTML(() => {
     const names = takeNew()
     if (names.length === 0) return null
-    const rules = names.map((name) => cache.inserted[name]).join('')
+    const rules = names.map((name) => ended(cache.inserted[name] as string)).join('')
     return (
       <style
         key={cache.key}
@@ -25,6 +25,9 @@ export function StyleRegistry({ nonce, children }: Readonly<{ nonce: string; chi
   })
   return <CacheProvider value={cache}>{children}</CacheProvider>
 }
+
+/** A layer without rules comes without its end too, and the browser would take the layer behind it for a part of its name. */
+const ended = (rules: string) => rules.replaceAll(/@layer [\w-]+(?=@|$)/g, '$&;')
 
 function createRegistry(nonce: string): Registry {
   const cache = createCache({ key: 'tw', nonce })
