@@ -115,6 +115,10 @@ export default defineConfig([
           message:
             "Write import * as z from 'zod/mini': a bundle holds all of it otherwise, with every language.",
         },
+        {
+          selector: "ImportDeclaration[source.value='next/link']",
+          message: 'Take PageLink, which asks for nothing before it is followed.',
+        },
       ],
     },
   },

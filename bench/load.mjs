@@ -123,7 +123,7 @@ function processorOf(servers) {
 }
 
 /** Of a process with those of its children that have ended. */
-function timeOf(pid) {
+export function timeOf(pid) {
   const [, rest = ''] = textOf(pid, 'stat').split(') ')
   return (
     rest

@@ -1,8 +1,8 @@
 'use client'
 
-import Link from 'next/link'
 import type { ReactNode } from 'react'
 import { Button, QuietButton } from './Button'
+import { PageLink } from './PageLink'
 
 /** The one thing that a page is for, where that is another page; a quiet one is one of several. */
 export function ButtonLink({
@@ -13,7 +13,7 @@ export function ButtonLink({
   const Look = isQuiet ? QuietButton : Button
   return (
     <Look asChild>
-      <Link href={href}>{children}</Link>
+      <PageLink href={href}>{children}</PageLink>
     </Look>
   )
 }

@@ -1,16 +1,16 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
 import { Fragment, type ReactNode } from 'react'
 import { BalanceMark } from './BalanceMark'
 import { OfficerName } from './OfficerName'
+import { PageLink } from './PageLink'
 import { TextLink } from './TextLink'
 import { ThemeToggle } from './ThemeToggle'
 
 export type Crumb = Readonly<{ text: string; href?: string }>
 
-const Brand = chakra(NextLink, {
+const Brand = chakra(PageLink, {
   base: {
     display: 'flex',
     alignItems: 'center',
@@ -32,7 +32,7 @@ const PLACES = [
 ] as const
 export type PlaceName = (typeof PLACES)[number]['name']
 
-const Place = chakra(NextLink, {
+const Place = chakra(PageLink, {
   base: {
     color: 'quiet',
     textDecoration: 'none',

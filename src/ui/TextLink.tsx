@@ -1,9 +1,9 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { PageLink } from './PageLink'
 
 /** A link whose look its place decides; it is underlined when pointed at. */
-export const TextLink = chakra(NextLink, {
+export const TextLink = chakra(PageLink, {
   base: { color: 'inherit', textDecoration: 'none', _hover: { textDecoration: 'underline' } },
 })
