@@ -1,4 +1,4 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|memory|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|visit|memory|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
 // `--record` keeps the ratios of the run, `--check` ends with 1 where one is worse by more than a quarter than what is kept.
 import { ensureInstalled } from '../scripts/install.mjs'
 import ownTemporaryFolder from '../scripts/temporary.mjs'

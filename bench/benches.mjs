@@ -13,6 +13,7 @@ import { measureSheet } from './sheet.mjs'
 import { measureSize } from './size.mjs'
 import { measureStart } from './start.mjs'
 import { measureStored } from './stored.mjs'
+import { measureVisit } from './visit.mjs'
 
 export const BENCHES = {
   core: measureCore,
@@ -24,6 +25,7 @@ export const BENCHES = {
   stored: measureStored,
   desk: measureDesk,
   load: measureLoad,
+  visit: measureVisit,
   memory: measureMemory,
   drop: measureDrop,
   start: measureStart,

@@ -3,11 +3,11 @@ import MarkdownIt from 'markdown-it'
 import type { Block } from './document/document'
 import { partMarkdown } from './markdown'
 
+const reader = new MarkdownIt({ html: true })
+
 /** What a reader of Markdown (CommonMark, with GitHub's tables) shows of a block: the texts of its elements. */
 function shown(block: Block, element: string): readonly string[] {
-  const html = new MarkdownIt({ html: true }).render(
-    partMarkdown({ id: 'a', title: 'A part', level: 2, blocks: [block] }),
-  )
+  const html = reader.render(partMarkdown({ id: 'a', title: 'A part', level: 2, blocks: [block] }))
   const found = [...html.matchAll(new RegExp(`<${element}[^>]*>(.*?)</${element}>`, 'gs'))]
   return found.map(([, text]) =>
     text!

@@ -7,6 +7,12 @@ import { type Driver, Options, ServiceBuilder } from 'selenium-webdriver/chrome'
 
 /** Far longer than anything takes, on a machine that is busy with something else too. */
 export const PATIENCE_MS = 40_000
+/** How long after a look it is looked again. */
+const PAUSE_MS = 100
+
+/** Waits until something is so, looking often. */
+const waitFor = (driver: WebDriver, isSo: () => Promise<boolean>, problem?: string): Promise<boolean> =>
+  driver.wait(isSo, PATIENCE_MS, problem, PAUSE_MS) as Promise<boolean>
 
 /** A headless Chromium with a profile of its own, that may reach nothing but this machine. */
 export async function openBrowser(): Promise<Driver> {
@@ -45,7 +51,7 @@ async function using<Found>(
     )
     return outcome !== undefined
   }
-  await driver.wait(attempt, PATIENCE_MS, `There is no ${where.toString()}`)
+  await waitFor(driver, attempt, `There is no ${where.toString()}`)
   return outcome!.found
 }
 
@@ -88,10 +94,9 @@ export function chosen(driver: WebDriver, name: string): Promise<string> {
 
 /** Types a text in place of the one that a control holds. */
 export function type(driver: WebDriver, name: string, text: string): Promise<void> {
-  return using(driver, named(name), async (field) => {
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
-    if (text !== '') await field.sendKeys(text)
-  })
+  return using(driver, named(name), (field) =>
+    field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text),
+  )
 }
 
 export function choose(driver: WebDriver, name: string, words: string): Promise<void> {
@@ -141,7 +146,7 @@ async function until(
     shown = plain(await read())
     return isRight(shown)
   }
-  await driver.wait(isShown, PATIENCE_MS).catch(() => {
+  await waitFor(driver, isShown).catch(() => {
     throw new Error(`${problem}. What stood there:\n${shown}`)
   })
 }
@@ -184,14 +189,14 @@ export async function fullFigure(
     seen = Number((full ?? 'NaN').replace('\u2212', '-'))
     return isRight(seen)
   }
-  await driver.wait(read, PATIENCE_MS).catch(() => undefined)
+  await waitFor(driver, read).catch(() => undefined)
   return seen
 }
 
 export async function untilSaved(driver: WebDriver): Promise<void> {
-  await driver.wait(
+  await waitFor(
+    driver,
     async () => (await driver.findElements(By.css('[data-saving=saved]'))).length === 1,
-    PATIENCE_MS,
     'The page never said that it is saved',
   )
 }

@@ -240,7 +240,8 @@ test('a backup that ends early leaves nothing under its name, nor beside it', as
 })
 
 test('a backup made while others write is of one moment', async () => {
-  kept.trueWeightDatabase = Promise.resolve(full!)
+  const busy = await openTestDatabase()
+  kept.trueWeightDatabase = Promise.resolve(busy)
   let isOver = false
   const write = async () => {
     const { caseId } = await openCase({ by: 'A. Officer', now })
@@ -253,13 +254,14 @@ test('a backup made while others write is of one moment', async () => {
   const days = [1, 2, 3, 4, 5].map((day) => new Date(`2026-12-0${day}T08:00:00Z`))
   const fileOf = (day: Date) => path.join(folder, `busy-${day.getTime()}.zip`)
   const back = async () => {
-    for (const day of days) await backUp(full!, fileOf(day), now)
+    for (const day of days) await backUp(busy, fileOf(day), now)
     isOver = true
   }
   await Promise.all([write(), write(), write(), write(), back()])
   // A chain that does not hold would be refused.
   for (const day of days)
     expect(await restore(empty!, fileOf(day), { folder, now: day })).toMatchObject({ ok: true })
+  await busy.close()
 })
 
 test('a sample longer than one copy holds is backed up in several, and restored as it was', async () => {
