@@ -13,6 +13,9 @@ const ALL = (['light', 'dark'] as const).flatMap((colours) =>
 /** How a cross-examination is summed up where the sample showed nothing. */
 const EXAMINED = /A sample of this size finds a gap of|What gap this sample could have found/
 
+/** By then a view has asked for whatever it asks for by itself. */
+const SETTLED_MS = 2000
+
 const journey = startJourney(['--demo'], { arrive: ({ driver }) => see(driver, 'Docket', 'main h1') })
 
 test('everyone can use every view, in both colours, on wide pages and narrow ones', async () => {
@@ -88,4 +91,18 @@ test('a view looks as it will before its scripts are there', async () => {
   } finally {
     await driver.sendDevToolsCommand('Emulation.setScriptExecutionDisabled', { value: false })
   }
+})
+
+test('no page is asked for before its link is followed', async () => {
+  const { driver } = journey
+  const asked = () =>
+    driver.executeScript<readonly string[]>(
+      'return performance.getEntriesByType("resource").map(({ name }) => name).filter((name) => name.includes("_rsc="))',
+    )
+  await driver.sleep(SETTLED_MS)
+  expect(await asked()).toEqual([])
+  await follow(driver, 'Brackwater pellet sacks')
+  await see(driver, 'Claims made by')
+  await driver.sleep(SETTLED_MS)
+  expect(await asked()).toEqual([expect.stringContaining('/cases/')])
 })
