@@ -62,7 +62,7 @@ const testsOfDatabase = () =>
       ),
     )
     .filter((file) => file.endsWith('.test.ts'))
-    .filter((file) => readFileSync(path.join(ROOT, file), 'utf8').includes('openTestDatabase'))
+    .filter((file) => readFileSync(path.join(ROOT, file), 'utf8').includes('TestDatabase'))
 
 /** Runs a suite and counts its tests one by one; one that cannot be loaded counts as failed. */
 const suite = (name, ...asked) => timed(name, () => counted(name, ...asked))

@@ -30,3 +30,16 @@ async function openInMemory(): Promise<Database> {
   renameSync(own, made)
   return database
 }
+
+const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
+
+/** Has the server's own functions work on a new database, through all tests of a file. */
+export function startTestDatabase(): () => Database {
+  let database: Database | undefined
+  beforeAll(async () => {
+    database = await openTestDatabase()
+    kept.trueWeightDatabase = Promise.resolve(database)
+  })
+  afterAll(() => database?.close())
+  return () => database!
+}

@@ -1,5 +1,4 @@
-import { openTestDatabase } from '@tests/database'
-import type { Database } from '@/data/client'
+import { startTestDatabase } from '@tests/database'
 import { BENCH_IDS, type BenchCheck, EMPTY_BENCH } from '@/desk/bench'
 import { readClaim, readTold } from '../claim/readClaim'
 import { openKnownCase } from '../case/changeCase'
@@ -8,7 +7,6 @@ import { readContent } from '../keeping/readContent'
 import { verifyRecord } from '@/casefile/follows'
 import { keepCheck } from './keepCheck'
 
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
 const doer = { by: 'A. Officer', now }
 const setAside = [{ row: 2, reason: 'torn sack', by: 'A. Officer' }]
@@ -18,10 +16,7 @@ const CHECK: BenchCheck = {
   sample: { ...EMPTY_BENCH.sample, readings: '14.9\n14.8\n11\n14.95\n15.01', setAside },
 }
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 
 async function keptIn(into: object, check: BenchCheck = CHECK) {
   const outcome = await keepCheck({ check, into, by: doer.by }, now)
@@ -38,7 +33,7 @@ test('a check is put into a new case whole, with how it came on the trail and in
   expect(found.sample.draft).toEqual(CHECK.sample)
   expect(found.samples).toHaveLength(1)
   expect((await readTold(claimId)).changedAfter).toContainEqual({ field: 'bench', number: 3 })
-  const content = await readContent(await kept.trueWeightDatabase!, caseId)
+  const content = await readContent(database(), caseId)
   expect(await verifyRecord(content!)).toMatchObject({ breaks: [] })
   expect(content!.trail.map(({ action, who }) => [action, who])).toEqual(
     ['opened', 'sample-added', 'claim-added'].map((action) => [action, 'A. Officer']),

@@ -1,8 +1,7 @@
-import { openTestDatabase } from '@tests/database'
+import { startTestDatabase } from '@tests/database'
 import { eq, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { AT_ONCE } from '@/answers/computing'
-import type { Database } from '@/data/client'
 import { cases, trailEntries } from '@/data/schema'
 import { chainOlderEntries } from '@/data/trailRepository'
 import { calendarDay } from '@/intake/reading/date'
@@ -31,14 +30,8 @@ import { saveSample } from '../sample/saveSample'
 const now = new Date('2026-11-05T08:00:00Z')
 const today = calendarDay(now)
 const doer = { by: ' A. Officer ', now }
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 
-let db: Database
-beforeAll(async () => {
-  db = await openTestDatabase()
-  kept.trueWeightDatabase = Promise.resolve(db)
-})
-afterAll(() => db.close())
+const database = startTestDatabase()
 
 const trailOf = async (caseId: string) => (await readTrail(caseId, { page: 0, pageSize: 100 }))!
 
@@ -76,7 +69,7 @@ test('what is read of a case while others change it is of one moment', async () 
         change(at),
         trailOf(caseId),
         readRecord(caseId, true),
-        readContentNow(db, caseId),
+        readContentNow(database(), caseId),
       ])
       return { trail, record: record!, content: content! }
     }),
@@ -189,8 +182,9 @@ test('claims that can be tested are taken together, those that can’t are left 
 
 test('what was computed while the case changed is not kept as what it comes to', async () => {
   const { caseId } = await testedCase()
-  const { trailHash } = (await db.query.cases.findFirst({ where: eq(cases.id, caseId) }))!
-  const standsAt = (hash: string) => db.update(cases).set({ trailHash: hash }).where(eq(cases.id, caseId))
+  const { trailHash } = (await database().query.cases.findFirst({ where: eq(cases.id, caseId) }))!
+  const standsAt = (hash: string) =>
+    database().update(cases).set({ trailHash: hash }).where(eq(cases.id, caseId))
   const { check } = AT_ONCE
   const computed = jest.spyOn(AT_ONCE, 'check').mockImplementationOnce(async (document) => {
     await standsAt('f'.repeat(64))
@@ -204,15 +198,17 @@ test('what was computed while the case changed is not kept as what it comes to',
 
 test('entries from before there was a chain are put into it, as they are', async () => {
   const { caseId } = await openCase(doer)
-  await db.execute(sql`delete from trail_entries where case_id = ${caseId}`)
-  await db.update(cases).set({ trailLength: 0, trailHash: '' }).where(eq(cases.id, caseId))
+  await database().execute(sql`delete from trail_entries where case_id = ${caseId}`)
+  await database().update(cases).set({ trailLength: 0, trailHash: '' }).where(eq(cases.id, caseId))
   const old = { caseId, at: now, who: 'B. Other', detail: 'Row 2: torn' }
-  await db.insert(trailEntries).values([
-    { ...old, id: uuidv7(), action: 'set-aside' },
-    { ...old, id: uuidv7(), action: 'brought-back' },
-  ])
-  await db.inTransaction(chainOlderEntries)
-  await db.inTransaction(chainOlderEntries)
+  await database()
+    .insert(trailEntries)
+    .values([
+      { ...old, id: uuidv7(), action: 'set-aside' },
+      { ...old, id: uuidv7(), action: 'brought-back' },
+    ])
+  await database().inTransaction(chainOlderEntries)
+  await database().inTransaction(chainOlderEntries)
   const { entries, verdict } = await trailOf(caseId)
   expect(verdict).toMatchObject({ holds: true, length: 2 })
   expect(entries.map(({ action, detail }) => [action, detail])).toEqual([
@@ -223,7 +219,7 @@ test('entries from before there was a chain are put into it, as they are', async
 
 test('a trail that was altered in the database is told', async () => {
   const { caseId } = await openCase(doer)
-  await db.update(trailEntries).set({ who: 'Nobody' }).where(eq(trailEntries.caseId, caseId))
+  await database().update(trailEntries).set({ who: 'Nobody' }).where(eq(trailEntries.caseId, caseId))
   expect((await trailOf(caseId)).verdict).toEqual({ holds: false, number: 1, why: 'altered' })
 })
 

@@ -1,18 +1,13 @@
-import { openTestDatabase } from '@tests/database'
-import type { Database } from '@/data/client'
+import { startTestDatabase } from '@tests/database'
 import { listRegister } from '@/data/register'
 import { saveCase } from '../case/changeCase'
 import { hasCases, readDocket } from './docket'
 import { database } from '../keeping/database'
 import { clearDemo, DEMO_CASES, hasDemo, layOutDemo } from './demo'
 
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const ALL = { state: 'any', order: 'reference', direction: 'rising', page: 0, pageSize: 50 } as const
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+startTestDatabase()
 
 test('the demo is laid out on an empty docket, and taken away but for what was worked on', async () => {
   expect(await hasDemo()).toBe(false)

@@ -1,18 +1,13 @@
-import { openTestDatabase } from '@tests/database'
-import type { Database } from '@/data/client'
+import { startTestDatabase } from '@tests/database'
 import { EMPTY_INSTRUMENT } from '@/desk/instrument'
 import { instruments } from '@/data/schema'
 import { readInstruments, saveInstrument } from './instruments'
 
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-04T08:00:00Z')
 const SCALE = { ...EMPTY_INSTRUMENT, name: 'bench scale 3', uncertainty: '0.02 kg', coverageFactor: '2' }
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 
 test('an instrument stands as it was changed last, and how it stood before is kept', async () => {
   const entered = await saveInstrument({ words: SCALE, by: 'A. Officer' }, now)
@@ -24,7 +19,7 @@ test('an instrument stands as it was changed last, and how it stood before is ke
     expect.objectContaining({ name: 'anemometer', changedBy: '' }),
     { ...SCALE, uncertainty: '0.03 kg', id, changedBy: 'B. Officer', changedAt: later.toISOString() },
   ])
-  const rows = await (await kept.trueWeightDatabase!).select().from(instruments)
+  const rows = await database().select().from(instruments)
   expect(rows.map(({ version }) => version).toSorted()).toEqual([1, 1, 2])
 })
 

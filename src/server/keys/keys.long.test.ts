@@ -1,4 +1,4 @@
-import { openTestDatabase } from '@tests/database'
+import { startTestDatabase } from '@tests/database'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -9,7 +9,6 @@ import { verifyRecord } from '@/casefile/follows'
 import { findingBreaks } from '@/casefile/followsFindings'
 import { signatureOf } from '@/casefile/signature'
 import { keysIn } from '@/desk/trail/keyRegister'
-import type { Database } from '@/data/client'
 import { findings, keyEntries } from '@/data/schema'
 import type { FindingStatement } from '@/desk/signature'
 import { USUAL_OPTIONS } from '@/desk/reportOptions'
@@ -33,16 +32,11 @@ import { enterKey, readRegister, withdrawKey } from './keys'
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-03T10:43:00Z')
 const minutes = (count: number) => new Date(later.getTime() + count * 60_000)
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 beforeEach(async () => {
-  await (await kept.trueWeightDatabase!).delete(keyEntries)
+  await database().delete(keyEntries)
 })
-afterAll(async () => (await kept.trueWeightDatabase)?.close())
 
 const enter = (own: OwnKey, at = now, name?: string) =>
   enterKey({ proof: proofOf(own, at.toISOString(), name) }, now)
@@ -56,7 +50,7 @@ async function signable(signedBy = 'A. Officer') {
   valueOf(await saveSample(draft.sampleId, { draft: readings, revision: 1, by: 'A. Officer' }, now))
   const whole = { ...draft, claimedValue: '15' }
   valueOf(await saveClaim(claimId, { draft: whole, revision: 1, by: 'A. Officer' }, now))
-  const document = await documentOf(await kept.trueWeightDatabase!, whole)
+  const document = await documentOf(database(), whole)
   const inputFingerprint = fingerprintOfValue({ document, remarks: whole.remarks })
   return { caseId, claimId, draft: whole, signature: { signedBy, signedOn: '2026-11-03', inputFingerprint } }
 }
@@ -112,7 +106,7 @@ test.each([
 test('a register that was changed behind its back stands for nobody, and takes nothing more', async () => {
   const own = newKey('A. Officer')
   valueOf(await enter(own))
-  const db = await kept.trueWeightDatabase!
+  const db = database()
   await db.update(keyEntries).set({ name: 'C. Officer' }).where(eq(keyEntries.number, 1))
   expect((await readRegister()).brokenAt).toBe(1)
   expect(codeOf(await enter(newKey('D. Officer')))).toBe('register')
@@ -147,7 +141,7 @@ test('a finding is signed by a key over its text, its trail and the time, and by
     isWhole: true,
     signature: { by: 'key', key: own.key, at: later.toISOString(), standing: 'registered' },
   })
-  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  const content = (await readContent(database(), caseId))!
   expect(await verifyRecord(content)).toMatchObject({ breaks: [] })
   expect(content.trail.at(-1)!.detail).toMatch(new RegExp(`, key ${own.key}$`))
   const text = markdownOf(await reportOf(content, USUAL_OPTIONS))
@@ -207,7 +201,7 @@ test('a key signs under its own name only, and no more once it is withdrawn', as
   valueOf(await signFinding(claimId, signature, later))
   expect(await verifyFinding(claimId, '1')).toMatchObject({ signature: { by: 'name', hadKey: false } })
   // A register that had a key of that name by then does not take it for theirs.
-  const content = (await readContent(await kept.trueWeightDatabase!, caseId))!
+  const content = (await readContent(database(), caseId))!
   const named = newKey('C. Officer')
   const at = '2026-11-03T10:00:00.000Z'
   const entry = {
@@ -292,7 +286,7 @@ test.each([
   const { caseId, claimId, signature } = await signable()
   const { statement } = valueOf(await readToSign(claimId, signature, later))
   valueOf(await signFinding(claimId, { ...signature, jws: signedBy(own, statement) }, later))
-  const db = await kept.trueWeightDatabase!
+  const db = database()
   await db
     .update(findings)
     .set({ jws: change(own, statement) })

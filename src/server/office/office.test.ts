@@ -1,8 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { PNG } from 'pngjs'
-import { openTestDatabase } from '@tests/database'
+import { startTestDatabase } from '@tests/database'
 import { valueOf } from '@tests/outcome'
-import type { Database } from '@/data/client'
 import { addRegisterVersion } from '@/data/register'
 import { office } from '@/data/schema'
 import { type ReportFormat, USUAL_OPTIONS } from '@/desk/reportOptions'
@@ -11,7 +10,6 @@ import { readCase } from '../docket/docket'
 import { makeReport, readReport } from '../report/readReport'
 import { readOffice, saveOffice, saveOfficeFile } from './office'
 
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-04T08:00:00Z')
 const WORDS = {
@@ -21,10 +19,7 @@ const WORDS = {
 }
 const caseOf = async () => (await readCase((await openCase({ by: '', now })).caseId))!
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 
 test('a case takes over what the office says of itself on the day it is opened, and keeps it', async () => {
   expect(await readOffice()).toBeUndefined()
@@ -39,7 +34,7 @@ test('a case takes over what the office says of itself on the day it is opened, 
     changedBy: 'B. Officer',
     changedAt: later.toISOString(),
   })
-  const rows = await (await kept.trueWeightDatabase!).select().from(office)
+  const rows = await database().select().from(office)
   expect(rows.map(({ version }) => version).toSorted()).toEqual([1, 2])
 })
 
@@ -103,7 +98,7 @@ test('a mark is kept beside the rest, and stands in every kind of report but Mar
 
 test('an office that was entered before there were more words is read with what it lacks empty', async () => {
   const { accreditation: _, ...before } = WORDS
-  const db = await kept.trueWeightDatabase!
+  const db = database()
   const words = before as typeof WORDS
   const entry = { id: '00000000-0000-4000-8000-000000000000', words, by: '', now: later }
   await db.inTransaction((transaction) => addRegisterVersion(transaction, 'office', entry))

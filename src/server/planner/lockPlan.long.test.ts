@@ -1,9 +1,8 @@
-import { openTestDatabase } from '@tests/database'
+import { startTestDatabase } from '@tests/database'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { verify } from '@/cli/verify'
-import type { Database } from '@/data/client'
 import { keyEntries } from '@/data/schema'
 import { verifyRecord } from '@/casefile/follows'
 import type { CaseContent } from '@/casefile/content'
@@ -33,7 +32,6 @@ const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-03T10:43:00Z')
 const doer = { by: 'A. Officer', now }
 const facts = { lockedBy: 'A. Officer', lockedOn: '2026-11-03' }
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const MASS: PlanClaim = {
   ...EMPTY_PLAN_CLAIM,
   ...{ quantity: 'net mass', claimedValue: '15', unit: 'kg', gap: '0.1', scatter: '0.18' },
@@ -47,17 +45,13 @@ const DRAFT: PlanDraft = {
   ...{ claims: [MASS, SPREAD], units: '30', layers: 'north = 400; south = 560', seed: '7' },
 }
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 beforeEach(async () => {
-  await (await kept.trueWeightDatabase!).delete(keyEntries)
+  await database().delete(keyEntries)
 })
-afterAll(async () => (await kept.trueWeightDatabase)?.close())
 
 const newCase = async () => valueOf(await openCaseFor('Sacks of line 2', doer)).caseId
-const contentOf = async (caseId: string) => (await readContent(await kept.trueWeightDatabase!, caseId))!
+const contentOf = async (caseId: string) => (await readContent(database(), caseId))!
 
 async function locked(draft: PlanDraft = DRAFT) {
   const caseId = await newCase()

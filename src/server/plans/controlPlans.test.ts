@@ -1,18 +1,13 @@
-import { openTestDatabase } from '@tests/database'
-import type { Database } from '@/data/client'
+import { startTestDatabase } from '@tests/database'
 import { R87 } from '@/claims/terms/controlPlan'
 import { controlPlans } from '@/data/schema'
 import { readControlPlans, saveControlPlan } from './controlPlans'
 
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-04T08:00:00Z')
 const OWN = { plan: { ...R87, name: 'office rule', isFromMemory: false }, isRetired: false }
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
+const database = startTestDatabase()
 
 test('a plan stands as it was changed last, how it stood before is kept, and no two have one name', async () => {
   const entered = await saveControlPlan({ words: OWN, by: 'A. Officer' }, now)
@@ -34,7 +29,7 @@ test('a plan stands as it was changed last, how it stood before is kept, and no 
   expect(await readControlPlans()).toEqual([
     { ...changed, id, changedBy: 'B. Officer', changedAt: later.toISOString() },
   ])
-  const rows = await (await kept.trueWeightDatabase!).select().from(controlPlans)
+  const rows = await database().select().from(controlPlans)
   expect(rows.map(({ version }) => version).toSorted()).toEqual([1, 2])
 })
 

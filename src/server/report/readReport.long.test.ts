@@ -1,6 +1,5 @@
-import { openTestDatabase } from '@tests/database'
+import { startTestDatabase } from '@tests/database'
 import { createHash } from 'node:crypto'
-import type { Database } from '@/data/client'
 import { optionsFor, queryOf, type ReportOptions, USUAL_OPTIONS } from '@/desk/reportOptions'
 import { valueOf } from '@tests/outcome'
 import { addEmptyClaim, openCase } from '../case/changeCase'
@@ -17,7 +16,6 @@ import { makeReport, makeSignedReport, readReportQuestion } from './readReport'
 
 const now = new Date('2026-11-03T10:42:00Z')
 const later = new Date('2026-11-03T10:43:00Z')
-const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
 const asked = valueOf(readReportQuestion(new URLSearchParams({ format: 'md' })))
 const textOf = (file: Readonly<{ bytes: Uint8Array }>) => new TextDecoder().decode(file.bytes)
 
@@ -34,17 +32,13 @@ test.each(['unstated=x', 'numbers=roman', 'decimals=1.5', 'colour=red'])('%s is 
   expect(readReportQuestion(new URLSearchParams(query))).toMatchObject({ problem: { code: 'invalid' } }),
 )
 
-beforeAll(async () => {
-  kept.trueWeightDatabase = openTestDatabase()
-  await kept.trueWeightDatabase
-})
-afterAll(async () => (await kept.trueWeightDatabase)?.close())
+const database = startTestDatabase()
 
 const LOG = 'depot,mass\n7,14.1\n8,15.2\n7,14.2\n7,14.0\n7,14.3\n'
 
 /** A claim of the rows of one depot of a file, signed, then held to another value with its sample renamed. */
 async function signedOfFile() {
-  const db = await kept.trueWeightDatabase!
+  const db = database()
   const { caseId, claimId } = await openCase({ by: 'A. Officer', now })
   const body = (async function* () {
     yield new TextEncoder().encode(LOG)
