@@ -9,7 +9,7 @@ import { ROOT } from '../scripts/install.mjs'
 import { PYTHON } from './python.mjs'
 import { ratioTo } from './ratios.mjs'
 import { IS_TINY, sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 const BINARY = path.join(ROOT, 'bin/true-weight')
 const DOCUMENTS = sized(10_000, 100)

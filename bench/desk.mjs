@@ -1,6 +1,5 @@
 // The docket of 10,000 cases, the reports of a case of 20 claims and of one with two over 20,000 readings, and the case file of
 // one with a sample of 1,000,000 rows, each over HTTP from the production build.
-import { spawn } from 'node:child_process'
 import { createReadStream, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -9,8 +8,9 @@ import { build } from '../scripts/build.mjs'
 import { bundle } from '../scripts/bundle.mjs'
 import { ROOT } from '../scripts/install.mjs'
 import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
+import { newFolder, withServer } from './server.mjs'
 import { sized, TURNS } from './sizes.mjs'
-import { addressOf, newFolder, withBrowser } from './workbench.mjs'
+import { withBrowser } from './workbench.mjs'
 
 const CASES = sized(10_000, 1000)
 const CLAIMS = sized(20, 2)
@@ -46,7 +46,7 @@ export async function withDesk(counts, work) {
   const folder = newFolder()
   const { fillDesk } = await import(pathToFileURL(outfile).href)
   const named = await fillDesk(folder, counts)
-  return withServer(folder, (address) => work(address, named))
+  return withServer(['--data', folder], (address) => work(address, named))
 }
 
 async function measureDocket(address) {
@@ -96,12 +96,12 @@ export async function timesOfCaseFile(size) {
   await build()
   const [first, second] = [newFolder(), newFolder()]
   const log = await writeLog(path.join(first, 'log.csv'), size)
-  const { ms: exported, bytes } = await withServer(path.join(first, 'data'), async (address) => {
+  const { ms: exported, bytes } = await withServer(['--data', path.join(first, 'data')], async (address) => {
     const caseId = await newCase(address)
     await bringIn(address, caseId, log)
     return timedFetch(`${address}api/cases/${caseId}/file`)
   })
-  return withServer(second, async (address, server) => {
+  return withServer(['--data', second], async (address, server) => {
     const started = performance.now()
     const answer = await fetch(`${address}api/cases`, {
       method: 'POST',
@@ -139,15 +139,6 @@ export function newCase(address) {
     await driver.wait(until.elementLocated(By.css('ol[aria-label=Claims]')), 9000)
     return (await driver.getCurrentUrl()).split('/cases/')[1]
   })
-}
-
-export async function withServer(data, work) {
-  const server = spawn(process.execPath, ['scripts/serve.mjs', '--data', data], { cwd: ROOT })
-  try {
-    return await work(await addressOf(server), server)
-  } finally {
-    server.kill('SIGKILL')
-  }
 }
 
 function peakOf(pid) {

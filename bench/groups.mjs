@@ -5,7 +5,7 @@ import { bundle } from '../scripts/bundle.mjs'
 import { PYTHON } from './python.mjs'
 import { ratioTo } from './ratios.mjs'
 import { sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 const ROWS = sized(1_000_000, 2000)
 const GROUPS = sized(500, 10)

@@ -9,7 +9,7 @@ import { timesOfDrop } from './drop.mjs'
 import { writeLog } from './log.mjs'
 import { ownTime } from './sheet.mjs'
 import { sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 /** That more than the command line works is shown by other benches. */
 const MOST = sized(Infinity, 0)

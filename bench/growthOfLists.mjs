@@ -7,7 +7,7 @@ import { timeOfDocuments } from './core.mjs'
 import { keystrokesAmong } from './keystroke.mjs'
 import { median } from './log.mjs'
 import { sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 /** More documents take this bench too long, and among more readings the finding does not follow within the same frame. */
 const MOST = sized(1e4, 0)

@@ -1,12 +1,10 @@
 // Fifty readers and ten writers of one desk: on the embedded database, and on a PostgreSQL server by one, two and four servers
 // of the application, all of them with their readers on this machine.
-import { spawn } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { build } from '../scripts/build.mjs'
-import { ROOT } from '../scripts/install.mjs'
 import { withPostgres } from '../scripts/postgres.mjs'
+import { newFolder, startServer } from './server.mjs'
 import { sized } from './sizes.mjs'
-import { addressOf, newFolder } from './workbench.mjs'
 
 const READERS = sized(50, 5)
 const WRITERS = sized(10, 2)
@@ -47,7 +45,8 @@ async function loadOf(count, env) {
   const servers = []
   try {
     // The first fills the desk with the demo's cases.
-    for (let which = 0; which < count; which += 1) servers.push(await serverOf(env))
+    for (let which = 0; which < count; which += 1)
+      servers.push(await startServer(['--demo', '--data', newFolder()], env))
     const addresses = servers.map(({ address }) => address)
     await readAndWrite(addresses, LASTS_MS / 4)
     const before = processorOf(servers)
@@ -64,14 +63,6 @@ async function loadOf(count, env) {
   } finally {
     for (const { process } of servers) process.kill('SIGKILL')
   }
-}
-
-async function serverOf(env) {
-  const server = spawn(process.execPath, ['scripts/serve.mjs', '--demo', '--data', newFolder()], {
-    cwd: ROOT,
-    env: { ...process.env, ...env },
-  })
-  return { process: server, address: await addressOf(server) }
 }
 
 /** How long each page and each change took, in milliseconds. Each reader and writer keeps to one server. */

@@ -1,11 +1,11 @@
 // What a server holds in memory, whose data folder is new: once it answers, and after twenty files were brought in.
 import path from 'node:path'
 import { build } from '../scripts/build.mjs'
-import { bringIn, newCase, withServer } from './desk.mjs'
+import { bringIn, newCase } from './desk.mjs'
 import { memoryOf } from './load.mjs'
 import { writeLog } from './log.mjs'
+import { newFolder, withServer } from './server.mjs'
 import { sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
 
 const IMPORTS = sized(20, 2)
 const ROWS = sized([100_000, 1_000_000], [1000])
@@ -15,7 +15,7 @@ export async function measureMemory() {
   await build()
   for (const rows of ROWS) {
     const file = await writeLog(path.join(newFolder(), 'log.csv'), rows)
-    await withServer(newFolder(), async (address, { pid }) => {
+    await withServer(['--data', newFolder()], async (address, { pid }) => {
       const caseId = await newCase(address)
       const before = memoryOf(pid)
       let most = 0

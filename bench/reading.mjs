@@ -5,7 +5,7 @@ import path from 'node:path'
 import { bundle } from '../scripts/bundle.mjs'
 import { ratioTo } from './ratios.mjs'
 import { sized } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 const READINGS = sized(100_000, 1000)
 

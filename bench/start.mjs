@@ -3,7 +3,7 @@ import { execFileSync, spawn } from 'node:child_process'
 import path from 'node:path'
 import { ROOT } from '../scripts/install.mjs'
 import { IS_TINY } from './sizes.mjs'
-import { addressOf, newFolder } from './workbench.mjs'
+import { addressOf, newFolder } from './server.mjs'
 
 export async function measureStart() {
   const checkout = IS_TINY ? ROOT : newFolder()

@@ -11,7 +11,7 @@ import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
 import { ratioTo } from './ratios.mjs'
 import { TURNS } from './sizes.mjs'
-import { newFolder } from './workbench.mjs'
+import { newFolder } from './server.mjs'
 
 const GOALS = { stored: 1.5, again: 0.1, kept: 0.03 }
 

@@ -1,12 +1,11 @@
 // A visit to the desk in headless Chromium: what each view asks of the server, what the server's processor has to do for it, and how
 // long one waits for it.
-import { spawn } from 'node:child_process'
 import { build } from '../scripts/build.mjs'
-import { ROOT } from '../scripts/install.mjs'
 import { timeOf } from './load.mjs'
 import { median } from './log.mjs'
+import { newFolder, withServer } from './server.mjs'
 import { sized } from './sizes.mjs'
-import { addressOf, newFolder, withBrowser } from './workbench.mjs'
+import { withBrowser } from './workbench.mjs'
 
 const VISITS = sized(10, 1)
 /** The links of a visit, by the words that they have, and what stands on the view that each leads to. */
@@ -23,29 +22,23 @@ const READ_MS = sized(1500, 500)
 
 export async function measureVisit() {
   await build()
-  const server = spawn(process.execPath, ['scripts/serve.mjs', '--demo', '--data', newFolder()], {
-    cwd: ROOT,
-  })
-  try {
-    const address = await addressOf(server)
-    await withBrowser(async (driver) => {
+  await withServer(['--demo', '--data', newFolder()], (address, { pid }) =>
+    withBrowser(async (driver) => {
       await driver.get(address)
       await visit(driver)
-      const before = timeOf(server.pid)
+      const before = timeOf(pid)
       const visits = []
       for (let count = 0; count < VISITS; count += 1) visits.push(await visit(driver))
       const views = VISITS * VIEWS.length
-      const processor = (timeOf(server.pid) - before) / views
+      const processor = (timeOf(pid) - before) / views
       const asked = visits.reduce((sum, one) => sum + one.asked, 0) / views
       const waited = median(visits.flatMap((one) => one.waited))
       console.log(
         `A view among ${views} of a visit: ${asked.toFixed(1)} requests, ${processor.toFixed(0)} ms of the server’s processor, ` +
           `shown ${waited.toFixed(0)} ms after its link was followed (median)`,
       )
-    })
-  } finally {
-    server.kill('SIGKILL')
-  }
+    }),
+  )
 }
 
 async function visit(driver) {

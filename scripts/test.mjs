@@ -94,10 +94,10 @@ await suite('Unit tests', 'unit:all')
 await Promise.all([step('PostgreSQL', onPostgres), step('Production build', () => script('build'))])
 await suite('Journeys', 'journey')
 const { BENCHES } = await import('../bench/benches.mjs')
-const LONG_BENCHES = ['desk', 'size', 'keystroke']
+const WITH_DESK = ['desk', 'growth', 'stored', 'size', 'keystroke']
 await Promise.all(
-  // Each is on one processor most of the time: the long ones and the others take about as long.
-  [LONG_BENCHES, Object.keys(BENCHES).filter((name) => !LONG_BENCHES.includes(name))].map((names, half) =>
+  // Each is on one processor most of the time. Some share what they build; the others take about as long.
+  [WITH_DESK, Object.keys(BENCHES).filter((name) => !WITH_DESK.includes(name))].map((names, half) =>
     step(`Benches ${half + 1}`, () => script('bench:tiny', ...names)),
   ),
 )
