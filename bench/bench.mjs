@@ -1,10 +1,11 @@
-// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|visit|memory|drop|start|keystroke|size` for one; `--tiny` only to see that they work;
+// Prints what the application costs: `npm run bench` for all, `npm run bench -- core|examination|growth|groups|reading|sheet|stored|desk|load|visit|memory|drop|start|keystroke|size` for one;
+// with `--but` for all but those named; `--tiny` only to see that they work;
 // `--record` keeps the ratios of the run, `--check` ends with 1 where one is worse by more than a quarter than what is kept.
 import { ensureInstalled } from '../scripts/install.mjs'
 import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { settleRatios } from './ratios.mjs'
 
-const OPTIONS = ['--tiny', '--record', '--check']
+const OPTIONS = ['--tiny', '--record', '--check', '--but']
 ownTemporaryFolder()
 ensureInstalled('all')
 const { BENCHES } = await import('./benches.mjs')
@@ -15,5 +16,6 @@ if (unknown) {
   console.error(`There is no bench “${unknown}”. Name one of: ${Object.keys(BENCHES).join(', ')}.`)
   process.exit(2)
 }
-for (const name of wanted.length > 0 ? wanted : Object.keys(BENCHES)) await BENCHES[name]()
+const isWanted = (name) => wanted.length === 0 || wanted.includes(name) !== words.includes('--but')
+for (const name of Object.keys(BENCHES).filter(isWanted)) await BENCHES[name]()
 settleRatios(words)

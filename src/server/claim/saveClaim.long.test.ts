@@ -11,18 +11,12 @@ import { addEmptyClaim, addEmptySample, openCase, saveCase } from '../case/chang
 import { computeOutcomes } from '../check/laterOutcomes'
 import { readClaim } from './readClaim'
 import { saveClaim } from './saveClaim'
-import { type DocketQuestion, hasCases, readCase, readDocket } from '../docket/docket'
+import { hasCases, readCase, readDocket } from '../docket/docket'
 import { readSampleDraft } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
 
 const database = startTestDatabase()
-const EVERY_CASE: DocketQuestion = {
-  state: 'any',
-  order: 'changed',
-  direction: 'falling',
-  page: 0,
-  pageSize: 50,
-}
+const EVERY_CASE = { state: 'any', order: 'changed', direction: 'falling', page: 0, pageSize: 50 } as const
 const outcomes = globalThis as { trueWeightOutcomes?: object }
 const EMPTY = { ...EMPTY_CLAIM, sampleId: uuidv7() }
 
