@@ -82,8 +82,9 @@ async function counted(name, run, paths = [], env = {}) {
 ensureInstalled('all')
 // What waits for the disk, or uses one processor only, goes side by side.
 await Promise.all([
-  step('Types and layout', () => script('typecheck').then(() => script('layout'))),
+  step('Types', () => script('typecheck')),
   step('Rules', () => script('rules')),
+  step('Layout', () => script('layout')),
   step('Debian’s packages', () =>
     [ensureOpenssl, ensurePoppler, ensureCommonTools, ensurePostgres, ensureBrowser].forEach((ensure) =>
       ensure(),
