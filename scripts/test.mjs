@@ -46,7 +46,7 @@ async function script(...args) {
   if (status !== 0) throw new Error(`npm run ${args.join(' ')} ended with ${status}`)
 }
 
-/** The tests that open a database which may as well be one on a PostgreSQL server, once more on one. */
+/** The tests that name a test database, which may as well be one on a PostgreSQL server, once more on one. */
 const onPostgres = () =>
   withPostgres((server) =>
     suite('Unit tests on PostgreSQL', 'unit:all', ['--runTestsByPath', ...testsOfDatabase()], {
