@@ -8,6 +8,7 @@ import { build, SERVER } from './build.mjs'
 import { dataFolder } from './dataFolder.mjs'
 import { buildCli, WORKER } from './buildCli.mjs'
 import { run } from './install.mjs'
+import { ensureNewDatabase } from './newDatabase.mjs'
 
 const FIRST_PORT = 4180
 const MAX_PORTS = 50
@@ -47,11 +48,10 @@ async function serve() {
     HOSTNAME: host,
     PORT: String(port),
   })
-  if (options.dev) {
-    await buildCli()
+  await (options.dev ? buildCli() : build())
+  process.env.TRUE_WEIGHT_NEW_DATABASE = ensureNewDatabase()
+  if (options.dev)
     return run('npx', ['--no-install', 'next', 'dev', '--hostname', host, '--port', String(port)])
-  }
-  await build()
   limitRequests()
   process.env.NODE_ENV = 'production'
   await import(pathToFileURL(SERVER).href)
@@ -114,11 +114,13 @@ async function choosePort(host) {
     if (!Number.isInteger(port) || port < 1 || port > 65535) {
       throw new Error(`--port is “${options.port}”; it has to be a whole number from 1 to 65535.`)
     }
-    if (await isFree(host, port)) return port
-    throw new Error(`Port ${port} on ${host} is taken. Name another with --port, or leave --port out.`)
+    const another = 'Name another with --port, or leave --port out.'
+    if (!(await isFree(host, port))) throw new Error(`Port ${port} on ${host} is taken. ${another}`)
+    if (!(await isReached(port))) throw new Error(`Port ${port} is one that no browser goes to. ${another}`)
+    return port
   }
   for (let port = FIRST_PORT; port < FIRST_PORT + MAX_PORTS; port += 1) {
-    if (await isFree(host, port)) return port
+    if ((await isFree(host, port)) && (await isReached(port))) return port
   }
   throw new Error(
     `No port from ${FIRST_PORT} to ${FIRST_PORT + MAX_PORTS - 1} is free on ${host}. Name one with --port.`,
@@ -131,6 +133,16 @@ function isFree(host, port) {
     probe.once('error', (error) => (error.code === 'EADDRINUSE' ? resolve(false) : reject(error)))
     probe.listen({ host, port }, () => probe.close(() => resolve(true)))
   })
+}
+
+/** Some ports, such as 4190, are kept from whoever asks for pages, since other services are usual there. */
+async function isReached(port) {
+  try {
+    await fetch(`http://127.0.0.1:${port}/`)
+    return true
+  } catch (error) {
+    return error.cause.message !== 'bad port'
+  }
 }
 
 async function untilAnswered(address) {
