@@ -21,7 +21,7 @@ export default createConfig({
   testEnvironment: 'node',
   // What a test leaves behind may still be at work: each look at what was taken from it would be a warning, without end.
   testEnvironmentOptions: { globalsCleanup: 'off' },
-  globalSetup: '<rootDir>/scripts/temporary.mjs',
+  globalSetup: '<rootDir>/tests/setUp.mjs',
   // Outlives the run's own temporary folder.
   cacheDirectory: '<rootDir>/build/jest',
   testTimeout: 180_000,

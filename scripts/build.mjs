@@ -1,10 +1,11 @@
-// Builds the application and the command line, each only where its sources changed since it was built.
+// Builds the application, the command line and an empty database, each only where its sources changed since it was built.
 import { createHash } from 'node:crypto'
 import { cpSync, existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { buildCli } from './buildCli.mjs'
 import { ensureInstalled, ROOT, run } from './install.mjs'
+import { ensureNewDatabase } from './newDatabase.mjs'
 
 const STAMP = path.join(ROOT, '.next/standalone/built-from')
 export const SERVER = path.join(ROOT, '.next/standalone/server.js')
@@ -13,6 +14,7 @@ const INPUTS = ['src', 'next.config.ts', 'package-lock.json', 'tsconfig.json']
 export async function build() {
   ensureInstalled()
   await buildCli()
+  ensureNewDatabase()
   const sources = fingerprint()
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === sources) return
   console.error('Building the application, which takes about a minute …')

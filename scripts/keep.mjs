@@ -1,10 +1,12 @@
 // Backs up everything that is stored, or restores it: `npm run backup -- FILE` and `npm run restore -- FILE`.
+import { rmSync } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
 import { bundle } from './bundle.mjs'
 import { dataFolder } from './dataFolder.mjs'
-import { ROOT } from './install.mjs'
+import { ensureInstalled, ROOT } from './install.mjs'
+import { ensureNewDatabase } from './newDatabase.mjs'
 
 const USAGE = `Usage: npm run backup -- FILE [--data FOLDER | --demo]
        npm run restore -- FILE [--data FOLDER | --demo]
@@ -20,8 +22,10 @@ try {
     options: { data: { type: 'string' }, demo: { type: 'boolean', default: false } },
   })
   if (positionals.length !== 1) throw new Error(USAGE)
+  ensureInstalled()
   process.env.TRUE_WEIGHT_DATA = dataFolder(values)
   process.env.TRUE_WEIGHT_DEMO = '0'
+  process.env.TRUE_WEIGHT_NEW_DATABASE = ensureNewDatabase()
   const file = path.resolve(process.env.INIT_CWD ?? '.', positionals[0])
   process.chdir(ROOT)
   const outfile = path.join(ROOT, `dist/keep-${process.pid}.mjs`)
@@ -30,6 +34,7 @@ try {
     conditions: ['react-server'],
   })
   const { keep } = await import(pathToFileURL(outfile).href)
+  rmSync(outfile)
   console.log(await keep(what, file))
   process.exit(0)
 } catch (error) {

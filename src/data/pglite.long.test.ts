@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { chmodSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs'
+import { chmodSync, cpSync, mkdtempSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { writeBinaryCopy } from './binaryCopy'
@@ -95,6 +95,21 @@ test('commits are synced, and a folder that was made is not made again', async (
   const second = await openFolder(folder)
   expect(await second.execute('select count(*)::int as n from one')).toMatchObject({ rows: [{ n: 0 }] })
   await second.close()
+}, 60_000)
+
+test('a new folder begins with a copy of the empty database that is named', async () => {
+  const folder = newFolder()
+  const empty = process.env.TRUE_WEIGHT_NEW_DATABASE
+  const own = path.join(newFolder(), 'empty')
+  cpSync(empty!, own, { recursive: true })
+  writeFileSync(path.join(own, 'base/of-this-one'), 'its own')
+  process.env.TRUE_WEIGHT_NEW_DATABASE = own
+  try {
+    await (await openFolder(folder)).close()
+  } finally {
+    process.env.TRUE_WEIGHT_NEW_DATABASE = empty
+  }
+  expect(readFileSync(path.join(folder, 'postgres/base/of-this-one'), 'utf8')).toBe('its own')
 }, 60_000)
 
 test('a folder that was left while its tables were made is begun anew', async () => {

@@ -1,5 +1,5 @@
 import 'server-only'
-import { closeSync, fsyncSync, openSync, readdirSync } from 'node:fs'
+import { closeSync, fsyncSync, mkdirSync, openSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { NodeFS } from '@electric-sql/pglite/nodefs'
@@ -65,6 +65,16 @@ export function syncPath(place: string): void {
     fsyncSync(file)
   } finally {
     closeSync(file)
+  }
+}
+
+/** Copies a folder with all that is in it; what is made is open to whom the umask leaves it open. */
+export function copyTree(from: string, to: string): void {
+  mkdirSync(to)
+  for (const entry of readdirSync(from, { withFileTypes: true })) {
+    const [original, copy] = [path.join(from, entry.name), path.join(to, entry.name)]
+    if (entry.isDirectory()) copyTree(original, copy)
+    else writeFileSync(copy, readFileSync(original))
   }
 }
 
