@@ -7,6 +7,7 @@ import { bundle } from './bundle.mjs'
 import { dataFolder } from './dataFolder.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
 import { ensureNewDatabase } from './newDatabase.mjs'
+import { checkSettings } from './settings.mjs'
 
 const USAGE = `Usage: npm run backup -- FILE [--data FOLDER | --demo]
        npm run restore -- FILE [--data FOLDER | --demo]
@@ -22,6 +23,7 @@ try {
     options: { data: { type: 'string' }, demo: { type: 'boolean', default: false } },
   })
   if (positionals.length !== 1) throw new Error(USAGE)
+  checkSettings()
   ensureInstalled()
   process.env.TRUE_WEIGHT_DATA = dataFolder(values)
   process.env.TRUE_WEIGHT_DEMO = '0'

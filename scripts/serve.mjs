@@ -9,6 +9,7 @@ import { dataFolder } from './dataFolder.mjs'
 import { buildCli, WORKER } from './buildCli.mjs'
 import { run } from './install.mjs'
 import { ensureNewDatabase } from './newDatabase.mjs'
+import { checkSettings, isPort, PORT } from './settings.mjs'
 
 const FIRST_PORT = 4180
 const MAX_PORTS = 50
@@ -16,6 +17,8 @@ const MAX_PORTS = 50
 const HEADERS_MS = 15_000
 /** A server that listens everywhere is reached here. */
 const REACHED_AT = { '0.0.0.0': '127.0.0.1', '::': '::1' }
+/** As browsers name whom they ask. */
+const HOST = /^[^\s/@,]+$/
 const USAGE = `Options:
   --data FOLDER      where the data are kept; with DATABASE_URL set, they are on that PostgreSQL server
   --port NUMBER      listen there (else the first free one from ${FIRST_PORT})
@@ -35,6 +38,12 @@ try {
 
 async function serve() {
   if (options.help) return console.log(USAGE)
+  checkSettings()
+  const named = options['allow-host'].find((name) => !HOST.test(name))
+  if (named !== undefined)
+    throw new Error(
+      `--allow-host is “${named}”; it has to be a name as browsers show it, such as office.example or office.example:4180.`,
+    )
   const host = options.host
   const port = await choosePort(host)
   const data = dataFolder(options)
@@ -110,10 +119,8 @@ function readOptions() {
 
 async function choosePort(host) {
   if (options.port !== undefined) {
+    if (!isPort(options.port)) throw new Error(`--port is “${options.port}”; it has to be ${PORT}.`)
     const port = Number(options.port)
-    if (!Number.isInteger(port) || port < 1 || port > 65535) {
-      throw new Error(`--port is “${options.port}”; it has to be a whole number from 1 to 65535.`)
-    }
     const another = 'Name another with --port, or leave --port out.'
     if (!(await isFree(host, port))) throw new Error(`Port ${port} on ${host} is taken. ${another}`)
     if (!(await isReached(port))) throw new Error(`Port ${port} is one that no browser goes to. ${another}`)
@@ -130,9 +137,18 @@ async function choosePort(host) {
 function isFree(host, port) {
   return new Promise((resolve, reject) => {
     const probe = createServer()
-    probe.once('error', (error) => (error.code === 'EADDRINUSE' ? resolve(false) : reject(error)))
+    probe.once('error', (error) =>
+      error.code === 'EADDRINUSE' ? resolve(false) : reject(notListened({ host, port, error })),
+    )
     probe.listen({ host, port }, () => probe.close(() => resolve(true)))
   })
+}
+
+function notListened({ host, port, error }) {
+  return new Error(
+    `No server can listen on ${host}, port ${port} (${error.code}). ` +
+      'Name an address of this machine with --host, such as 127.0.0.1 or 0.0.0.0, and a port from 1024 on with --port.',
+  )
 }
 
 /** Some ports, such as 4190, are kept from whoever asks for pages, since other services are usual there. */
