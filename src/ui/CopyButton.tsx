@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { QuietButton } from './Button'
+import { copyText } from './copyText'
 
 const SAID_MS = 1500
 
@@ -9,7 +10,7 @@ const SAID_MS = 1500
 export function CopyButton({ text, children }: Readonly<{ text: string; children: string }>) {
   const [isCopied, setCopied] = useState(false)
   const copy = async () => {
-    await navigator.clipboard.writeText(text)
+    await copyText(text)
     setCopied(true)
     setTimeout(() => setCopied(false), SAID_MS)
   }

@@ -23,11 +23,12 @@ const newDataFolder = () => mkdtempSync(path.join(tmpdir(), 'true-weight-journey
 let nextPort = 20_000 + 500 * Number(process.env.JEST_WORKER_ID ?? 0)
 const TAKEN = /Port \d+ on \S+ is taken|EADDRINUSE/
 
-/** Starts the production build as a user does, with a data folder and a port of its own, and waits for its first page. */
+/** Starts the production build as a user does, with a data folder and a port of its own (PORT in an option), and waits for its first page. */
 export async function serve(options: readonly string[], data = newDataFolder()): Promise<Served> {
   const port = nextPort
   nextPort += 1
-  const { child, output } = launch([...options, '--data', data, '--port', String(port)])
+  const stated = options.map((option) => option.replace('PORT', String(port)))
+  const { child, output } = launch([...stated, '--data', data, '--port', String(port)])
   const address = `http://127.0.0.1:${port}`
   await until(
     () => output().includes(`True Weight is at ${address}/`) || hasEnded({ process: child }),

@@ -1,6 +1,7 @@
 'use client'
 
 import { useCallback, useRef, useState } from 'react'
+import { v4 } from 'uuid'
 import type { Outcome, Problem } from '@/claims/terms/outcome'
 import type { SheetFormat } from '@/intake/sheet/format'
 import type { WorkbookChoice } from '@/intake/workbook/workbook'
@@ -86,7 +87,7 @@ export function useBringIn(caseId: string, onBrought: OnBrought) {
       if (!chosen) return
       const { name } = chosen
       const controller = new AbortController()
-      const importId = crypto.randomUUID()
+      const importId = v4()
       request.current = { controller, importId }
       setState({ is: 'taken-in', name, sent: 0, rows: 0, share: 0 })
       const question = { fileName: name, by: officerHere(), importId, ...choice.current, missingWords }

@@ -20,6 +20,9 @@ import { enter } from './actions'
 
 const Note = chakra('p', { base: { marginTop: '6px', color: 'quiet', maxWidth: '72ch' } })
 
+const NO_KEYS_HERE =
+  'This page came over a network without HTTPS: browsers make and keep no keys for such a page. Open it on the machine that serves it, or ask whoever runs the server for an address that begins with https://.'
+
 type Work = (what: () => Promise<string | undefined>) => Promise<void>
 
 /** The key of whoever works at this browser: made here, brought in from its file, entered on the register, taken away. */
@@ -50,7 +53,8 @@ export function OwnKey({ keys }: Readonly<{ keys: readonly RegisteredKey[] }>) {
         On this device
       </Box>
       {own === undefined && <Note>Looking for a key …</Note>}
-      {own === null && <NewKey work={work} isBusy={isBusy} />}
+      {own === null && !window.isSecureContext && <Note>{NO_KEYS_HERE}</Note>}
+      {own === null && window.isSecureContext && <NewKey work={work} isBusy={isBusy} />}
       {own && <Held own={own} keys={keys} work={work} isBusy={isBusy} />}
       {problem && (
         <Box id={problemId} role="alert" color="finding.contradicted" marginTop="8px" maxWidth="72ch">

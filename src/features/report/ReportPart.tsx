@@ -3,6 +3,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useRef, useState } from 'react'
 import { QuietButton } from '@/ui/Button'
+import { copyText } from '@/ui/copyText'
 import { partPicture } from './partPicture'
 
 const SAID_MS = 1500
@@ -20,11 +21,12 @@ export function ReportPart({ part, css }: Readonly<{ part: ShownPart; css: strin
     setSaid(words)
     setTimeout(() => setSaid(''), SAID_MS)
   }
-  const copyText = async () => {
-    await navigator.clipboard.writeText(part.text)
+  const copyWords = async () => {
+    await copyText(part.text)
     say('Copied')
   }
   const copyPicture = async () => {
+    if (!window.isSecureContext) return say('The browser lets words be copied here, and no pictures.')
     try {
       const png = partPicture(place.current!.firstElementChild!, css)
       await navigator.clipboard.write([new ClipboardItem({ 'image/png': png })])
@@ -51,7 +53,11 @@ export function ReportPart({ part, css }: Readonly<{ part: ShownPart; css: strin
         }}
       >
         <span role="status">{said}</span>
-        <SmallButton type="button" onClick={() => void copyText()} aria-label={`Copy as text: ${part.title}`}>
+        <SmallButton
+          type="button"
+          onClick={() => void copyWords()}
+          aria-label={`Copy as text: ${part.title}`}
+        >
           Copy as text
         </SmallButton>
         <SmallButton

@@ -2,6 +2,7 @@
 
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
+import { copyText } from '@/ui/copyText'
 
 const COPIED_MS = 1500
 
@@ -51,7 +52,7 @@ export function Figure({ shown, full, name }: Readonly<{ shown: string; full: st
   const [isCopied, setCopied] = useState(false)
   const copy = async (text: string) => {
     // A true minus sign would make the figure a text in a spreadsheet.
-    await navigator.clipboard.writeText(text.replaceAll('\u2212', '-'))
+    await copyText(text.replaceAll('\u2212', '-'))
     setCopied(true)
     setTimeout(() => setCopied(false), COPIED_MS)
   }
