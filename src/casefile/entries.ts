@@ -39,7 +39,7 @@ export function jsonIn(entries: Entries, path: string): unknown {
 export function jsonOf(text: string, path: string): unknown {
   try {
     return parseJson(text)
-  } catch {
-    throw new Wrong(path, `${path} is no JSON.`)
+  } catch (error) {
+    throw new Wrong(path, `${path} can't be read as JSON: ${(error as Error).message}.`)
   }
 }

@@ -27,7 +27,7 @@ function answerTo(line: string): Answer {
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error
     const seen = line.length > 60 ? `${line.slice(0, 60)}…` : line
-    const message = `The line is not JSON: ${seen} (${error.message}). Write one whole check document on a line.`
+    const message = `The line can't be read as JSON: ${seen} (${error.message}). Write one whole check document on a line.`
     return { ok: false, error: { code: 'not-json', path: '', message } }
   }
 }

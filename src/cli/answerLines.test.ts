@@ -8,8 +8,10 @@ const MANY = '{"describe":{"values":[1,2,3]}}\n'.repeat(40)
 
 test('a line that is not JSON is named, by its beginning where it is long', async () => {
   const seenOf = async (line: string) => JSON.parse((await answerBatch([line], 'json')).text).error.message
-  expect(await seenOf('x'.repeat(60))).toContain(`The line is not JSON: ${'x'.repeat(60)} (`)
-  expect(await seenOf(`y${'x'.repeat(60)}`)).toContain(`The line is not JSON: y${'x'.repeat(59)}… (`)
+  expect(await seenOf('x'.repeat(60))).toContain(`The line can't be read as JSON: ${'x'.repeat(60)} (`)
+  expect(await seenOf(`y${'x'.repeat(60)}`)).toContain(
+    `The line can't be read as JSON: y${'x'.repeat(59)}… (`,
+  )
 })
 
 test('a thread that breaks is told of, whenever the next lines come', async () => {

@@ -20,6 +20,33 @@ test.each([
   expect(() => parseJson(text)).toThrow(/more than 100 lists and objects/)
 })
 
+test.each([
+  ['{"a":1,"a":1}', 'a'],
+  ['[0,{"b":{"c":1,"d":[{"c":2}],"c":3}}]', 'c'],
+  ['{"a" :1,"\\u0061": 2}', 'a'],
+  ['{"a:{":"}","x":",","a:{":0}', 'a:{'],
+  ['{"":1,"":2}', ''],
+  ['{"__proto__":1,"__proto__":2}', '__proto__'],
+  ['{"a\\"":1,"b":2,"a\\"":3,"b":4}', 'a"'],
+])('an object that has two values by one name is refused: %s', (text, name) => {
+  expect(() => parseJson(text)).toThrow(
+    new SyntaxError(`one object has “${name}” twice, and which is meant can't be told`),
+  )
+})
+
+test('a name may stand in several objects, in lists and in words', () => {
+  const texts = [
+    '{"a":{"a":["a","a",{"a":1},{"a":2}]},"b":"\\"a\\":1,\\"a\\":2"}',
+    '{"A":1,"a":2,"a ":3,"\\u00e4":4,"a\u0308":5}',
+  ]
+  for (const text of texts) expect(parseJson(text)).toEqual(JSON.parse(text))
+})
+
+test('what is no JSON is told as such, whatever else is the matter with it', () => {
+  for (const text of ['{"a":1,"a":}', '{"a":1,"a":2', '"\\', '{"\\q":1}', '{a:1,a:2}', ']:', ''])
+    expect(() => parseJson(text)).toThrow(/JSON/)
+})
+
 test('what is no JSON is none', () => {
   expect(() => parseJson('{')).toThrow(SyntaxError)
 })

@@ -119,7 +119,7 @@ export function readPlanJson(text: string): Outcome<ControlPlan> {
     return failure({
       code: 'not-json',
       path: 'plan',
-      message: 'This is no JSON. Choose a file that a control plan was exported to.',
+      message: "This can't be read as JSON. Choose a file that a control plan was exported to.",
     })
   }
 }

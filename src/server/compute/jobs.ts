@@ -40,7 +40,7 @@ function answerTo(text: string): Answer {
     return answer(parseJson(text))
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error
-    const message = `The request is not JSON (${error.message.slice(0, 200)}). Send one whole document.`
+    const message = `The request can't be read as JSON (${error.message.slice(0, 200)}). Send one whole document.`
     return { ok: false, error: { code: 'not-json', path: '', message } }
   }
 }

@@ -253,7 +253,12 @@ test.each<readonly [string, () => Uint8Array, string]>([
   [
     'an entry that is no JSON',
     () => changed((entries) => (entries['case.json'] = bytesOf('{')), 'made anew'),
-    'case.json is no JSON',
+    "case.json can't be read as JSON: ",
+  ],
+  [
+    'an entry that says something twice',
+    () => changed(edit('case.json', '"party"', '"party": "Another", "party"'), 'made anew'),
+    "case.json can't be read as JSON: one object has “party” twice, and which is meant can't be told.",
   ],
   [
     'a file that is cut off',

@@ -33,7 +33,7 @@ export async function readBody(request: Request): Promise<Outcome<unknown>> {
     return { ok: true, value: parseJson(await request.text()) }
   } catch (error) {
     const reason = error instanceof SyntaxError ? ` (${beginningOf(error.message, 200)})` : ''
-    const message = `The request is not JSON${reason}. Send a JSON object.`
+    const message = `The request can't be read as JSON${reason}. Send a JSON object.`
     return failure({ code: 'not-json', path: '', message })
   }
 }

@@ -115,7 +115,7 @@ export function openApi(): object {
           },
           responses: {
             200: { description: 'Answered.', content: json(z.union([claimAnswerSchema, otherAnswerSchema])) },
-            400: problem('The request is not JSON.'),
+            400: problem("The request can't be read as JSON, or has two values by one name."),
             403: { description: 'It comes from another site, or by another name of this server.' },
             413: problem('The request is too large.'),
             422: { description: 'Refused, and why.', content: json(checkErrorSchema) },

@@ -47,7 +47,7 @@ export function readImportQuestion(
   try {
     return readInput(questionSchema, parseJson(parameters.get('question') ?? ''))
   } catch {
-    const message = 'The parameter “question” is no JSON. Say which file it is: {"fileName": "…", "by": "…"}.'
+    const message = `The parameter “question” can't be read as JSON. Say which file it is: {"fileName": "…", "by": "…"}.`
     return failure({ code: 'not-json', path: 'question', message })
   }
 }
