@@ -154,10 +154,11 @@ function notListened({ host, port, error }) {
 /** Some ports, such as 4190, are kept from whoever asks for pages, since other services are usual there. */
 async function isReached(port) {
   try {
-    await fetch(`http://127.0.0.1:${port}/`)
+    // Something else may listen there, and say nothing.
+    await fetch(`http://127.0.0.1:${port}/`, { signal: AbortSignal.timeout(1000) })
     return true
   } catch (error) {
-    return error.cause.message !== 'bad port'
+    return error.cause?.message !== 'bad port'
   }
 }
 
