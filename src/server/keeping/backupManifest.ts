@@ -1,6 +1,7 @@
 import 'server-only'
 import * as z from 'zod/mini'
 import { type TableName, TABLES } from '@/data/tableCopies'
+import { parseJson } from '@/desk/parseJson'
 
 /** The version of backups that is written. A table or column that is renamed makes a new one, and freezes the one before it. */
 export const BACKUP_VERSION = 8
@@ -82,7 +83,7 @@ export function readBackupManifest(bytes: Uint8Array | undefined): BackupManifes
   const unfit = 'its backup.json is missing, or is not as it has to be.'
   let manifest: unknown
   try {
-    manifest = JSON.parse(new TextDecoder().decode(bytes))
+    manifest = parseJson(new TextDecoder().decode(bytes))
   } catch {
     return unfit
   }

@@ -57,6 +57,15 @@ test.each<readonly [string, () => Uint8Array, string]>([
     'a table in it is malformed',
   ],
   [
+    'a manifest that says something twice',
+    () =>
+      changed(
+        file,
+        manifest((text) => text.replace('"madeAt"', '"madeAt": "2026-01-01T00:00:00.000Z", "madeAt"')),
+      ),
+    'its backup.json is missing, or is not as it has to be',
+  ],
+  [
     'a backup of a later version',
     () =>
       changed(
