@@ -112,6 +112,10 @@ test('a new folder begins with a copy of the empty database that is named', asyn
   expect(readFileSync(path.join(folder, 'postgres/base/of-this-one'), 'utf8')).toBe('its own')
 }, 60_000)
 
+test('the empty database can be read by whoever serves, also where somebody else built', () => {
+  expect(modesIn(process.env.TRUE_WEIGHT_NEW_DATABASE!)).toEqual(['file 644', 'folder 755'])
+})
+
 test('a folder that was left while its tables were made is begun anew', async () => {
   const folder = newFolder()
   await (await openFolder(folder)).close()
