@@ -1,6 +1,6 @@
-import { readEntry, type Writing } from './entry'
+import type { Writing } from './entry'
 import { isHeader } from './header'
-import { listIn, piecesOf } from './lists'
+import { type Entry, readLines } from './lines'
 import type { NumberReading } from './number'
 
 export type UnreadReason =
@@ -38,10 +38,6 @@ export type Readings = Readonly<{
   lineCount: number
 }>
 
-type Entry = Readonly<{ start: number; text: string; reading: NumberReading }>
-/** A line of one entry, as nearly every line is, or of several. */
-type Line = Entry & Readonly<{ line: number; entries?: readonly Entry[] }>
-
 /**
  * Reads typed or pasted readings: one a line, or apart by semicolons, or by spaces or commas where they can be nothing but a
  * list. Two lines of several entries may be a sheet, and a tab parts its columns: such lines are not read until somebody says
@@ -52,8 +48,8 @@ type Line = Entry & Readonly<{ line: number; entries?: readonly Entry[] }>
  */
 export function readReadings(text: string, writing: Writing): Readings {
   const isApart = writing.rules.some(({ rule }) => rule === 'apart')
-  const { lines, lineCount, listCount } = linesOf(text, writing, isApart)
-  const isSheet = !isApart && listCount > 1
+  const { lines, lineCount } = readLines(text, writing, isApart)
+  const isSheet = !isApart && lines.filter((line) => line.entries).length > 1
   const [values, places, entries]: [number[], number[], string[]] = [[], [], []]
   const unread: Omit<UnreadEntry, 'column'>[] = []
   const limits: Readonly<Record<keyof Limits, number[]>> = { below: [], above: [] }
@@ -79,51 +75,4 @@ export function readReadings(text: string, writing: Writing): Readings {
   const header = isFirst && isHeader(entries, writing) ? first.text : undefined
   const read = { values, places, entries, lineCount, limits }
   return header === undefined ? { ...read, unread } : { ...read, unread: unread.slice(1), header }
-}
-
-const [LINE_FEED, CARRIAGE_RETURN] = [0x0a, 0x0d]
-
-/** Lines that are not blank, with their entries. */
-function linesOf(text: string, writing: Writing, isApart: boolean) {
-  const lines: Line[] = []
-  let [line, from, listCount] = [1, 0, 0]
-  const take = (to: number) => {
-    const trimmed = text.slice(from, to).trim()
-    if (trimmed === '') return
-    const reading = readEntry(trimmed, writing)
-    const start = text.indexOf(trimmed, from)
-    if (reading.ok) return void lines.push({ line, start, text: trimmed, reading })
-    const entries = entriesOf(trimmed, start, writing, isApart)
-    if (entries.length > 1) listCount += 1
-    lines.push({ line, start, text: trimmed, reading, ...(entries.length > 1 ? { entries } : entries[0]) })
-  }
-  for (let at = 0; at < text.length; at += 1) {
-    const code = text.charCodeAt(at)
-    if (code !== LINE_FEED && code !== CARRIAGE_RETURN) continue
-    take(at)
-    if (code === CARRIAGE_RETURN && text.charCodeAt(at + 1) === LINE_FEED) at += 1
-    from = at + 1
-    line += 1
-  }
-  take(text.length)
-  return { lines, lineCount: line, listCount }
-}
-
-function entriesOf(text: string, start: number, writing: Writing, isApart: boolean): readonly Entry[] {
-  const entries: Entry[] = []
-  let from = start
-  for (const segment of text.split(';')) {
-    const entry = segment.trim()
-    const at = from + segment.length - segment.trimStart().length
-    from += segment.length + 1
-    if (entry === '') continue
-    const pieces = (isApart ? piecesOf(entry, writing) : undefined) ?? listIn(entry, writing) ?? [entry]
-    let place = at
-    for (const piece of pieces) {
-      const pieceStart = start + text.indexOf(piece, place - start)
-      entries.push({ start: pieceStart, text: piece, reading: readEntry(piece, writing) })
-      place = pieceStart + piece.length
-    }
-  }
-  return entries
 }
