@@ -40,6 +40,12 @@ test('a line that begins before a key is read anew, one that ended before it is 
   expect(after.lines[1]).toBe(before.lines[1])
 })
 
+test('what is known of a list is still known once its beginning was read by itself', () => {
+  const list = read('1\n2\n3\n4')
+  expect(read('1\n2').lines).toHaveLength(2)
+  expect(read('1\n2\n3\n45').lines[2]).toBe(list.lines[2])
+})
+
 test('another way of writing is read anew', () => {
   expect(read('1,5\n2').lines[0]!.reading.ok).toBe(false)
   expect(readLines('1,5\n2', { ...WRITING, mark: 'comma' }, false).lines[0]!.reading).toEqual({

@@ -23,8 +23,10 @@ export function readLines(
   isApart: boolean,
 ): Readonly<{ lines: readonly Line[]; lineCount: number }> {
   const how = JSON.stringify(writing)
-  const lines = known?.how === how ? sameLines(known, text) : []
-  // The last of them may go on otherwise.
+  const before = known?.how === how ? known : undefined
+  const same = before ? lengthInCommon(before.text, text) : 0
+  const lines = before?.lines.slice(0, before.lines.findLastIndex((one) => one.from < same) + 1) ?? []
+  // The last of those that begin alike may go on otherwise.
   const again = lines.pop()
   let [line, from] = again ? [again.line, again.from] : [1, 0]
   const take = (to: number) => {
@@ -52,15 +54,15 @@ export function readLines(
     line += 1
   }
   take(text.length)
-  known = { text, how, lines }
+  // The beginning of a list is also looked at by itself.
+  if (!before || same < text.length) known = { text, how, lines }
   return { lines, lineCount: line }
 }
 
-/** Lines that begin in what a text has in common with the one that was read before. */
-function sameLines({ text: before, lines }: NonNullable<typeof known>, text: string): Line[] {
-  let same = 0
-  while (same < text.length && text.charCodeAt(same) === before.charCodeAt(same)) same += 1
-  return lines.slice(0, lines.findLastIndex(({ from }) => from < same) + 1)
+function lengthInCommon(one: string, other: string): number {
+  let length = 0
+  while (length < other.length && one.charCodeAt(length) === other.charCodeAt(length)) length += 1
+  return length
 }
 
 function entriesOf(text: string, start: number, writing: Writing, isApart: boolean): readonly Entry[] {
