@@ -124,7 +124,7 @@ export default defineConfig([
   },
   {
     files: ['**/*.test.ts', '**/*.journey.ts', '**/*.mjs'],
-    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' },
+    rules: { 'max-lines-per-function': 'off' },
   },
   ...floorRules,
   ...featureRules,

@@ -1,10 +1,10 @@
+import { plain } from '@tests/plain'
 import { checkOutcome } from '@/claims/check'
 import { CORE_VERSION } from '@/claims/terms/version'
 import type { CheckDocument } from '@/claims/terms/request'
 import { check } from './check'
 import { summary } from './summary'
 
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const mean15 = { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' } as const
 
 /** What a check of a whole lot comes to. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { testedBy } from '@tests/reference/answers'
 import { isAllFinite } from '@/claims/terms/isAllFinite'
 import type { PointFigures } from '@/statistics/distributions/pointFigures'
 import { reckon } from './reckon'
@@ -151,4 +152,14 @@ test('the tails add to 1 at every point', () => {
     }),
     { numRuns: 400 },
   )
+})
+
+test('the reckoner and a test agree on a critical value', () => {
+  const { test: figures } = testedBy({
+    claim: { parameter: 'standard-deviation', relation: 'at-most', value: 1 },
+    evidence: { kind: 'summary', n: 20, standardDeviation: 1.3 },
+  })
+  expect(figures.criticalValues).toEqual([
+    figuresOf({ distribution: { name: 'chi-square', df: 19 }, upper: 0.05 }).x,
+  ])
 })

@@ -1,9 +1,8 @@
+import { plain } from '@tests/plain'
 import { testedBy } from '@tests/reference/answers'
 import type { CheckDocument } from '@/claims/terms/request'
 import { displayOf, shownGap, shownInFull, shownValue } from './display'
 import { effectWords } from './en/findingWords'
-
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 test('shares are shown in percent, and gaps between them in percentage points', () => {
   const display = displayOf({ parameter: 'proportion' }, 3)

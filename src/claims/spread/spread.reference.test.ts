@@ -1,4 +1,4 @@
-import { figuresOf, resultOf } from '@tests/reference/answers'
+import { resultOf } from '@tests/reference/answers'
 import { Comparison, readReference, TOLERANCE } from '@tests/reference/reference'
 import type { CheckDocument } from '../terms/request'
 import type { Alternative } from '@/statistics/inference/alternative'
@@ -250,16 +250,4 @@ describe.each(twoSample.map((row) => [row.id, row] as const))('two spreads, %s',
       df2: Number(expected.df2),
     })
   })
-})
-
-// Power of the chi-square test and the sizes that it needs: see plan/plan.test.ts.
-test('the reckoner and the test agree on a critical value', () => {
-  const { test: figures } = resultOf({
-    claim: { parameter: 'standard-deviation', relation: 'at-most', value: 1 },
-    evidence: { kind: 'summary', n: 20, standardDeviation: 1.3 },
-  })
-  const reckoned = figuresOf<Readonly<{ x: number }>>({
-    reckon: { distribution: { name: 'chi-square', df: 19 }, upper: 0.05 },
-  })
-  expect(figures.criticalValues).toEqual([reckoned.x])
 })

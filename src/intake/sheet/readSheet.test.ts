@@ -1,35 +1,8 @@
-import fc from 'fast-check'
-import Papa from 'papaparse'
 import { doubtsOf, guessFormat, type SheetFormat } from './format'
 import { cellText, CHUNK_LENGTH, type Column } from './columns'
 import { MAX_COLUMNS } from '@/desk/sampleDraft'
-import { readSheet, type Sheet } from './readSheet'
-
-const bytesOf = (text: string) => new TextEncoder().encode(text)
-const PLAIN: SheetFormat = {
-  separator: ',',
-  encoding: 'utf-8',
-  decimalMark: 'point',
-  thousands: 'none',
-  dateOrder: 'day-first',
-  header: 'first-row',
-}
-
-/** A file cut into pieces of so many bytes, as a stream would give it. */
-function* piecesOf(bytes: Uint8Array, size: number) {
-  for (let at = 0; at < bytes.length; at += size) yield bytes.slice(at, at + size)
-}
-
-async function read(
-  text: string | Uint8Array,
-  format: Partial<SheetFormat> = {},
-  size = 1 << 16,
-): Promise<Sheet> {
-  const bytes = typeof text === 'string' ? bytesOf(text) : text
-  const sheet = await readSheet({ source: () => piecesOf(bytes, size), format: { ...PLAIN, ...format } })
-  if (!sheet.ok) throw new Error(sheet.problem.message)
-  return sheet.value
-}
+import { readSheet } from './readSheet'
+import { bytesOf, piecesOf, PLAIN, read, textsOf } from '@tests/sheets'
 
 async function problemOf(text: string | Uint8Array, format: Partial<SheetFormat> = {}, size = 1 << 16) {
   const bytes = typeof text === 'string' ? bytesOf(text) : text
@@ -37,10 +10,6 @@ async function problemOf(text: string | Uint8Array, format: Partial<SheetFormat>
   if (sheet.ok) throw new Error('a sheet where a problem was expected')
   return sheet.problem
 }
-
-const textsOf = (column: Column) => Array.from({ length: column.length }, (_, row) => cellText(column, row))
-const rowsOf = ({ columns, rowCount }: Sheet) =>
-  Array.from({ length: rowCount }, (_, row) => columns.map((column) => cellText(column, row)))
 
 test('numbers, codes and texts each get a column of their kind, decided from all cells', async () => {
   const { columns, rowCount } = await read('depot,mass,note\n7,14.93,ok\n8,,"a, b"\nx,1e3,"say ""hi"""\n')
@@ -161,81 +130,6 @@ test.each<readonly [string, string | Uint8Array, Partial<SheetFormat>, string, R
     expect(problem.code).toBe(code)
     expect(problem.message).toMatch(message)
   }
-})
-
-const cell = fc.oneof(
-  fc
-    .string({ unit: 'grapheme', maxLength: 8 })
-    .map((text) => text.replace(/[\u0000-\u001f\ufeff]/g, '').trim()),
-  fc.constantFrom(
-    '',
-    '"',
-    '""',
-    'a"b',
-    ',',
-    ';',
-    'a\nb',
-    'a\r\nb',
-    '1',
-    '007',
-    '-3.50',
-    '1e5',
-    'x y',
-    'é',
-    '😀',
-  ),
-)
-const table = fc
-  .integer({ min: 1, max: 4 })
-  .chain((width) =>
-    fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 1, maxLength: 12 }),
-  )
-
-/** Written by papaparse, every cell in quotes where it needs them. */
-const written = (rows: readonly (readonly string[])[], separator: string, newline: string) => {
-  const header = rows[0]!.map((_, i) => `column ${i}`)
-  return Papa.unparse([header, ...rows.map((row) => [...row])], { delimiter: separator, newline })
-}
-
-test('what papaparse writes is read back as it was, from pieces of any size', async () => {
-  await fc.assert(
-    fc.asyncProperty(
-      table,
-      fc.constantFrom(',', ';', '\t', '|'),
-      fc.constantFrom('\n', '\r\n', '\r'),
-      fc.integer({ min: 1, max: 40 }),
-      async (rows, separator, newline, size) => {
-        // Texts only, so that no number is read as one; a row that is empty altogether is passed over, as an empty line.
-        const marked = rows.map((row) => ['#', ...row])
-        const sheet = await read(written(marked, separator, newline), { separator: separator as ',' }, size)
-        const texts = sheet.columns
-          .slice(1)
-          .map((column) => (column.kind === 'number' ? undefined : textsOf(column)))
-        for (const [i, column] of texts.entries()) {
-          if (column) expect(column).toEqual(rows.map((row) => row[i]!.trim()))
-        }
-        expect(sheet.rowCount).toBe(rows.length)
-      },
-    ),
-    { numRuns: 300 },
-  )
-})
-
-test('it takes files apart as papaparse does', async () => {
-  await fc.assert(
-    fc.asyncProperty(table, fc.integer({ min: 1, max: 9 }), async (rows, size) => {
-      const text = written(
-        rows.map((row) => ['#', ...row]),
-        ',',
-        '\n',
-      )
-      const { data } = Papa.parse<string[]>(text, { skipEmptyLines: true })
-      const sheet = await read(text, { header: 'none' }, size)
-      // Its first row is the header here, so that every column is one of texts.
-      expect(rowsOf(sheet)).toEqual(data.map((row) => row.map((one) => one.trim())))
-    }),
-    { numRuns: 300 },
-  )
 })
 
 test.each([

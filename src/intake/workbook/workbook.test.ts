@@ -1,38 +1,7 @@
 import fc from 'fast-check'
-import { strToU8, zipSync } from 'fflate'
 import Papa from 'papaparse'
-import writeXlsxFile from 'write-excel-file/node'
 import { isWorkbook, readWorkbook, type WorkbookChoice } from './workbook'
-
-type Cells = readonly (readonly (string | number | boolean | Date | null)[])[]
-
-async function xlsxOf(sheets: readonly Readonly<{ sheet: string; data: Cells }>[]): Promise<Uint8Array> {
-  const written = sheets.map(({ sheet, data }) => ({
-    sheet,
-    data: data.map((row) =>
-      row.map((value) =>
-        value === null
-          ? null
-          : value instanceof Date
-            ? { value, type: Date, format: 'dd/mm/yyyy hh:mm' }
-            : { value, type: value.constructor },
-      ),
-    ),
-  }))
-  return new Uint8Array(await writeXlsxFile(written as never).toBuffer())
-}
-
-/** A spreadsheet of OpenDocument with these rows of markup. */
-function odsOf(rows: string, name = 'Log'): Uint8Array {
-  const content = `<?xml version="1.0" encoding="UTF-8"?>
-<office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet>
-<table:table table:name="Cover"><table:table-row><table:table-cell office:value-type="string"><text:p>hello</text:p></table:table-cell></table:table-row></table:table>
-<table:table table:name="${name}">${rows}</table:table></office:spreadsheet></office:body></office:document-content>`
-  return zipSync({
-    mimetype: strToU8('application/vnd.oasis.opendocument.spreadsheet'),
-    'content.xml': strToU8(content),
-  })
-}
+import { xlsxOf, odsOf, row, cell, bareXlsx, type Cells } from '@tests/workbooks'
 
 async function rowsOf(
   bytes: Uint8Array,
@@ -45,13 +14,6 @@ async function rowsOf(
     delimiter: ',',
     skipEmptyLines: false,
   }).data.slice(0, -1)
-}
-
-async function problemOf(bytes: Uint8Array, sheet?: string, choice: WorkbookChoice = {}) {
-  const read = readWorkbook(bytes, { sheet, ...choice })
-  if (!read.ok) return read.problem
-  if (read.value.csv.ok) throw new Error('a sheet where a problem was expected')
-  return read.value.csv.problem
 }
 
 test('numbers, texts, dates and truth values of an XLSX workbook are read as they stand', async () => {
@@ -95,10 +57,6 @@ test('what is written into an XLSX workbook is read back, every double to its la
   )
 })
 
-const cell = (attributes: string, text = '') =>
-  `<table:table-cell ${attributes}>${text && `<text:p>${text}</text:p>`}</table:table-cell>`
-const row = (...cells: readonly string[]) => `<table:table-row>${cells.join('')}</table:table-row>`
-
 test('an ODS workbook is read by what its cells hold, not by how they look', async () => {
   const bytes = odsOf(
     row(cell('office:value-type="string"', 'mass'), cell('office:value-type="string"', 'day'), cell('')) +
@@ -122,20 +80,6 @@ test('a text of several lines and a note beside it', async () => {
   expect(await rowsOf(odsOf(row(noted)), 'Log')).toEqual([['one  two\nthree']])
 })
 
-/** An XLSX workbook of the parts that matter, with this sheet data. */
-function bareXlsx(data: string): Uint8Array {
-  const main = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"'
-  return zipSync({
-    'xl/workbook.xml': strToU8(
-      `<workbook ${main} xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="Log" sheetId="1" r:id="rId1"/></sheets></workbook>`,
-    ),
-    'xl/_rels/workbook.xml.rels': strToU8(
-      '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Target="worksheets/sheet1.xml"/></Relationships>',
-    ),
-    'xl/worksheets/sheet1.xml': strToU8(`<worksheet ${main}><sheetData>${data}</sheetData></worksheet>`),
-  })
-}
-
 test('rows and cells that are left out are empty', async () => {
   const bytes = bareXlsx(
     '<row r="2"><c r="B2"><v>1</v></c><c r="D2" t="inlineStr"><is><t>x</t></is></c></row>',
@@ -147,12 +91,6 @@ test('rows and cells that are left out are empty', async () => {
   ])
 })
 
-/** The sheet in question, where there is one of that name. */
-async function sheetIn(bytes: Uint8Array): Promise<string | undefined> {
-  const read = readWorkbook(bytes)
-  return read.ok && read.value.sheets.includes('Log') ? 'Log' : undefined
-}
-
 test('far empty rows and cells count only where something follows them', async () => {
   const far =
     '<table:table-row table:number-rows-repeated="1048000"><table:table-cell table:number-columns-repeated="16384"/></table:table-row>'
@@ -162,130 +100,6 @@ test('far empty rows and cells count only where something follows them', async (
   expect(await rowsOf(odsOf(`${one}${far}`), 'Log')).toEqual([['1']])
   const read = readWorkbook(odsOf(`${one}${gap}${one}${far}`), { sheet: 'Log' })
   expect(read.ok && read.value.part).toEqual({ firstRow: 1, lastRow: 2002, rowCount: 2002 })
-})
-
-test.each([
-  [
-    'a formula that was never computed',
-    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="B1"><f>A1*2</f></c></row>'),
-    'workbook-formula',
-    /B1 of the sheet “Log” holds a formula \(A1\*2\) that was never computed/,
-  ],
-  [
-    'an error',
-    bareXlsx('<row r="1"><c r="A1" t="e"><v>#DIV/0!</v></c></row>'),
-    'workbook-error',
-    /A1.*#DIV\/0!/,
-  ],
-  [
-    'an ODS formula that was never computed',
-    odsOf(row(cell(''), cell('table:formula="of:=[.A1]+1"'))),
-    'workbook-formula',
-    /B1/,
-  ],
-  ['no cells', bareXlsx(''), 'file-empty', /empty/],
-  [
-    'rows without end',
-    bareXlsx('<row r="99999999"><c><v>1</v></c></row>'),
-    'workbook-too-large',
-    /1048576 rows/,
-  ],
-  [
-    'one cell far to the right and one far down',
-    bareXlsx('<row r="1"><c r="NH1"><v>1</v></c></row><row r="1048576"><c r="A1048576"><v>2</v></c></row>'),
-    'workbook-too-large',
-    /372 columns wide and at least 1048576 rows long, which makes 390070272 cells; at most 30000000 are read. Often one cell stands far out/,
-  ],
-  [
-    'cells that stand for more than a table holds',
-    odsOf(
-      `<table:table-row table:number-rows-repeated="1048576"><table:table-cell office:value-type="float" office:value="1" table:number-columns-repeated="16384"/></table:table-row>`,
-    ),
-    'workbook-too-large',
-    /16384 columns wide and at least 1048576 rows long/,
-  ],
-  [
-    'texts that come to more than a file may have',
-    odsOf(
-      `<table:table-row table:number-rows-repeated="1000000"><table:table-cell office:value-type="string"><text:p>${'x'.repeat(300)}</text:p></table:table-cell></table:table-row>`,
-    ),
-    'workbook-too-large',
-    /has 300 MB; at most 269 MB/,
-  ],
-  [
-    'a cell beyond the last column',
-    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="XFE1"><v>2</v></c></row>'),
-    'workbook-too-large',
-    /beyond its column 16384/,
-  ],
-  [
-    'an ODS cell beyond the last column',
-    odsOf(
-      row(
-        '<table:table-cell table:number-columns-repeated="16384"/><table:table-cell office:value-type="float" office:value="1"/>',
-      ),
-    ),
-    'workbook-too-large',
-    /beyond its column 16384/,
-  ],
-  [
-    'a row that stands in it twice',
-    bareXlsx('<row r="2"><c r="A2"><v>1</v></c></row><row r="2"><c r="A2"><v>2</v></c></row>'),
-    'workbook-damaged',
-    /row 2 stands in it twice/,
-  ],
-  [
-    'a row out of its order',
-    bareXlsx('<row r="5"><c r="A5"><v>1</v></c></row><row r="2"><c r="A2"><v>2</v></c></row>'),
-    'workbook-damaged',
-    /row 2 stands in it twice, or out of its order/,
-  ],
-  [
-    'a cell that stands in it twice',
-    bareXlsx('<row r="1"><c r="A1"><v>1</v></c><c r="A1"><v>2</v></c></row>'),
-    'workbook-damaged',
-    /cell A1 stands in it twice/,
-  ],
-  ['a row without a number', bareXlsx('<row r="x"><c><v>1</v></c></row>'), 'workbook-damaged', /“x”/],
-  ['a cell without a place', bareXlsx('<row r="1"><c r="1"><v>1</v></c></row>'), 'workbook-damaged', /“1”/],
-  [
-    'rows that are repeated less than not at all',
-    odsOf('<table:table-row table:number-rows-repeated="-1"><table:table-cell/></table:table-row>'),
-    'workbook-damaged',
-    /“-1”/,
-  ],
-  ['no sheet', zipSync({ 'readme.txt': strToU8('hello') }), 'file-not-workbook', /no XLSX or ODS/],
-  ['broken XML', bareXlsx('<row><c></row>'), 'workbook-damaged', /damaged/],
-  ['half an archive', bareXlsx('').slice(0, 60), 'workbook-damaged', /damaged/],
-])('a workbook with %s is refused with the place', async (_, bytes, code, message) => {
-  const problem = await problemOf(bytes, await sheetIn(bytes))
-  expect(problem.code).toBe(code)
-  expect(problem.message).toMatch(message)
-})
-
-test('a workbook that unpacks to more than a memory holds is refused before it is unpacked', async () => {
-  const bytes = bareXlsx('')
-  // The central directory states the size of each part: the last one is made to state 4 GB.
-  const view = new DataView(bytes.buffer)
-  let at = bytes.length - 22
-  at = view.getUint32(at + 16, true)
-  view.setUint32(at + 24, 4_000_000_000, true)
-  expect((await problemOf(bytes)).code).toBe('workbook-too-large')
-})
-
-test('an entity that would unfold without end is not unfolded', async () => {
-  const bomb = zipSync({
-    'content.xml': strToU8(
-      '<!DOCTYPE a [<!ENTITY x "aaaaaaaaaa"><!ENTITY y "&x;&x;&x;&x;&x;&x;&x;&x;&x;&x;">]><office:document-content>&y;</office:document-content>',
-    ),
-  })
-  expect((await problemOf(bomb)).code).toBe('workbook-damaged')
-})
-
-test('a sheet that is not there is named, with those that are', async () => {
-  expect((await problemOf(await xlsxOf([{ sheet: 'A', data: [['x']] }]), 'B')).message).toContain(
-    'It has: A.',
-  )
 })
 
 const notesOf = async (bytes: Uint8Array, choice: WorkbookChoice = {}) => {

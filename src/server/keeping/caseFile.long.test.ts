@@ -1,19 +1,17 @@
 import { buffer } from 'node:stream/consumers'
+import { text } from '@tests/changedFile'
 import { openTestDatabase } from '@tests/database'
+import { EVERY_CASE, exported, exportedDemo } from '@tests/exportedDemo'
 import { valueOf } from '@tests/outcome'
 import { computeOutcomes } from '../check/laterOutcomes'
 import { createHash } from 'node:crypto'
 import { gzipSync } from 'node:zlib'
 import { unzipSync, zipSync } from 'fflate'
 import type { Database } from '@/data/client'
-import { listClaims } from '@/data/claimRepository'
 import { readCaseFile } from '@/casefile/read'
-import { exportCase, importCase } from './caseFile'
-import { openCase, reorderClaims, saveCase } from '../case/changeCase'
-import { fillWithDemo } from '../demo/fillWithDemo'
-import { documentOf } from '../check/documentOf'
-import { type DocketQuestion, readCase, readDocket } from '../docket/docket'
-import { fingerprintOfValue } from '../fingerprint'
+import { importCase } from './caseFile'
+import { openCase, saveCase } from '../case/changeCase'
+import { readCase, readDocket } from '../docket/docket'
 import { readRecord, readTrail } from '../case/readTrail'
 import { eq } from 'drizzle-orm'
 import { fileChunks } from '@/data/schema'
@@ -21,75 +19,27 @@ import { MAX_BYTES } from '@/intake/sheet/sheetProblems'
 import { importSheet } from '../sample/importSheet'
 import { packFile } from '../packed'
 import { readKeptFile } from '../sample/keptFile'
-import { signFinding } from '../finding/signFinding'
 
 const now = new Date('2026-11-05T08:00:00Z')
 const doer = { by: 'C. Colleague', now }
 const kept = globalThis as typeof globalThis & { trueWeightDatabase?: Promise<Database> }
-const EVERY_CASE: DocketQuestion = {
-  state: 'any',
-  order: 'reference',
-  direction: 'rising',
-  page: 0,
-  pageSize: 50,
-}
-type Files = Record<string, Uint8Array>
 
 let [here, elsewhere]: Database[] = []
-/** By reference. */
-const files = new Map<string, Readonly<{ caseId: string; bytes: Uint8Array }>>()
+let files: Awaited<ReturnType<typeof exportedDemo>>
 
 const at = (database: Database) => (kept.trueWeightDatabase = Promise.resolve(database))
 
 const keptBytes = async (sampleId: string) => buffer(valueOf(await readKeptFile(sampleId)).bytes)
 
-const exported = async (caseId: string): Promise<Uint8Array> =>
-  buffer(valueOf(await exportCase(caseId)).bytes)
-
 beforeAll(async () => {
   ;[here, elsewhere] = [await openTestDatabase(), await openTestDatabase()]
   at(here!)
-  await fillWithDemo(here!)
-  const { cases } = await readDocket(EVERY_CASE)
-  const [sacks] = cases
-  const ids = sacks!.claims.map(({ id }) => id)
-  valueOf(await reorderClaims(sacks!.id, { claimIds: ids.toReversed(), by: 'A. Officer' }, now))
-  const [first] = await listClaims(here!, sacks!.id)
-  const document = await documentOf(here!, first!.draft)
-  const inputFingerprint = fingerprintOfValue({ document, remarks: first!.draft.remarks })
-  const signature = { signedBy: 'A. Officer', signedOn: '2026-11-04', inputFingerprint }
-  valueOf(await signFinding(first!.id, signature, now))
-  for (const { id, reference } of cases) files.set(reference, { caseId: id, bytes: await exported(id) })
+  files = await exportedDemo(here!)
 }, 120_000)
 afterAll(async () => {
   await here?.close()
   await elsewhere?.close()
 })
-
-/** A case file with some of its entries changed; with a manifest that fits them again where that is asked for. */
-function changed(change: (entries: Files) => void, manifest: 'kept' | 'made anew' = 'kept'): Uint8Array {
-  const entries: Files = unzipSync(files.get('WH-014')!.bytes)
-  change(entries)
-  if (manifest === 'made anew') {
-    const known = JSON.parse(text(entries['manifest.json']!))
-    known.files = Object.entries(entries)
-      .filter(([path]) => path !== 'manifest.json')
-      .map(([path, bytes]) => {
-        const sha256 = createHash('sha256').update(bytes).digest('hex')
-        return { path, bytes: bytes.length, sha256 }
-      })
-    entries['manifest.json'] = bytesOf(JSON.stringify(known))
-  }
-  return zipSync(entries)
-}
-const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes)
-const bytesOf = (words: string) => new TextEncoder().encode(words)
-const edit = (path: string, from: string | RegExp, to: string) => (entries: Files) => {
-  const before = text(entries[path]!)
-  const after = before.replace(from, to)
-  if (after === before) throw new Error(`${path} has no ${String(from)}`)
-  entries[path] = bytesOf(after)
-}
 
 test('every case of the demo comes in on another machine with the same findings, byte for byte', async () => {
   at(elsewhere!)
@@ -168,108 +118,6 @@ describe('a case that is here already', () => {
     expect(await refusal(theirs)).toContain('both here and in the file since entry')
     expect(await readCase(caseId)).toMatchObject({ subject: 'Ours' })
   })
-})
-
-test.each<readonly [string, () => Uint8Array, string]>([
-  [
-    'a reading that was altered',
-    () => changed(edit('samples/01.json', '14.', '15.')),
-    'samples/01.json was altered',
-  ],
-  [
-    'a wording that was altered',
-    () => changed(edit('claims/01.json', 'even', 'odd')),
-    'claims/01.json was altered',
-  ],
-  [
-    'a file that is missing',
-    () =>
-      changed((entries) => {
-        delete entries['claims/02.json']
-      }),
-    'claims/02.json is missing',
-  ],
-  [
-    'a file that the manifest does not name',
-    () => changed((entries) => (entries['checks/09.json'] = bytesOf('{}'))),
-    'does not name checks/09.json',
-  ],
-  [
-    'a path out of the file',
-    () => changed((entries) => (entries['../../etc/passwd'] = bytesOf('x'))),
-    '“../../etc/passwd” has no place',
-  ],
-  [
-    'a manifest that names a file twice',
-    () => changed(edit('manifest.json', /"files": \[\s*(\{[^}]*\})/, '"files": [$1, $1')),
-    'manifest.json names a file twice',
-  ],
-  [
-    'a file with other bytes than the manifest says',
-    () => changed((entries) => (entries['README.txt'] = bytesOf('short'))),
-    'README.txt was altered: it has 5 bytes, and its manifest says',
-  ],
-  ['no trail', () => changed((entries) => delete entries['trail.ndjson']), 'trail.ndjson is missing'],
-  [
-    'a path from the root',
-    () => changed((entries) => (entries['/samples/01.csv'] = bytesOf('x'))),
-    'has no place',
-  ],
-  [
-    'a reading altered with its hash',
-    () => changed(edit('samples/01.json', '14.', '15.'), 'made anew'),
-    'readings is not what the trail comes to',
-  ],
-  [
-    'a result altered with its hash',
-    () => changed(edit('results/02.json', '"rejected"', '"kept"'), 'made anew'),
-    'is not what checks/',
-  ],
-  [
-    'a trail altered with its hash',
-    () => changed(edit('trail.ndjson', 'inspector', 'nobody'), 'made anew'),
-    'The chain is broken at entry 1',
-  ],
-  [
-    'a trail cut short with its hash',
-    () => changed(edit('trail.ndjson', /\n[^\n]+\n$/, '\n'), 'made anew'),
-    'had more entries',
-  ],
-  [
-    'a signed finding altered with its hash',
-    () => changed(edit('findings/01-01.json', '2026-11-04\\"', '2026-11-01\\"'), 'made anew'),
-    'was altered: its fingerprint',
-  ],
-  [
-    'a claim of no sample',
-    () => changed(edit('claims/01.json', /"sampleId": "[^"]{8}/, '"sampleId": "00000000'), 'made anew'),
-    'which is not in it',
-  ],
-  [
-    'a field that is none',
-    () => changed(edit('case.json', '"party"', '"extra": 1, "party"'), 'made anew'),
-    'case.json is not as it has to be',
-  ],
-  [
-    'an entry that is no JSON',
-    () => changed((entries) => (entries['case.json'] = bytesOf('{')), 'made anew'),
-    "case.json can't be read as JSON: ",
-  ],
-  [
-    'an entry that says something twice',
-    () => changed(edit('case.json', '"party"', '"party": "Another", "party"'), 'made anew'),
-    "case.json can't be read as JSON: one object has “party” twice, and which is meant can't be told.",
-  ],
-  [
-    'a file that is cut off',
-    () => files.get('WH-014')!.bytes.slice(0, 5000),
-    'is no ZIP file, or is damaged',
-  ],
-  ['something else', () => bytesOf('hello'), 'is no ZIP file, or is damaged'],
-])('refuses %s, and says where', async (_, make, message) => {
-  const refused = await importCase(make(), 'case.zip', doer)
-  expect(refused).toMatchObject({ ok: false, problem: { code: 'case-file' } })
-  expect(refused.ok || refused.problem.message).toContain(message)
 })
 
 test('the file that a sample was brought in from goes with its case, byte for byte, and one that was altered is told of', async () => {

@@ -5,59 +5,40 @@ import path from 'node:path'
 import { verify } from '@/cli/verify'
 import { keyEntries } from '@/data/schema'
 import { verifyRecord } from '@/casefile/follows'
-import type { CaseContent } from '@/casefile/content'
-import { canonicalJson } from '@/desk/canonicalJson'
-import { chained } from '@/desk/trail/chain'
-import type { LockedPlan, PlanEntry } from '@/desk/lockedPlan'
-import { EMPTY_PLAN, EMPTY_PLAN_CLAIM, type PlanClaim, type PlanDraft } from '@/desk/planDraft'
+import { EMPTY_PLAN_CLAIM, type PlanClaim } from '@/desk/planDraft'
 import { USUAL_OPTIONS } from '@/desk/reportOptions'
 import { markdownOf } from '@/report/markdown'
 import { reportOf } from '@/report/report'
-import { planDetail } from '@/words/en/lockedPlanWords'
 import { newKey, proofOf, signedBy } from '@tests/keys'
 import { codeOf, valueOf } from '@tests/outcome'
 import { addEmptyClaim, changeState } from '../case/changeCase'
 import { readClaim, readTold } from '../claim/readClaim'
 import { saveClaim } from '../claim/saveClaim'
 import { readDocket } from '../docket/docket'
-import { fingerprintOf } from '../fingerprint'
 import { exportCase } from '../keeping/caseFile'
-import { readContent } from '../keeping/readContent'
 import { enterKey } from '../keys/keys'
 import { readSampleDraft } from '../sample/readSample'
 import { saveSample } from '../sample/saveSample'
 import { lockPlan, openCaseFor, readPlanToSign } from './lockPlan'
-
-const now = new Date('2026-11-03T10:42:00Z')
-const later = new Date('2026-11-03T10:43:00Z')
-const doer = { by: 'A. Officer', now }
-const facts = { lockedBy: 'A. Officer', lockedOn: '2026-11-03' }
-const MASS: PlanClaim = {
-  ...EMPTY_PLAN_CLAIM,
-  ...{ quantity: 'net mass', claimedValue: '15', unit: 'kg', gap: '0.1', scatter: '0.18' },
-}
-const SPREAD: PlanClaim = {
-  ...EMPTY_PLAN_CLAIM,
-  ...{ parameter: 'standard-deviation', relation: 'at-most', claimedValue: '0.3', unit: 'kg', gap: '0.1' },
-}
-const DRAFT: PlanDraft = {
-  ...EMPTY_PLAN,
-  ...{ claims: [MASS, SPREAD], units: '30', layers: 'north = 400; south = 560', seed: '7' },
-}
+import {
+  later,
+  contentOf,
+  locked,
+  DRAFT,
+  facts,
+  MASS,
+  doer,
+  now,
+  newCase,
+  SPREAD,
+  forged,
+} from '@tests/plannedCase'
 
 const database = startTestDatabase()
+
 beforeEach(async () => {
   await database().delete(keyEntries)
 })
-
-const newCase = async () => valueOf(await openCaseFor('Sacks of line 2', doer)).caseId
-const contentOf = async (caseId: string) => (await readContent(database(), caseId))!
-
-async function locked(draft: PlanDraft = DRAFT) {
-  const caseId = await newCase()
-  const { claimId } = valueOf(await lockPlan(caseId, { draft, ...facts }, later))
-  return { caseId, claimId }
-}
 
 async function measure(claimId: string, caseId: string, readings: readonly number[]) {
   const { sampleId } = (await readClaim(caseId, claimId))!.claim.draft
@@ -241,71 +222,6 @@ test('a case that is closed, or not there, takes no plan; one without a subject 
   expect(codeOf(await openCaseFor('  ', doer))).toBe('nothing-known')
   expect(codeOf(await openCaseFor({}, doer))).toBe('invalid')
   expect(await total()).toBe(before)
-})
-
-/** A case whose plan says something else, with the chain made anew behind it. */
-function forged(
-  content: CaseContent,
-  change: (held: PlanEntry) => Partial<PlanEntry>,
-  facts: object = {},
-): CaseContent {
-  const trail: CaseContent['trail'][number][] = []
-  let isFirst = true
-  for (const { number: _, previous: __, hash: ___, ...entry } of content.trail) {
-    let own = entry
-    if (entry.action === 'planned' && isFirst) {
-      isFirst = false
-      const held = JSON.parse(entry.after) as PlanEntry
-      const changed = { ...held, ...change(held) }
-      const fingerprint = fingerprintOf(canonicalJson(changed.plan))
-      const place = Math.min(changed.place, changed.plan.claims.length)
-      const detail = planDetail(changed.plan, place, { fingerprint, key: undefined })
-      own = { ...entry, detail, after: canonicalJson(changed), ...facts }
-    }
-    const head = { length: trail.length, hash: trail.at(-1)?.hash ?? '' }
-    trail.push(chained(own, head, fingerprintOf))
-  }
-  return { ...content, trail, head: { length: trail.length, hash: trail.at(-1)!.hash } }
-}
-const withPlan = (change: Partial<LockedPlan>) => (held: PlanEntry) => ({ plan: { ...held.plan, ...change } })
-
-test.each<readonly [string, (held: PlanEntry) => Partial<PlanEntry>, object, string]>([
-  ['other units', withPlan({ units: 20, draw: undefined }), {}, 'does not find what it says'],
-  [
-    'a draw of other units',
-    withPlan({ draw: { lotSize: 960, count: 20, seed: 7 } }),
-    { detail: 'Plan' },
-    'is not what is locked',
-  ],
-  [
-    'a draw of more than there are',
-    withPlan({ draw: { lotSize: 20, count: 30, seed: 7 } }),
-    { detail: 'Plan' },
-    'is not what is locked',
-  ],
-  ['another case', withPlan({ caseId: '0195a000-0000-7000-8000-000000000000' }), {}, 'is of another case'],
-  ['another name', withPlan({ lockedBy: 'B. Other' }), {}, 'was locked by B. Other'],
-  ['a claim that the plan has not', () => ({ place: 3 }), { detail: 'Plan' }, 'is not what is locked'],
-  [
-    'another detail',
-    () => ({}),
-    { detail: 'Plan: 30 units, fingerprint x' },
-    'is not the one that the entry',
-  ],
-  [
-    'a claim that is not there',
-    () => ({}),
-    { claimId: '0195a000-0000-7000-8000-000000000000' },
-    'is of a claim that is not',
-  ],
-  ['a signature of no key', () => ({ jws: 'x' }), {}, 'has a signature that is not what the key'],
-  ['something before', () => ({}), { before: '{}' }, 'is not the one that the entry'],
-])('a forged plan is told of: %s', async (_, change, facts, message) => {
-  const { caseId } = await locked()
-  const content = await contentOf(caseId)
-  expect((await verifyRecord(forged(content, () => ({})))).breaks).toEqual([])
-  const { breaks } = await verifyRecord(forged(content, change, facts))
-  expect(breaks.map((one) => one.message).join()).toContain(`The plan in entry 4 of the trail ${message}`)
 })
 
 test('a claim has one plan', async () => {

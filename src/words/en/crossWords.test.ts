@@ -1,7 +1,7 @@
+import { plain } from '@tests/plain'
 import type { LeftOut, NamedReading } from '@/claims/crossexamination/asked'
 import { askedWords, byRow, remarkWords, standingWords, turnsAt } from './crossWords'
 
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const claim = { unit: 'kg' }
 const named = (index: number, of?: NamedReading['of']): NamedReading => ({
   index,

@@ -1,3 +1,4 @@
+import { plain } from '@tests/plain'
 import { testedBy } from '@tests/reference/answers'
 import { check } from '@/answers/check'
 import type { CheckDocument } from '@/claims/terms/request'
@@ -5,11 +6,8 @@ import type { CheckResult } from '@/claims/result'
 import { BURDENS, RELATIONS } from '@/claims/terms/relations'
 import { normal } from '@/statistics/distributions/normal'
 import { deriveHypotheses } from '@/claims/terms/hypotheses'
-import { claimTitle } from './claimTitle'
 import { claimLineWords } from './claimLineWords'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from './hypothesisWords'
-
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 function resultOf(claim: Partial<CheckDocument['claim']>, evidence: CheckDocument['evidence']): CheckResult {
   const answer = testedBy({
@@ -187,40 +185,6 @@ test('readings set aside of either of two sources are kept out of its figures an
   expect(aside.sample).toEqual({ ...without.sample, setAside: 1 })
   const wrong = check({ claim, evidence: { kind: 'two-readings', first, second, firstSetAside: [9] } })
   expect(wrong).toMatchObject({ ok: false })
-})
-
-test('a claim has a title while it is still being written', () => {
-  const words = {
-    parameter: 'mean',
-    wording: '',
-    quantity: '',
-    relation: 'at-least',
-    claimedValue: '',
-    toleranceBelow: '',
-    toleranceAbove: '',
-    unit: '',
-    exposureUnit: '',
-    limitSide: 'none',
-    limitValue: '',
-    control: 'none',
-  } as const
-  expect(claimTitle(words)).toBe('Claim without a value')
-  expect(plain(claimTitle({ ...words, claimedValue: '15', unit: 'kg', wording: '15 kg net' }))).toBe(
-    'Mean at least 15 kg (“15 kg net”)',
-  )
-  const within = { ...words, relation: 'within', claimedValue: '15', unit: 'kg' } as const
-  expect(plain(claimTitle(within))).toBe('Mean within a tolerance of 15 kg')
-  const tolerance = { toleranceBelow: '0.1', toleranceAbove: '0.1' }
-  expect(plain(claimTitle({ ...within, ...tolerance }))).toBe('Mean within 0.1 kg of 15 kg')
-  expect(plain(claimTitle({ ...within, ...tolerance, toleranceAbove: '0.15' }))).toBe(
-    'Mean within 0.1 kg below and 0.15 kg above 15 kg',
-  )
-  const share = { ...within, parameter: 'proportion', quantity: 'x', claimedValue: '95 %' } as const
-  expect(plain(claimTitle({ ...share, toleranceBelow: '2 %', toleranceAbove: '2 %' }))).toBe(
-    'Share of x within 2 % below and 2 % above 95 %',
-  )
-  expect(plain(claimTitle({ ...within, relation: 'equal-to' }))).toBe('Mean equal to 15 kg')
-  expect(plain(claimTitle({ ...within, ...tolerance, relation: 'at-most' }))).toBe('Mean at most 15 kg')
 })
 
 test('the claim line is told in words, before and after there is a finding', () => {

@@ -1,8 +1,8 @@
+import { plain } from '@tests/plain'
 import type { LockedPlan, PlannedClaim } from '@/desk/lockedPlan'
 import type { PlanOnTrail } from '@/desk/trail/planOnTrail'
 import { lockedPlanWords, notChosenAfter, planDetail, planKeptWords } from './lockedPlanWords'
 
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const MASS: PlannedClaim = {
   claim: { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' },
   test: { method: 't', significanceLevel: 0.05 },

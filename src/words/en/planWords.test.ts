@@ -1,8 +1,8 @@
+import { plain } from '@tests/plain'
 import type { Claim } from '@/claims/terms/claim'
 import { deriveHypotheses, type Hypotheses } from '@/claims/terms/hypotheses'
 import { aGap, foundGap, planSentence, powerWords, statedGap, typedGap, unitsWords } from './planWords'
 
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 const MEAN: Claim = { parameter: 'mean', relation: 'at-least', value: 15, unit: 'kg' }
 const SHARE: Claim = { parameter: 'proportion', relation: 'equal-to', value: 0.3 }
 function hypothesesOf(claim: Claim): Hypotheses {

@@ -1,6 +1,5 @@
+import { plain } from '@tests/plain'
 import { backWords, nextWords, notTakenWords, shownWords, takenWithWords, takenWords } from './scaleWords'
-
-const plain = (text: string) => text.replaceAll('\u202f', ' ')
 
 test('what is shown, taken and next is told as the instrument and the draw have it', () => {
   expect(plain(shownWords({ text: '-0.016', unit: 'kg' }))).toBe('−0.016 kg')
