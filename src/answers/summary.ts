@@ -26,7 +26,7 @@ import {
 import { CRITERION_STATES, criterionLines, operatingWords, toPassWords } from '@/words/en/contentWords'
 import { groupName } from '@/words/en/groupLines'
 import { betweenWords, groupsHeadline, groupWords } from '@/words/en/groupsWords'
-import { displayOf, shownNumber, shownValue } from '@/words/display'
+import { displayOf, shownGap, shownValue } from '@/words/display'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
 import { hypothesisSymbols } from '@/words/en/hypothesisWords'
 import { distributionWords, METHOD_WORDS } from '@/words/en/methods'
@@ -112,7 +112,7 @@ function estimated(figures: EstimateFigures): readonly string[] {
     { parameter, unit: undefined },
     decimalsOf({ sample, estimate: { value }, interval }),
   )
-  const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
+  const error = standardError === undefined ? '' : `, standard error ${shownGap(standardError, display)}`
   return [
     `${sizeWords(sample)}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(value, display)}${error}. Nothing is tested.`,
     ...(interval ? [`${intervalWords(interval, display)} (${intervalMethodWords(interval.method)})`] : []),
@@ -161,7 +161,7 @@ function linesOf(result: CheckResult): readonly string[] {
   const statistics = partsOf(test).map((part) => part.statistic)
   const shown = (value: number) => formatNumber(value, Number.isInteger(value) ? 0 : STATISTIC_DECIMALS)
   const standardError = 'standardError' in sample ? sample.standardError : undefined
-  const error = standardError === undefined ? '' : `, standard error ${shownNumber(standardError, display)}`
+  const error = standardError === undefined ? '' : `, standard error ${shownGap(standardError, display)}`
   return [
     `H0: ${hypothesisSymbols(hypotheses.null, undefined)}   H1: ${hypothesisSymbols(hypotheses.alternative, undefined)}`,
     `${sizeWords(sample)}, ${PARAMETER_WORDS[parameter].noun} ${shownValue(estimate.value, display)}${error}`,

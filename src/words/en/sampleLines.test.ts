@@ -1,3 +1,4 @@
+import { summary } from '@/answers/summary'
 import { resultOf } from '@tests/reference/answers'
 import { formatsFor } from '../formats'
 import { sampleLines } from './sampleLines'
@@ -28,4 +29,18 @@ test('the figures of two sources are told to the digits that their own errors le
     'Standard deviation, second source': '0.2517 kg',
     'Variance, second source': '0.0633 kg²',
   })
+})
+
+// Of one in four √(0.25 × 0.75/4) = 0.2165: as "22 %" it could be taken for a part of the share.
+test('the standard error of a share is in percentage points', () => {
+  const ofShare = resultOf({
+    claim: { parameter: 'proportion', relation: 'at-most', value: 0.05 },
+    evidence: { kind: 'count', n: 4, successes: 1 },
+  })
+  const formats = formatsFor(ofShare.estimate, ofShare, undefined)
+  const lines = sampleLines(ofShare, formats, { unit: '', chosen: undefined })
+  expect(lines.find(({ name }) => name === 'Standard error')).toMatchObject({
+    shown: '22\u202fpercentage points',
+  })
+  expect(summary(ofShare)).toContain('share 25\u202f%, standard error 22\u202fpercentage points\n')
 })

@@ -3,7 +3,7 @@ import type { CheckResult } from '@/claims/result'
 import type { Parameter } from '@/claims/terms/names'
 import type { OfSample, SampleFiguresOf, SpreadFigures } from '@/claims/terms/sampleFigures'
 import { unitOf } from '../unitOf'
-import { shownValue } from '../display'
+import { shownGap, shownValue } from '../display'
 import { decimalsFor, formatCount, formatFull, formatNumber, withoutMadeUpDigits, withUnit } from '../figures'
 import type { Formats } from '../formats'
 import type { FigureLine } from './testLines'
@@ -51,7 +51,7 @@ function ownLines(result: CheckResult, formats: Formats, chosen: Chosen): readon
 
 function ofUnits(
   sample: SampleFiguresOf<'counted'>,
-  { inUnit, plain }: Formats,
+  { display, inUnit, plain }: Formats,
   chosen: Chosen,
 ): readonly FigureLine[] {
   const { n, standardDeviation = 0 } = sample
@@ -64,7 +64,7 @@ function ofUnits(
     ...row('Mean of the readings', sample.mean, reading),
     ...row('Their standard deviation', sample.standardDeviation, reading),
     ...row('From limit to mean, in standard deviations', sample.k, plain),
-    ...row('Standard error', sample.standardError, inUnit),
+    ...row('Standard error', sample.standardError, (error) => shownGap(error, display)),
     ...ofDesign(sample, inUnit, plain),
   ]
 }
