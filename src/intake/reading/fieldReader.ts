@@ -3,6 +3,7 @@ import type { SampleDraft } from '@/desk/sampleDraft'
 import { type DecimalMark, LONGEST_PHRASE } from '@/desk/typed'
 import { plainSpellings, readTypedNumber } from './number'
 import type { UnreadReason } from './readings'
+import { trimmed } from './trimmed'
 
 export type Field = keyof ClaimDraft | keyof SampleDraft
 
@@ -44,7 +45,7 @@ export class FieldReader<F extends string> {
   }
 
   text(field: F): string {
-    return String(this.texts[field] ?? '').trim()
+    return trimmed(String(this.texts[field] ?? ''))
   }
 
   number(field: F, name: string, range: Range): number | undefined {

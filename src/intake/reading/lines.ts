@@ -1,6 +1,7 @@
 import { readEntry, type Writing } from './entry'
 import { listIn, piecesOf } from './lists'
 import type { NumberReading } from './number'
+import { trimmed } from './trimmed'
 
 export type Entry = Readonly<{ start: number; text: string; reading: NumberReading }>
 /** A line of one entry, as nearly every line is, or of several. */
@@ -30,17 +31,17 @@ export function readLines(
   const again = lines.pop()
   let [line, from] = again ? [again.line, again.from] : [1, 0]
   const take = (to: number) => {
-    const trimmed = text.slice(from, to).trim()
-    if (trimmed === '') return
-    const reading = readEntry(trimmed, writing)
-    const start = text.indexOf(trimmed, from)
-    if (reading.ok) return void lines.push({ line, from, start, text: trimmed, reading })
-    const entries = entriesOf(trimmed, start, writing, isApart)
+    const entry = trimmed(text.slice(from, to))
+    if (entry === '') return
+    const reading = readEntry(entry, writing)
+    const start = text.indexOf(entry, from)
+    if (reading.ok) return void lines.push({ line, from, start, text: entry, reading })
+    const entries = entriesOf(entry, start, writing, isApart)
     lines.push({
       line,
       from,
       start,
-      text: trimmed,
+      text: entry,
       reading,
       ...(entries.length > 1 ? { entries } : entries[0]),
     })

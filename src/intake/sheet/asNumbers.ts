@@ -1,6 +1,7 @@
 import { type ReadAsSaid, readAsSaid, readEntry, type Writing } from '../reading/entry'
 import type { NumberReading } from '../reading/number'
 import type { Limits, UnreadEntry } from '../reading/readings'
+import { trimmed } from '../reading/trimmed'
 import { type CategoryColumn, CHUNK_LENGTH, type Column, type NumberColumn, type TextColumn } from './columns'
 
 /** A column of texts read as numbers: what can't be read is missing from it, and told of. */
@@ -23,7 +24,7 @@ export function hasDigits(column: CategoryColumn | TextColumn): boolean {
 
 /** Reads a column of texts as numbers. */
 export function asNumbers(column: CategoryColumn | TextColumn, writing: Writing): AsNumbers {
-  const texts = textsOf(column)
+  const texts = textsOf(column).map(trimmed)
   const known = new Map<string, NumberReading>()
   const times = new Map<string, number>()
   for (const text of texts) {

@@ -3,6 +3,7 @@ import type { DecimalMark } from '@/desk/typed'
 import { DATE_ORDERS, daysMeant, orderOfDates, readDate } from '../reading/date'
 import { type ReadAsSaid, readAsSaid, readEntry, type Writing } from '../reading/entry'
 import type { NumberReading } from '../reading/number'
+import { trimmed } from '../reading/trimmed'
 import { type Limits, type Readings, readReadings, type UnreadEntry } from '../reading/readings'
 import { numberColumn } from './asNumbers'
 import type { Column } from './columns'
@@ -89,7 +90,7 @@ function readCells(text: string, mark: DecimalMark, columns: readonly ColumnWord
   }
   const made = columns.map((words, at): Column => {
     const { name, kind } = words
-    const texts = rows.map((row) => (row[at] ?? '').trim())
+    const texts = rows.map((row) => trimmed(row[at] ?? ''))
     const order = kind === 'date' && orderOfDates(texts)
     const saidOf = writingOf(mark, words)
     // What is said goes before what the cells tell.

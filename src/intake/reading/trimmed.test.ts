@@ -1,0 +1,55 @@
+import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
+import { asNumbers } from '../sheet/asNumbers'
+import { readTypedSheet } from '../sheet/typedSheet'
+import { FieldReader, ANY } from './fieldReader'
+import { readReadings } from './readings'
+import { trimmed } from './trimmed'
+
+const WRITING = { mark: 'point', rules: [] } as const
+
+test.each([
+  ['14.93', '14.93'],
+  [' \u202a14.93\u202c\u200b ', '14.93'],
+  ['\u200e\u221214.93', '\u221214.93'],
+  ['\u200b \ufeff \u200b', ''],
+  ['', ''],
+])('%j is seen as %j', (text, seen) => expect(trimmed(text)).toBe(seen))
+
+// A soft hyphen may have been a minus, an override turns 51 into what looks like 15, and within a text anything may be meant.
+test.each(['\u00ad14.93', '\u202e51', '\u202b-5', '1\u200b,5'])(
+  '%j keeps what may be more than unseen',
+  (text) => {
+    expect(trimmed(text)).toBe(text)
+    const { values, unread } = readReadings(`${text}\n15`, WRITING)
+    expect(values).toEqual([15])
+    expect(unread).toMatchObject([{ row: 0, text }])
+  },
+)
+
+test('readings, cells, columns of texts and fields are read without it', () => {
+  const { values, places, unread, lineCount } = readReadings(
+    '14.93\u200b\n\u200b\n\u202a15.02\u202c',
+    WRITING,
+  )
+  expect({ values, places, unread, lineCount }).toEqual({
+    ...{ values: [14.93, 15.02], places: [0, 1], unread: [], lineCount: 3 },
+  })
+  const columns = ['depot', 'mass'].map((name) => ({
+    ...{ name, label: '', unit: '', kind: 'number' as const, codes: '' },
+  }))
+  const sheet = readTypedSheet({ ...EMPTY_SAMPLE, readings: '7\t14.93\u200b\n8\t\u200b', columns })
+  expect(sheet.unread).toEqual([])
+  expect(sheet.columns[1]).toMatchObject({ chunks: [Float64Array.of(14.93, Number.NaN)], missing: 1 })
+  const texts = {
+    kind: 'text',
+    name: 'mass',
+    texts: ['14.93\u200b', '\u200b'],
+    length: 2,
+    missing: 0,
+  } as const
+  expect(asNumbers(texts, WRITING)).toMatchObject({
+    column: { chunks: [Float64Array.of(14.93, Number.NaN)], missing: 1 },
+    unread: [],
+  })
+  expect(new FieldReader({ value: '15\u200b' }, 'point').number('value', 'value', ANY)).toBe(15)
+})
