@@ -67,7 +67,7 @@ export function UnreadList({ field }: Readonly<{ field?: RefObject<HTMLTextAreaE
                 </>
               )}
               : “{entry.text.slice(0, 40)}” is not read
-              {!isAsked(entry) && <>; {needed(entry.reason, draft.decimalMark)}</>}.
+              {!isAsked(entry) && <>; {needed(entry, draft.decimalMark)}</>}.
             </li>
           ))}
           {more > 0 && <li>and {formatCount(more)} more like these.</li>}

@@ -82,7 +82,7 @@ export class FieldReader<F extends string> {
       ? range.needed
       : spellings.length > 0
         ? spelled(spellings)
-        : needed(reading.reason, this.decimalMark)
+        : needed({ reason: reading.reason, text }, this.decimalMark)
     const message = `The ${name} is “${String(this.texts[field])}”; ${wanted}.`
     this.problems.push({ field, message, ...(spellings.length > 0 ? { wouldDo: spellings } : {}) })
     return undefined
@@ -101,8 +101,18 @@ function spelled([first, second]: readonly string[]): string {
     : `the three digits behind the mark may be thousands or decimals. Write ${first} or ${second}, whichever is meant`
 }
 
+/** A mark that is not shown, by its number in Unicode. */
+function unshownIn(text: string): string | undefined {
+  const code = /\p{Cf}/u.exec(text)?.[0].codePointAt(0)
+  return code === undefined ? undefined : `U+${code.toString(16).toUpperCase().padStart(4, '0')}`
+}
+
 /** What would do in place of a text that is no number. */
-export function needed(reason: UnreadReason, decimalMark: DecimalMark): string {
+export function needed(
+  { reason, text }: Readonly<{ reason: UnreadReason; text: string }>,
+  decimalMark: DecimalMark,
+): string {
+  const unshown = unshownIn(text)
   switch (reason) {
     case 'other-decimal-mark':
       return decimalMark === 'point'
@@ -117,6 +127,7 @@ export function needed(reason: UnreadReason, decimalMark: DecimalMark): string {
     case 'two-dates':
       return 'its day and its month can change places. Write the day such as 2026-01-14'
     case 'not-a-number':
+      if (unshown) return `it holds a mark that is not shown (${unshown}). Type it anew`
       return 'write digits only, such as 14.93, without a unit or a thousands separator'
     default:
       return reason satisfies never

@@ -53,3 +53,12 @@ test('readings, cells, columns of texts and fields are read without it', () => {
   })
   expect(new FieldReader({ value: '15\u200b' }, 'point').number('value', 'value', ANY)).toBe(15)
 })
+
+test('what is refused for a mark that is not shown is told so', () => {
+  const fields = new FieldReader({ value: '\u00ad15', other: '15x' }, 'point')
+  expect(fields.number('value', 'value', ANY) ?? fields.number('other', 'other', ANY)).toBeUndefined()
+  expect(fields.problems.map(({ message }) => message)).toEqual([
+    expect.stringContaining('it holds a mark that is not shown (U+00AD). Type it anew.'),
+    expect.stringContaining('write digits only'),
+  ])
+})

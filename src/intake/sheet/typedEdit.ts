@@ -2,6 +2,7 @@ import { type ColumnWords, columnNamed, type SampleDraft, type SetAside } from '
 import { daysMeant } from '../reading/date'
 import { readNumber } from '../reading/number'
 import { readReadings } from '../reading/readings'
+import { trimmed } from '../reading/trimmed'
 import { MAX_COLUMNS } from '@/desk/sampleDraft'
 import { READINGS_COLUMN, readTypedSheet, typedCells, writingOf } from './typedSheet'
 
@@ -141,7 +142,7 @@ function withCells(sample: Typed, columns: readonly ColumnWords[], cells: Cells)
 }
 
 function hasNames({ decimalMark }: Typed, [first, second]: Cells): boolean {
-  const isNumber = (cell: string) => readNumber(cell, decimalMark).ok
+  const isNumber = (cell: string) => readNumber(trimmed(cell), decimalMark).ok
   return (
     !!first &&
     !!second &&
@@ -169,7 +170,7 @@ function withColumns(
       rows.map((row) => row[place] ?? ''),
       sample,
     )
-    const name = names[place]?.trim()
+    const name = trimmed(names[place] ?? '')
     const isTaken = columns.some((one, other) => other !== column && one.name === name)
     const isNew = column >= columns.length
     if (isNew) columns.push(columnNamed(name && !isTaken ? name : freeName(columns), kind))
@@ -188,7 +189,7 @@ function following(sample: Typed, column: ColumnWords, rows: Cells, at: number):
 
 /** The kind that more than half of the cells fit, so that a slip in one of them is no text among numbers. */
 function kindOf(cells: readonly string[], { decimalMark }: Typed): ColumnWords['kind'] {
-  const texts = cells.map((cell) => cell.trim()).filter((cell) => cell !== '')
+  const texts = cells.map(trimmed).filter((cell) => cell !== '')
   const fitsMost = (fits: (cell: string) => boolean) => 2 * texts.filter(fits).length > texts.length
   if (fitsMost((cell) => readNumber(cell, decimalMark).ok)) return 'number'
   return fitsMost((cell) => daysMeant(cell).length > 0) ? 'date' : 'category'

@@ -94,7 +94,7 @@ function Unread() {
   return (
     <Box role="alert" color="finding.contradicted" marginTop="6px">
       {typed.unread.length === 1 ? '1 entry is' : `${typed.unread.length} entries are`} not what the column
-      holds, such as “{first!.text.slice(0, 40)}”; {needed(first!.reason, draft.decimalMark)}.
+      holds, such as “{first!.text.slice(0, 40)}”; {needed(first!, draft.decimalMark)}.
     </Box>
   )
 }
