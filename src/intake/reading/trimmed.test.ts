@@ -1,5 +1,6 @@
 import { EMPTY_SAMPLE } from '@/desk/sampleDraft'
 import { asNumbers } from '../sheet/asNumbers'
+import { changeOfReadings } from '../sheet/typedEdit'
 import { readTypedSheet } from '../sheet/typedSheet'
 import { FieldReader, ANY } from './fieldReader'
 import { readReadings } from './readings'
@@ -61,4 +62,16 @@ test('what is refused for a mark that is not shown is told so', () => {
     expect.stringContaining('it holds a mark that is not shown (U+00AD). Type it anew.'),
     expect.stringContaining('write digits only'),
   ])
+})
+
+test('a pasted block has the names and kinds of what is seen', () => {
+  const block = 'mass\u200b\tdepot\n14.93\u200b\t7\n\u200b15.02\t8'
+  const sheet = changeOfReadings(EMPTY_SAMPLE, block)
+  expect(sheet.columns).toMatchObject([
+    { name: 'mass', kind: 'number' },
+    { name: 'depot', kind: 'number' },
+  ])
+  // Numbers are no names.
+  const bare = changeOfReadings(EMPTY_SAMPLE, '14.93\u200b\t\u202a7\u202c\n15.02\t8')
+  expect(readTypedSheet({ ...EMPTY_SAMPLE, ...bare }).rowCount).toBe(2)
 })

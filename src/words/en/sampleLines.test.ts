@@ -1,3 +1,4 @@
+import { answer } from '@/answers/answer'
 import { summary } from '@/answers/summary'
 import { resultOf } from '@tests/reference/answers'
 import { formatsFor } from '../formats'
@@ -33,9 +34,10 @@ test('the figures of two sources are told to the digits that their own errors le
 
 // Of one in four √(0.25 × 0.75/4) = 0.2165: as "22 %" it could be taken for a part of the share.
 test('the standard error of a share is in percentage points', () => {
+  const evidence = { kind: 'count', n: 4, successes: 1 } as const
   const ofShare = resultOf({
     claim: { parameter: 'proportion', relation: 'at-most', value: 0.05 },
-    evidence: { kind: 'count', n: 4, successes: 1 },
+    evidence,
   })
   const formats = formatsFor(ofShare.estimate, ofShare, undefined)
   const lines = sampleLines(ofShare, formats, { unit: '', chosen: undefined })
@@ -43,4 +45,6 @@ test('the standard error of a share is in percentage points', () => {
     shown: '22\u202fpercentage points',
   })
   expect(summary(ofShare)).toContain('share 25\u202f%, standard error 22\u202fpercentage points\n')
+  const estimate = answer({ estimate: { parameter: 'proportion', evidence } })
+  expect(summary(estimate)).toContain('share 25\u202f%, standard error 22\u202fpercentage points. Nothing')
 })
