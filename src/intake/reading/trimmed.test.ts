@@ -16,6 +16,10 @@ test.each([
   ['', ''],
 ])('%j is seen as %j', (text, seen) => expect(trimmed(text)).toBe(seen))
 
+test('a million of them are no more than nothing', () => {
+  expect(trimmed(`${'\u200b '.repeat(1_000_000)}15`)).toBe('15')
+})
+
 // A soft hyphen may have been a minus, an override turns 51 into what looks like 15, and within a text anything may be meant.
 test.each(['\u00ad14.93', '\u202e51', '\u202b-5', '1\u200b,5'])(
   '%j keeps what may be more than unseen',
