@@ -13,6 +13,7 @@ type More = Readonly<{
   evidence?: CheckDocument['evidence']
   test?: CheckDocument['test']
 }>
+
 export const withMore = ({ claim, evidence, test }: More): CheckDocument => ({
   ...pellets,
   claim: { ...pellets.claim, ...claim },

@@ -4,6 +4,8 @@ import { summary } from './summary'
 import { plain } from '@tests/plain'
 import { testedBy } from '@tests/reference/answers'
 
+// What a hostile reader found said, and what is said now: each with its own figures.
+
 const refusalOf = (document: CheckDocument) => {
   const answer = check(document)
   return answer.ok ? undefined : answer.error

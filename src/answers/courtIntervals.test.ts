@@ -8,6 +8,8 @@ import type { CheckDocument } from '@/claims/terms/request'
 import { plain } from '@tests/plain'
 import { testedBy } from '@tests/reference/answers'
 
+// As court.test.ts, of intervals and where they part from the test.
+
 test('an estimate and a limit that differ are never shown as one figure', () => {
   const claim = { parameter: 'mean', relation: 'at-most', value: 4.133, unit: 'mm' } as const
   const result = testedBy({ claim, evidence: { kind: 'summary', n: 9, mean: 4.125, standardDeviation: 0.9 } })

@@ -50,6 +50,7 @@ test('what a person said of the sample goes with the evidence; what nobody said 
   })
   expect(readDraft(draft).document?.evidence).not.toHaveProperty('independence')
 })
+
 const SMUDGED = '14.93\n1,021.2\n15.02\nabout 15\n14.88'
 
 test('while an entry is not read nothing is computed, and it is named', () => {

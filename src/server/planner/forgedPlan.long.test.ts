@@ -9,6 +9,7 @@ const database = startTestDatabase()
 beforeEach(async () => {
   await database().delete(keyEntries)
 })
+
 const withPlan = (change: Partial<LockedPlan>) => (held: PlanEntry) => ({ plan: { ...held.plan, ...change } })
 
 test.each<readonly [string, (held: PlanEntry) => Partial<PlanEntry>, object, string]>([

@@ -46,6 +46,7 @@ async function measure(claimId: string, caseId: string, readings: readonly numbe
   const change = { draft: { ...draft, readings: readings.join('\n') }, revision, by: 'A. Officer' }
   valueOf(await saveSample(sampleId, change, later))
 }
+
 const READINGS = Array.from({ length: 30 }, (_, at) => 14.9 + ((at * 7) % 11) / 50)
 
 async function reported(caseId: string): Promise<string> {
