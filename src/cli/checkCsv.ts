@@ -14,7 +14,7 @@ import type { Sheet } from '@/intake/sheet/readSheet'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { THOUSANDS } from '@/intake/reading/thousands'
 import { groupsOf } from './csvGroups'
-import { clustersOf, type CsvOptions, type From, needed, noRows, notANumber, notOneOf } from './csvParts'
+import { clustersOf, type CsvOptions, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
 import { readSheetFile, type SheetFileQuestion } from './sheetFile'
 
 /** Checks one claim against one column of a CSV file, or against each group of its rows. */
@@ -113,8 +113,9 @@ function evidenceOf(input: From): Outcome<CheckDocument['evidence']> {
   const lotSize = lot ? { lotSize: lot.value } : {}
   if (parameterOf(claim.parameter).sample === 'counted' && !claim.limit)
     return countOf(column, { sheet, kept: kept.value, options, lotSize })
-  if (column.kind !== 'number') return failure(notANumber(column, kept.value))
-  const { values, rows } = keptNumbers(column, kept.value)
+  const numbers = numbersOf(column, kept.value, sheet.writing)
+  if (!numbers.ok) return numbers
+  const { values, rows } = keptNumbers(numbers.value, kept.value)
   if (values.length === 0) return failure(noRows(column.name, sheet.rowCount))
   const clusters = clustersOf(sheet, options.cluster, rows)
   if (!clusters.ok) return clusters

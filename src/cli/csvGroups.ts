@@ -3,10 +3,10 @@ import type { GroupsDocument } from '@/claims/groups/groupsRequest'
 import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
-import { cellText, numberAt, type NumberColumn } from '@/intake/sheet/columns'
+import { cellText, numberAt } from '@/intake/sheet/columns'
 import { keptRows } from '@/intake/sheet/keepRows'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
-import { clustersOf, type From, needed, noRows, notANumber, notOneOf } from './csvParts'
+import { clustersOf, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
 
 /** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
 export function groupsOf(
@@ -23,19 +23,17 @@ export function groupsOf(
   const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
   if (isMarked && options.success === undefined)
     return failure(needed('--success', 'the value in the column that counts as a success'))
-  if (!isMarked && column.kind !== 'number') return failure(notANumber(column, all.value))
+  const numbers = isMarked ? undefined : numbersOf(column, all.value, sheet.writing)
+  if (numbers && !numbers.ok) return numbers
   const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
   if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
   const clusters = clustersOf(sheet, cluster, rows)
   if (!clusters.ok) return clusters
   const groups = sheet.columns.find((one) => one.name === by)!
   const values = rows.map((row) => {
-    const text = cellText(column, row)
-    return text === ''
-      ? null
-      : isMarked
-        ? Number(text === options.success)
-        : numberAt(column as NumberColumn, row)
+    const text = cellText(numbers?.value ?? column, row)
+    if (text === '') return null
+    return numbers ? numberAt(numbers.value, row) : Number(text === options.success)
   })
   return success({
     groups: {

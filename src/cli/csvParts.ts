@@ -2,9 +2,11 @@ import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { KeptRows } from '@/desk/rowCondition'
-import { readNumber } from '@/intake/reading/number'
-import { cellText, type Column } from '@/intake/sheet/columns'
+import type { Writing } from '@/intake/reading/entry'
+import { asNumbers, isOfTexts } from '@/intake/sheet/asNumbers'
+import { cellText, type Column, type NumberColumn } from '@/intake/sheet/columns'
 import type { Sheet } from '@/intake/sheet/readSheet'
+import type { WrittenSheet } from './sheetFile'
 
 /** What was stated on the command line, as texts. */
 export type CsvOptions = Readonly<{
@@ -34,7 +36,7 @@ export type CsvOptions = Readonly<{
 export type From = Readonly<{
   options: CsvOptions
   column: string
-  sheet: Sheet
+  sheet: WrittenSheet
   kept: KeptRows
   claim: Claim
 }>
@@ -59,14 +61,26 @@ export function notOneOf(option: string, seen: string, choices: readonly string[
   return { code: 'not-a-choice', path: option, message: `${option} is “${seen}”. It is one of ${listed}.` }
 }
 
-export function notANumber(column: Column, kept: Uint8Array) {
-  const row = kept.findIndex((one, at) => one === 1 && !readNumber(cellText(column, at), 'point').ok)
-  return {
-    code: 'not-a-number',
-    path: 'csv',
-    message: `“${cellText(column, Math.max(0, row))}” in row ${row + 2} of the column “${column.name}” is not a number, so the column is one of texts. Correct it, or name another column.`,
-  }
+/**
+ * A column as numbers: also one of texts each of which is a number, such as one with a space behind it in quotes.
+ *
+ * @returns refused with the first of the kept entries that is no number, or else of all
+ */
+export function numbersOf(column: Column, kept: Uint8Array, writing: Writing): Outcome<NumberColumn> {
+  if (column.kind === 'number') return success(column)
+  if (!isOfTexts(column))
+    return failure(notNumbers(`The column “${column.name}” is one of dates. Name another column.`))
+  const { column: numbers, unread } = asNumbers(column, writing)
+  const [first] = unread
+  if (!first) return success(numbers)
+  const { text, line } = unread.find(({ row }) => kept[row] === 1) ?? first
+  const more = unread.length - 1
+  const others = more === 0 ? '' : more === 1 ? ', nor is one more entry' : `, nor are ${more} more entries`
+  const seen = `“${text.slice(0, 60)}” in row ${line + 1} of the column “${column.name}” is not a number${others}, so the column is one of texts.`
+  return failure(notNumbers(`${seen} Correct ${more === 0 ? 'it' : 'them'}, or name another column.`))
 }
+
+const notNumbers = (message: string) => ({ code: 'not-a-number', path: 'csv', message })
 
 export function noRows(column: string, rows: number) {
   const message = `None of the ${rows} rows has a value in “${column}” and meets the conditions.`

@@ -1,5 +1,6 @@
 import { asUtf8, firstBytes } from '@/intake/sheet/utf16'
 import { createReadStream } from 'node:fs'
+import type { Writing } from '@/intake/reading/entry'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import {
   doubtsOf,
@@ -25,13 +26,16 @@ export type SheetFileQuestion = Readonly<{
   stated: Partial<Pick<SheetFormat, 'decimalMark' | 'thousands' | 'dateOrder'>>
 }>
 
+/** A sheet, and how its numbers are written. */
+export type WrittenSheet = Sheet & Readonly<{ writing: Writing }>
+
 /**
  * Reads the wanted columns of a CSV or TSV file, guessing what is not stated of how it is written.
  *
  * @returns the sheet, or its problem, `two-ways` for what the guess can't settle, `column-not-found`, or `missing-words` for
  *   words that may stand for missing figures
  */
-export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<Sheet>> {
+export async function readSheetFile(question: SheetFileQuestion): Promise<Outcome<WrittenSheet>> {
   const { file, wanted, missing, stated } = question
   const first = await readFirst(file)
   const beginning = await firstBytes(asUtf8([first], first), GUESSED_FROM)
@@ -45,7 +49,13 @@ export async function readSheetFile(question: SheetFileQuestion): Promise<Outcom
   const unknown = wanted?.find((name) => !names.includes(name))
   if (unknown !== undefined) return failure(columnNotFound(unknown, sheet.value.names))
   const asked = sheet.value.missingWords.find(({ word }) => !missing.includes(word))
-  return asked ? failure(missingWords(asked)) : success(sheet.value)
+  if (asked) return failure(missingWords(asked))
+  const { decimalMark: mark, thousands } = format
+  const rules = [
+    ...(thousands === 'none' ? [] : [{ rule: 'thousands' as const, text: thousands }]),
+    ...missing.map((text) => ({ rule: 'missing' as const, text })),
+  ]
+  return success({ ...sheet.value, writing: { mark, rules } })
 }
 
 async function readFirst(file: string): Promise<Uint8Array> {
