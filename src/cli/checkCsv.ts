@@ -8,14 +8,14 @@ import { readNumber } from '@/intake/reading/number'
 import type { GroupsDocument } from '@/claims/groups/groupsRequest'
 import type { KeptRows } from '@/desk/rowCondition'
 import { readRowConditions } from '@/intake/reading/rowCondition'
-import { cellText, type Column } from '@/intake/sheet/columns'
+import type { Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
-import type { Sheet } from '@/intake/sheet/readSheet'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { THOUSANDS } from '@/intake/reading/thousands'
 import { groupsOf } from './csvGroups'
 import { clustersOf, type CsvOptions, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
-import { readSheetFile, type SheetFileQuestion } from './sheetFile'
+import { marksOf } from './marksOf'
+import { readSheetFile, type SheetFileQuestion, type WrittenSheet } from './sheetFile'
 
 /** Checks one claim against one column of a CSV file, or against each group of its rows. */
 export async function checkCsv(options: CsvOptions): Promise<Answer> {
@@ -132,25 +132,25 @@ function blankOf(kept: Uint8Array, taken: number): Pick<CheckDocument['evidence'
 function countOf(
   column: Column,
   input: Readonly<{
-    sheet: Sheet
+    sheet: WrittenSheet
     kept: Uint8Array
     options: CsvOptions
     lotSize: Readonly<{ lotSize?: number }>
   }>,
 ): Outcome<CheckDocument['evidence']> {
   const { sheet, kept, options, lotSize } = input
-  const { success: marked, cluster } = options
-  if (marked === undefined)
-    return failure(needed('--success', 'the value in the column that counts as a success'))
+  const { cluster } = options
+  const marks = marksOf({ column, kept, writing: sheet.writing }, options.success)
+  if (!marks.ok) return marks
   let [n, successes] = [0, 0]
   const [rows, values]: [number[], number[]] = [[], []]
   for (let row = 0; row < kept.length; row += 1) {
-    const text = kept[row] === 1 ? cellText(column, row) : ''
-    if (text === '') continue
+    const counts = kept[row] === 1 ? marks.value(row) : undefined
+    if (counts === undefined) continue
     n += 1
-    if (text === marked) successes += 1
+    if (counts) successes += 1
     rows.push(row)
-    values.push(text === marked ? 1 : 0)
+    values.push(counts ? 1 : 0)
   }
   if (n === 0) return failure(noRows(column.name, kept.length))
   const rest = { ...blankOf(kept, n), ...lotSize }

@@ -6,7 +6,8 @@ import type { CheckDocument } from '@/claims/terms/request'
 import { cellText, numberAt } from '@/intake/sheet/columns'
 import { keptRows } from '@/intake/sheet/keepRows'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
-import { clustersOf, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
+import { clustersOf, type From, noRows, notOneOf, numbersOf } from './csvParts'
+import { marksOf } from './marksOf'
 
 /** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
 export function groupsOf(
@@ -21,19 +22,17 @@ export function groupsOf(
   if (!all.ok) return all
   const column = sheet.columns.find((one) => one.name === name)!
   const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
-  if (isMarked && options.success === undefined)
-    return failure(needed('--success', 'the value in the column that counts as a success'))
-  const numbers = isMarked ? undefined : numbersOf(column, all.value, sheet.writing)
-  if (numbers && !numbers.ok) return numbers
+  const from = { column, kept: all.value, writing: sheet.writing }
+  const value = isMarked ? marksOf(from, options.success) : readingsOf(from)
+  if (!value.ok) return value
   const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
   if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
   const clusters = clustersOf(sheet, cluster, rows)
   if (!clusters.ok) return clusters
   const groups = sheet.columns.find((one) => one.name === by)!
   const values = rows.map((row) => {
-    const text = cellText(numbers?.value ?? column, row)
-    if (text === '') return null
-    return numbers ? numberAt(numbers.value, row) : Number(text === options.success)
+    const own = value.value(row)
+    return own === undefined ? null : Number(own)
   })
   return success({
     groups: {
@@ -44,6 +43,17 @@ export function groupsOf(
       ...(adjust === undefined ? {} : { adjust: adjust as Adjustment }),
     },
   })
+}
+
+/** The reading of a row; nothing where it has none. */
+function readingsOf({
+  column,
+  kept,
+  writing,
+}: Parameters<typeof marksOf>[0]): Outcome<(row: number) => number | undefined> {
+  const numbers = numbersOf(column, kept, writing)
+  if (!numbers.ok) return numbers
+  return success((row) => (cellText(numbers.value, row) === '' ? undefined : numberAt(numbers.value, row)))
 }
 
 function notWithGroups(option: string, what: string) {

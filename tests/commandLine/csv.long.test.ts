@@ -1,16 +1,8 @@
-import { mkdtempSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
-import { run } from './run'
+import { checkCsv } from './run'
 
 const DELIVERIES = `\ufeffdepot,mass,"late, or not"\r\n7,14.93,no\r\n7,15.02,yes\r\n8,99,no\r\n7,14.88,no\r\n7,,no\r\n7,14.91,"no"\r\n7,14.97,no\r\n`
 
-function runCsv(args: readonly string[], text = DELIVERIES) {
-  const file = path.join(mkdtempSync(path.join(tmpdir(), 'true-weight-')), 'deliveries.csv')
-  writeFileSync(file, text)
-  const { status, results, stderr } = run(['check', '--csv', file, ...args])
-  return { status, result: results[0] === undefined ? undefined : JSON.parse(results[0]), stderr }
-}
+const runCsv = (args: readonly string[], text = DELIVERIES) => checkCsv(args, text)
 
 test('checks one column of a CSV file, of the rows that are kept', () => {
   const { status, result } = runCsv([
@@ -193,46 +185,5 @@ test('a column is held against a limit, and its rows are taken by clusters', () 
   expect(unnamed.error).toMatchObject({
     path: '--cluster',
     message: expect.stringContaining('Row 5') as string,
-  })
-})
-
-const toMean = (text: string, ...more: readonly string[]) =>
-  runCsv(['--column', 'mass', '--claim', 'mean at least 15 kg', ...more], text).result
-
-test.each([
-  ['depot;mass\n7;14,93\n8;15,02\n9;oops\n', '“oops” in row 4 of the column “mass” is not a number, so'],
-  ['depot,mass\n7,\n8,15.02\n9,oops\n', '“oops” in row 4'],
-  [
-    'depot,mass\n7,x\n8,15\n8,y\n',
-    '“x” in row 2 of the column “mass” is not a number, nor is one more entry, so',
-  ],
-  ['depot,mass\n7,x\n8,y\n8,z\n', 'nor are 2 more entries, so the column is one of texts. Correct them,'],
-  ['depot,mass\n7,2026-01-14\n7,2026-01-15\n', 'The column “mass” is one of dates. Name another column.'],
-])('what is no number in %j is named where it stands', (text, told) => {
-  const { error } = toMean(text)
-  expect(error).toMatchObject({ code: 'not-a-number', message: expect.stringContaining(told) })
-})
-
-test('of the rows that are kept the first that is no number is named', () => {
-  const text = 'depot,mass\n7,x\n7,14.9\n8,y\n8,15\n'
-  expect(toMean(text, '--where', 'depot = 8').error.message).toContain('“y” in row 4')
-  expect(toMean('depot,mass\n7,x\n8,15\n', '--where', 'depot = 8').error.message).toContain('“x” in row 2')
-  expect(toMean(text, '--by', 'depot').error.message).toContain('“x” in row 2')
-})
-
-// A column of texts by a space, a mark that is not shown or a word, each cell of which is a number or said to be missing.
-test('a column whose every entry is a number is one of numbers, however it is padded', () => {
-  const padded = 'depot,mass\n7,"14.93 "\n8,15.02\u200b\n8,15.1\n8,\u200b\n'
-  const whole = toMean(padded)
-  expect(whole).toMatchObject({ ok: true, sample: { n: 3, mean: (14.93 + 15.02 + 15.1) / 3 } })
-  expect(toMean(padded, '--by', 'depot').groups).toMatchObject([
-    { label: '7', n: 1 },
-    { label: '8', n: 2, estimate: expect.closeTo(15.06, 12) },
-  ])
-  const said = 'depot;mass\n7;"1.014,93 "\n8;"1.015,02"\n9;n/a\n9;-\n'
-  const numbers = ['--numbers', '1.234,5', '--missing', 'n/a']
-  expect(toMean(said, ...numbers).error.message).toContain('“-” in row 5')
-  expect(toMean(said, ...numbers, '--missing', '-')).toMatchObject({
-    sample: { n: 2, mean: (1014.93 + 1015.02) / 2 },
   })
 })

@@ -1,0 +1,56 @@
+import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { readEntry, type Writing } from '@/intake/reading/entry'
+import { readNumber } from '@/intake/reading/number'
+import { trimmed } from '@/intake/reading/trimmed'
+import { cellText, type Column, numberAt } from '@/intake/sheet/columns'
+import { needed } from './csvParts'
+
+/**
+ * Whether a row counts by its entry, as `--success` states it: as a number in a column of numbers, else letter for letter.
+ *
+ * @returns what tells it of a row, undefined of one without an entry; refused where a kept entry is the one stated but for
+ *   how it is written, its capitals or spaces, as it may be meant or not
+ */
+export function marksOf(
+  { column, kept, writing }: Readonly<{ column: Column; kept: Uint8Array; writing: Writing }>,
+  marked: string | undefined,
+): Outcome<(row: number) => boolean | undefined> {
+  if (marked === undefined)
+    return failure(needed('--success', 'the value in the column that counts as a success'))
+  if (column.kind === 'number') {
+    const value = numberIn(marked, writing)
+    if (value === undefined) return failure(notOfNumbers(marked, column.name))
+    return success((row) => (cellText(column, row) === '' ? undefined : numberAt(column, row) === value))
+  }
+  const known = new Map<string, boolean>([[marked, false]])
+  const alike = kept.findIndex((one, row) => {
+    const text = cellText(column, row)
+    if (!known.has(text)) known.set(text, bare(text, writing) === bare(marked, writing))
+    return one === 1 && known.get(text)!
+  })
+  if (alike >= 0)
+    return failure(nearly(marked, cellText(column, alike), `row ${alike + 2} of “${column.name}”`))
+  return success((row) => (cellText(column, row) === '' ? undefined : cellText(column, row) === marked))
+}
+
+/** What a text comes to, however it is written. */
+const bare = (text: string, writing: Writing) =>
+  numberIn(text, writing) ?? trimmed(text).replace(/\s+/g, ' ').toLowerCase()
+
+function numberIn(text: string, writing: Writing): number | undefined {
+  for (const read of [readEntry(text, writing), readNumber(text, 'point')])
+    if (read.ok && !Number.isNaN(read.value)) return read.value
+  return undefined
+}
+
+const notOfNumbers = (marked: string, column: string) => ({
+  code: 'not-a-number',
+  path: '--success',
+  message: `--success is “${marked}”, and the column “${column}” is one of numbers. State the number that counts, such as --success 1.`,
+})
+
+const nearly = (marked: string, seen: string, where: string) => ({
+  code: 'two-ways',
+  path: '--success',
+  message: `“${seen}” in ${where} is --success “${marked}” but for how it is written, and whether it counts can't be told. Write them alike; where they mean different things, name them apart.`,
+})
