@@ -50,6 +50,8 @@ const late = (entries: readonly string[], success: string, ...more: readonly str
 test('what counts in a column of numbers is a number, however it is written', () => {
   const counted = ['1', '1.0', '01'].map((success) => late(['1.0', '0.0', '', '1'], success).sample)
   expect(counted).toEqual(Array(3).fill(expect.objectContaining({ n: 3, successes: 2 })))
+  const commas = ['--column', 'late', '--claim', 'share at most 5 %', '--success', '1.0']
+  expect(checkCsv(commas, 'depot;late\n0;1,0\n1;0,0\n').result.sample).toMatchObject({ n: 2, successes: 1 })
   expect(late(['1', '0'], 'yes').error.message).toContain('“late” is one of numbers. State the number')
   expect(late(['1', 'n/a', '0'], 'n/a', '--missing', 'n/a').error.code).toBe('not-a-number')
   expect(late(['0', '0'], '1').sample).toMatchObject({ n: 2, successes: 0 })
