@@ -3,10 +3,10 @@ import type { GroupsDocument } from '@/claims/groups/groupsRequest'
 import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
-import { cellText, numberAt } from '@/intake/sheet/columns'
+import { cellText } from '@/intake/sheet/columns'
 import { keptRows } from '@/intake/sheet/keepRows'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
-import { clustersOf, type From, noRows, notOneOf, numbersOf } from './csvParts'
+import { clustersOf, type From, noRows, notOneOf, numbersOf, readingAt } from './csvParts'
 import { marksOf } from './marksOf'
 
 /** The claim against each entry of a column: rows without a reading stay with their group, which may then have none. */
@@ -53,7 +53,7 @@ function readingsOf({
 }: Parameters<typeof marksOf>[0]): Outcome<(row: number) => number | undefined> {
   const numbers = numbersOf(column, kept, writing)
   if (!numbers.ok) return numbers
-  return success((row) => (cellText(numbers.value, row) === '' ? undefined : numberAt(numbers.value, row)))
+  return success((row) => readingAt(numbers.value, row))
 }
 
 function notWithGroups(option: string, what: string) {

@@ -4,7 +4,7 @@ import type { CheckDocument } from '@/claims/terms/request'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { Writing } from '@/intake/reading/entry'
 import { asNumbers, isOfTexts } from '@/intake/sheet/asNumbers'
-import { cellText, type Column, type NumberColumn } from '@/intake/sheet/columns'
+import { cellText, type Column, numberAt, type NumberColumn } from '@/intake/sheet/columns'
 import type { Sheet } from '@/intake/sheet/readSheet'
 import type { WrittenSheet } from './sheetFile'
 
@@ -78,6 +78,12 @@ export function numbersOf(column: Column, kept: Uint8Array, writing: Writing): O
   const others = more === 0 ? '' : more === 1 ? ', nor is one more entry' : `, nor are ${more} more entries`
   const seen = `“${text.slice(0, 60)}” in row ${line + 1} of the column “${column.name}” is not a number${others}, so the column is one of texts.`
   return failure(notNumbers(`${seen} Correct ${more === 0 ? 'it' : 'them'}, or name another column.`))
+}
+
+/** The reading of a row; nothing where it has none. */
+export function readingAt(column: NumberColumn, row: number): number | undefined {
+  const value = numberAt(column, row)
+  return Number.isNaN(value) ? undefined : value
 }
 
 const notNumbers = (message: string) => ({ code: 'not-a-number', path: 'csv', message })

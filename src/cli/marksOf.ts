@@ -2,8 +2,8 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import { readEntry, type Writing } from '@/intake/reading/entry'
 import { readNumber } from '@/intake/reading/number'
 import { trimmed } from '@/intake/reading/trimmed'
-import { cellText, type Column, numberAt } from '@/intake/sheet/columns'
-import { needed } from './csvParts'
+import { cellText, type Column } from '@/intake/sheet/columns'
+import { needed, readingAt } from './csvParts'
 
 /**
  * Whether a row counts by its entry, as `--success` states it: as a number in a column of numbers, else letter for letter.
@@ -15,18 +15,22 @@ export function marksOf(
   { column, kept, writing }: Readonly<{ column: Column; kept: Uint8Array; writing: Writing }>,
   marked: string | undefined,
 ): Outcome<(row: number) => boolean | undefined> {
-  if (marked === undefined)
+  if (marked === undefined || trimmed(marked) === '')
     return failure(needed('--success', 'the value in the column that counts as a success'))
   if (column.kind === 'number') {
     const value = numberIn(marked, writing)
     if (value === undefined) return failure(notOfNumbers(marked, column.name))
-    return success((row) => (cellText(column, row) === '' ? undefined : numberAt(column, row) === value))
+    return success((row) => {
+      const own = readingAt(column, row)
+      return own === undefined ? undefined : own === value
+    })
   }
   const known = new Map<string, boolean>([[marked, false]])
   const alike = kept.findIndex((one, row) => {
+    if (one === 0) return false
     const text = cellText(column, row)
     if (!known.has(text)) known.set(text, bare(text, writing) === bare(marked, writing))
-    return one === 1 && known.get(text)!
+    return known.get(text)!
   })
   if (alike >= 0)
     return failure(nearly(marked, cellText(column, alike), `row ${alike + 2} of “${column.name}”`))
@@ -35,7 +39,7 @@ export function marksOf(
 
 /** What a text comes to, however it is written. */
 const bare = (text: string, writing: Writing) =>
-  numberIn(text, writing) ?? trimmed(text).replace(/\s+/g, ' ').toLowerCase()
+  numberIn(text, writing) ?? trimmed(text).normalize('NFKC').replace(/\s+/g, ' ').toLowerCase()
 
 function numberIn(text: string, writing: Writing): number | undefined {
   for (const read of [readEntry(text, writing), readNumber(text, 'point')])

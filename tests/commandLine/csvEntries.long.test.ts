@@ -54,6 +54,7 @@ test('what counts in a column of numbers is a number, however it is written', ()
   expect(checkCsv(commas, 'depot;late\n0;1,0\n1;0,0\n').result.sample).toMatchObject({ n: 2, successes: 1 })
   expect(late(['1', '0'], 'yes').error.message).toContain('“late” is one of numbers. State the number')
   expect(late(['1', 'n/a', '0'], 'n/a', '--missing', 'n/a').error.code).toBe('not-a-number')
+  expect(late(['yes', 'no', ''], ' ').error).toMatchObject({ code: 'missing', path: '--success' })
   expect(late(['0', '0'], '1').sample).toMatchObject({ n: 2, successes: 0 })
 })
 
@@ -61,6 +62,7 @@ test.each([
   [['Yes', 'no', 'yes'], 'yes', '“Yes” in row 2 of “late” is --success “yes” but for how it is written'],
   [['no', '"yes  sir"'], 'yes sir', '“yes  sir” in row 3'],
   [['no', '1.0', 'x'], '1', '“1.0” in row 3'],
+  [['no', 'cafe\u0301'], 'caf\u00e9', '“cafe\u0301” in row 3'],
 ])('entries of %j that are “%s” but for how they are written are asked about', (entries, success, told) => {
   expect(late(entries, success).error).toMatchObject({
     code: 'two-ways',
