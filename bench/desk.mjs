@@ -2,11 +2,9 @@
 // one with a sample of 1,000,000 rows, each over HTTP from the production build.
 import { createReadStream, readFileSync } from 'node:fs'
 import path from 'node:path'
-import { pathToFileURL } from 'node:url'
 import { By, Key, until } from 'selenium-webdriver'
 import { build } from '../scripts/build.mjs'
-import { bundle } from '../scripts/bundle.mjs'
-import { ROOT } from '../scripts/install.mjs'
+import { loadServerCode } from '../scripts/bundle.mjs'
 import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { newFolder, withServer } from './server.mjs'
 import { sized, TURNS } from './sizes.mjs'
@@ -38,13 +36,8 @@ export async function measureDesk() {
 /** Has `work` done with the address of a server of a full desk, and with the cases that `fillDesk` names. */
 export async function withDesk(counts, work) {
   await build()
-  const outfile = path.join(ROOT, 'dist/bench-desk.mjs')
-  await bundle('bench/deskServer.ts', outfile, {
-    conditions: ['react-server'],
-    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
-  })
   const folder = newFolder()
-  const { fillDesk } = await import(pathToFileURL(outfile).href)
+  const { fillDesk } = await loadServerCode('bench/deskServer.ts')
   const named = await fillDesk(folder, counts)
   return withServer(['--data', folder], (address) => work(address, named))
 }

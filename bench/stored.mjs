@@ -4,9 +4,7 @@ import { spawnSync } from 'node:child_process'
 import { createReadStream } from 'node:fs'
 import { randomUUID } from 'node:crypto'
 import path from 'node:path'
-import { pathToFileURL } from 'node:url'
-import { bundle } from '../scripts/bundle.mjs'
-import { ROOT } from '../scripts/install.mjs'
+import { loadServerCode } from '../scripts/bundle.mjs'
 import { LOG_ROWS, LOG_ROWS_WRITTEN, median, writeLog } from './log.mjs'
 import { PYTHON } from './python.mjs'
 import { ratioTo } from './ratios.mjs'
@@ -46,12 +44,7 @@ export async function measureStored() {
 
 /** Has `work` done with a new database that has one case, and with the server's own functions. */
 export async function withStore(work) {
-  const outfile = path.join(ROOT, 'dist/bench-stored.mjs')
-  await bundle('bench/storedServer.ts', outfile, {
-    conditions: ['react-server'],
-    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
-  })
-  const server = await import(pathToFileURL(outfile).href)
+  const server = await loadServerCode('bench/storedServer.ts')
   const folder = newFolder()
   process.env.TRUE_WEIGHT_DATA = folder
   const db = await server.openDatabase({ folder: path.join(folder, 'data') })

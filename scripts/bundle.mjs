@@ -1,5 +1,7 @@
 // Bundles TypeScript files, with what they import, into modules that Node runs.
+import { rmSync } from 'node:fs'
 import path from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { ensureInstalled, ROOT } from './install.mjs'
 
 /** One finds its own files beside itself; the others are of the older kind of module, and ask for what Node has. */
@@ -25,4 +27,22 @@ export async function bundle(entry, outfile, more = {}) {
     ...more,
     external: [...UNBUNDLED, ...(more.external ?? [])],
   })
+}
+
+/**
+ * @param entry - a file that does what a server does, as commands and benches have it done without one
+ * @returns what it exports
+ */
+export async function loadServerCode(entry) {
+  // Beside the packages that stay by themselves; another command may load the same at the same time.
+  const outfile = path.join(ROOT, `dist/${path.basename(entry, '.ts')}-${process.pid}.mjs`)
+  await bundle(entry, outfile, {
+    conditions: ['react-server'],
+    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
+  })
+  try {
+    return await import(pathToFileURL(outfile).href)
+  } finally {
+    rmSync(outfile)
+  }
 }

@@ -1,9 +1,7 @@
 // Backs up everything that is stored, or restores it: `npm run backup -- FILE` and `npm run restore -- FILE`.
-import { rmSync } from 'node:fs'
 import path from 'node:path'
-import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
-import { bundle } from './bundle.mjs'
+import { loadServerCode } from './bundle.mjs'
 import { dataFolder } from './dataFolder.mjs'
 import { ensureInstalled, ROOT } from './install.mjs'
 import { ensureNewDatabase } from './newDatabase.mjs'
@@ -30,13 +28,7 @@ try {
   process.env.TRUE_WEIGHT_NEW_DATABASE = ensureNewDatabase()
   const file = path.resolve(process.env.INIT_CWD ?? '.', positionals[0])
   process.chdir(ROOT)
-  const outfile = path.join(ROOT, `dist/keep-${process.pid}.mjs`)
-  await bundle('src/cli/keep.ts', outfile, {
-    external: ['@electric-sql/pglite', 'pg', 'pg-copy-streams'],
-    conditions: ['react-server'],
-  })
-  const { keep } = await import(pathToFileURL(outfile).href)
-  rmSync(outfile)
+  const { keep } = await loadServerCode('src/cli/keep.ts')
   console.log(await keep(what, file))
   process.exit(0)
 } catch (error) {

@@ -12,7 +12,7 @@ import {
 } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { bundle } from './bundle.mjs'
+import { loadServerCode } from './bundle.mjs'
 import { ROOT, run } from './install.mjs'
 
 const DIST = path.join(ROOT, 'dist')
@@ -40,12 +40,7 @@ async function make(place) {
   mkdirSync(DIST, { recursive: true })
   const own = mkdtempSync(path.join(DIST, 'making-'))
   try {
-    const outfile = path.join(own, 'pglite.mjs')
-    await bundle('src/data/pglite.ts', outfile, {
-      external: ['@electric-sql/pglite'],
-      conditions: ['react-server'],
-    })
-    const { openFolder } = await import(pathToFileURL(outfile).href)
+    const { openFolder } = await loadServerCode('src/data/pglite.ts')
     const database = await openFolder(path.join(own, 'data'))
     await database.close()
     const others = readdirSync(DIST).filter((name) => name.startsWith(NAME) && name !== path.basename(place))

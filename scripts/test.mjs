@@ -36,8 +36,9 @@ const step = (name, run) =>
   })
 
 /** @returns the status that a script of the project ends with */
-async function npm(args, options) {
-  const [status] = await once(spawn('npm', ['run', '--silent', ...args], { cwd: ROOT, ...options }), 'exit')
+async function npm([name, ...args], options) {
+  const command = ['run', '--silent', name, '--', ...args]
+  const [status] = await once(spawn('npm', command, { cwd: ROOT, ...options }), 'exit')
   return status
 }
 
@@ -69,7 +70,7 @@ const suite = (name, ...asked) => timed(name, () => counted(name, ...asked))
 
 async function counted(name, run, paths = [], env = {}) {
   const report = path.join(REPORTS, `${name.replaceAll(' ', '-')}.json`)
-  const status = await npm([run, '--', '--ci', '--json', `--outputFile=${report}`, ...paths], {
+  const status = await npm([run, '--ci', '--json', `--outputFile=${report}`, ...paths], {
     stdio: ['ignore', 'ignore', 2],
     env: { ...process.env, ...env },
   })
