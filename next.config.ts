@@ -62,7 +62,7 @@ const config: NextConfig = {
     preloadEntriesOnStart: false,
     // A first build, which is the one that somebody waits for, is a tenth sooner without.
     turbopackFileSystemCacheForBuild: false,
-    optimizePackageImports: ['@chakra-ui/react'],
+    turbopackSourceMaps: false,
   },
 }
 

@@ -26,3 +26,11 @@ test('no two folders import from each other', () => {
   const bothWays = [...arrows].filter((arrow) => arrows.has(arrow.split(' → ').reverse().join(' → ')))
   expect(bothWays).toEqual([])
 })
+
+test('no two names differ only in their capitals, which are one name on many a disk', () => {
+  const names = SOURCES.map((file) => file.replace(/\.tsx?$/, ''))
+  const same = names.filter((name) =>
+    names.some((other) => other !== name && other.toLowerCase() === name.toLowerCase()),
+  )
+  expect(same).toEqual([])
+})

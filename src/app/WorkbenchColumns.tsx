@@ -1,4 +1,5 @@
-import { Box, Grid } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Grid } from '@chakra-ui/react/grid'
 import type { ComponentProps, ReactNode } from 'react'
 import { ClaimSection } from '@/features/claim/ClaimSection'
 import { ConditionsSection } from '@/features/conditions/ConditionsSection'

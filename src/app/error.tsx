@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { Button } from '@/ui/Button'
 import { PageTitle } from '@/ui/PageTitle'
 import { Main } from '@/ui/Main'

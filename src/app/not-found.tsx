@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { PageHeader } from '@/ui/PageHeader'
 import { PageTitle } from '@/ui/PageTitle'
 import { Main } from '@/ui/Main'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import { FieldLabel } from './FieldLabel'
 import { useEffect, useState } from 'react'
 import { Button, QuietButton } from './Button'

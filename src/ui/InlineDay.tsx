@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useId } from 'react'
 import { readDay } from '@/intake/reading/day'
 import { QuietButton } from './Button'

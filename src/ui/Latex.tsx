@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useEffect, useRef } from 'react'
 
 const Frame = chakra('span', { base: { '& .katex': { fontSize: '1.08em' } } })

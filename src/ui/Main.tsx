@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { usePathname } from 'next/navigation'
 import { type ComponentProps, useEffect, useRef } from 'react'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { InlineText } from './inline/InlineText'
 import { useOfficer } from './officer'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { FieldProblem } from '@/intake/reading/fieldReader'
 import { QuietButton } from './Button'
 

@@ -1,6 +1,7 @@
 'use client'
 
-import { chakra, Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useEffect, useRef } from 'react'
 import { Button, QuietButton } from './Button'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 
 /** A box for a text that is no part of a sentence. */
 export const TextBox = chakra('input', {

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { PageLink } from './PageLink'
 
 /** A link whose look its place decides; it is underlined when pointed at. */

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import { useEffect } from 'react'
 import { addressOfBench, EMPTY_BENCH, isBenchEmpty } from '@/desk/bench'
 import { changeOfReadings } from '@/intake/sheet/typedEdit'

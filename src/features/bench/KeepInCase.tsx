@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Outcome } from '@/claims/terms/outcome'

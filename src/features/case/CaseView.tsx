@@ -1,4 +1,5 @@
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import type { ReactNode } from 'react'
 import { type CaseState, type CaseWords as Words, caseWordsOf } from '@/desk/caseWords'
 import { formatCount } from '@/words/figures'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useCallback, useRef, useState } from 'react'
 import { type CaseState, type CaseWords as Words, OFFICE_LENGTH } from '@/desk/caseWords'
 import { InlineDay } from '@/ui/InlineDay'

@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { FindingOutcome } from '@/claims/finding'
 import { claimTitle } from '@/words/en/claimTitle'
 import type { ClaimWords } from '@/desk/claimDraft'

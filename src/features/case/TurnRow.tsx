@@ -1,4 +1,4 @@
-import { Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
 import type { Turned } from '@/desk/caseWords'
 import { ActionButton } from '@/ui/ActionButton'
 import { turnAndShow } from './actions'

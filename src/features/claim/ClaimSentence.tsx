@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { type Burden, defaultBurden, needsTolerance } from '@/claims/terms/relations'
 import { type ClaimDraft, isByReadings } from '@/desk/claimDraft'
 import { BURDEN_WORDS, RELATION_WORDS } from '@/words/en/relations'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { R87 } from '@/claims/terms/controlPlan'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import type { RegisteredPlan } from '@/desk/controlPlan'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { parameterOf } from '@/claims/all'
 import { hypothesisReason, hypothesisSymbols, kindOfTest } from '@/words/en/hypothesisWords'
 import { useWorkbench } from '@/ui/workbench/WorkbenchProvider'

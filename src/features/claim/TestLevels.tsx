@@ -1,7 +1,8 @@
 'use client'
 
 import { parameterOf } from '@/claims/all'
-import { chakra, Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { formatPercent } from '@/words/figures'
 import { InlineText } from '@/ui/inline/InlineText'
 import { FieldProblems } from '@/ui/workbench/FieldProblems'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import type { Relation } from '@/claims/terms/relations'
 import { PARAMETER_NOUNS } from '@/words/en/parameters'
 import { withUnit } from '@/words/figures'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useMemo } from 'react'
 import type { Condition } from '@/claims/terms/condition'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'

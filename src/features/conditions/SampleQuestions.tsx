@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { SOURCE_WORDS } from '@/words/en/conditionWords'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import type { Field } from '@/intake/reading/fieldReader'

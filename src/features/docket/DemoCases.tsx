@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
 import { formatCount } from '@/words/figures'

@@ -1,4 +1,5 @@
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import type { CaseState } from '@/desk/caseWords'
 import type { FindingOutcome } from '@/claims/finding'
 import type { ClaimWords } from '@/desk/claimDraft'

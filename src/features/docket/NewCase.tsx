@@ -1,6 +1,8 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState, useTransition } from 'react'
 import { Button } from '@/ui/Button'
 import { officerHere } from '@/ui/officer'

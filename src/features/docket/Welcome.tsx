@@ -1,6 +1,9 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
+import { Grid } from '@chakra-ui/react/grid'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ReactNode } from 'react'
 import { ButtonLink } from '@/ui/ButtonLink'
 import { Main } from '@/ui/Main'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useMemo, useState } from 'react'
 import { readEvidence } from '@/intake/readEvidence'
 import { columnFor } from '@/intake/takenFrom'

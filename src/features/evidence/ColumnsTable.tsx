@@ -1,7 +1,8 @@
 'use client'
 
 import { LONGEST_PHRASE } from '@/desk/typed'
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { readCodes, unreadCodeLines } from '@/desk/codes'
 import type { ColumnKind, ColumnWords } from '@/desk/sampleDraft'
 import { READINGS_COLUMN } from '@/intake/sheet/typedSheet'

@@ -1,7 +1,8 @@
 'use client'
 
 import { parameterOf } from '@/claims/all'
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useRef } from 'react'
 import { BENCH_IDS } from '@/desk/bench'
 import { countsRows, isControlled } from '@/desk/claimDraft'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { DateOrder } from '@/intake/reading/date'
 import type { Separator, SheetFormat } from '@/intake/sheet/format'
 import type { Thousands } from '@/intake/reading/thousands'

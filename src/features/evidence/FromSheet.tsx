@@ -1,7 +1,8 @@
 'use client'
 
 import { countsRows } from '@/desk/claimDraft'
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { formatCount } from '@/words/figures'
 import { columnNamed } from '@/desk/sampleDraft'
 import { madeWords } from '@/words/en/madeWords'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { parameterOf } from '@/claims/all'
 import { isControlled } from '@/desk/claimDraft'
 import { TextLink } from '@/ui/TextLink'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useEffect, useRef, useState } from 'react'
 import type { ChainedEntry } from '@/desk/trail/chain'
 import { ACTION_WORDS, instantWords, NOBODY_NAMED } from '@/words/en/trailWords'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { Fragment } from 'react'
 import { readCodes } from '@/desk/codes'
 import { type KeptRows, type RowCondition } from '@/desk/rowCondition'

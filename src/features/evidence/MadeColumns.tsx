@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { EMPTY_MADE, isOfOne, type MadeColumn } from '@/desk/madeColumn'
 import { MADE_WORDS, madeWords } from '@/words/en/madeWords'
 import { QuietButton } from '@/ui/Button'

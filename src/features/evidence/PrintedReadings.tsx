@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useEffect, useState } from 'react'
 import { flushSync } from 'react-dom'
 import type { EvidenceReading } from '@/intake/readEvidence'

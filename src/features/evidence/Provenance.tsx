@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState } from 'react'
 import { calibratedLate } from '@/intake/reading/day'
 import { measuredWhen } from '@/intake/readMeasurement'

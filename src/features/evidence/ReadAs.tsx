@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { ReadRule } from '@/desk/sampleDraft'
 import { withSaid } from '@/intake/sayings'
 import { QuietButton } from '@/ui/Button'

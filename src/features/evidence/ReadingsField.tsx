@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { type RefObject, useMemo, useRef } from 'react'
 import type { TypedSheet } from '@/intake/sheet/typedSheet'
 import { useLabel } from '@/ui/sample/SampleProvider'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { QuietButton } from '@/ui/Button'
 import { pointed } from '@/ui/sample/pointed'
 import { useSample } from '@/ui/sample/SampleProvider'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useState } from 'react'
 import type { ClaimDraft } from '@/desk/claimDraft'
 import { SPREADS } from '@/desk/sampleDraft'

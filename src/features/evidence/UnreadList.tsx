@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { type RefObject, useState } from 'react'
 import { needed } from '@/intake/reading/fieldReader'
 import { readEntry } from '@/intake/reading/entry'

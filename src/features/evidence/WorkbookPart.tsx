@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useState } from 'react'
 import type { WorkbookChoice } from '@/intake/workbook/workbook'
 import { InlineChoice } from '@/ui/inline/InlineChoice'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ContentResult } from '@/claims/checkAnswer'
 import { controlFigures } from '@/words/en/contentWords'
 import { FigureTable } from '@/ui/figures/FigureTable'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { CheckResult } from '@/claims/result'
 import { METHOD_WORDS } from '@/words/en/methods'
 import { QuietButton } from '@/ui/Button'

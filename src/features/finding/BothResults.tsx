@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useMemo } from 'react'
 import type { CheckDocument, Evidence } from '@/claims/terms/request'
 import { isTested } from '@/claims/checkAnswer'

@@ -1,6 +1,7 @@
 'use client'
 
-import { chakra, Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { memo, type ReactNode, useMemo } from 'react'
 import { withAllPacks } from '@/answers/claim'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'

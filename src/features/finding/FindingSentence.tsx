@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useFindingWords } from './useFindingWords'
 
 const Sentence = chakra('p', { base: { fontFamily: 'heading', fontSize: '16px', lineHeight: '1.45' } })

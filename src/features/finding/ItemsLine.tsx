@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useDeferredValue, useMemo } from 'react'
 import { testedOf } from '@/pictures/readings'
 import { itemsLine } from '@/words/en/itemsLineWords'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import type { CheckDocument } from '@/claims/terms/request'
 import { asksForControl } from '@/answers/claim'
 import { type ClaimDocument, type ClaimResult, isControl, isTested } from '@/claims/checkAnswer'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useState, useTransition } from 'react'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { officerHere } from '@/ui/officer'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState, useTransition } from 'react'
 import type { LotLine } from '@/answers/lots'
 import { type DrawnBar, groupsLine } from '@/pictures/groupsLine'

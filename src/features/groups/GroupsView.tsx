@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState, useTransition } from 'react'
 import type { LotLine } from '@/answers/lots'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'

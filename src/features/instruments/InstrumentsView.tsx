@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState } from 'react'
 import { EMPTY_INSTRUMENT, type Instrument, type RegisteredInstrument } from '@/desk/instrument'
 import { readDay } from '@/intake/reading/day'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useMemo, useState } from 'react'
 import { isControl } from '@/claims/checkAnswer'
 import type { ContentFigures } from '@/claims/terms/contentResult'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { methodChoices } from '@/claims/methodChoices'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
 import type { MethodOption } from '@/claims/terms/definition'

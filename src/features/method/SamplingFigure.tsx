@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useMemo } from 'react'
 import type { CheckResult } from '@/claims/result'
 import { samplingPicture } from '@/pictures/samplingPicture'

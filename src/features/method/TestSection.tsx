@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { methodOf } from '@/claims/all'
 import { partsOf } from '@/claims/testParts'
 import { isControlled } from '@/desk/claimDraft'

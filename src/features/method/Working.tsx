@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { WrittenStep } from '@/words/en/working/working'
 import { QuietButton } from '@/ui/Button'
 import { Latex } from '@/ui/Latex'

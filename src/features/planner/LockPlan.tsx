@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import type { Outcome, Problem } from '@/claims/terms/outcome'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { PlanDraft } from '@/desk/planDraft'
 import { claimTitle } from '@/words/en/claimTitle'
 import { METHOD_WORDS } from '@/words/en/methods'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useMemo, useState } from 'react'
 import type { PlanDraft } from '@/desk/planDraft'
 import { foundGap, aGap, powerWords, typedGap, typedNumber, unitsWords } from '@/words/en/planWords'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { methodOf, methodsFor, parameterOf } from '@/claims/all'
 import { PLANNED_METHODS } from '@/claims/plan/planRequest'
 import type { Method } from '@/claims/terms/names'

@@ -1,6 +1,8 @@
 'use client'
 
-import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
+import { Grid } from '@chakra-ui/react/grid'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import type { AddressWords } from '@/desk/addressWords'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useId, useState } from 'react'
 import type { Problem } from '@/claims/terms/outcome'
 import { type PlanTexts, readPlanTexts } from '@/intake/readControlPlan'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { type ControlPlan, tolerableDeficiency } from '@/claims/terms/controlPlan'
 import { planSource, planWords } from '@/words/en/contentWords'
 import { formatFull } from '@/words/figures'

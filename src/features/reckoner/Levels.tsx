@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { CriticalFigures } from '@/answers/critical'
 import type { FieldProblem } from '@/intake/reading/fieldReader'
 import type { CriticalValue } from '@/statistics/inference/criticalValues'

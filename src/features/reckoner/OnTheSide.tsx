@@ -1,11 +1,12 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { type ReactNode, useState } from 'react'
 import { Figure } from '@/ui/figures/Figure'
 import { InlineText } from '@/ui/inline/InlineText'
 import { ProblemLines, problemsId } from '@/ui/ProblemLines'
-import { onTheSide, SIDE_FIELDS, type SideField, type SideFigure, type SideTexts } from './onTheSide'
+import { onTheSide, SIDE_FIELDS, type SideField, type SideFigure, type SideTexts } from './sideFigures'
 
 const Line = chakra('li', {
   base: {

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Grid } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Grid } from '@chakra-ui/react/grid'
 import { useDeferredValue, useMemo, useState } from 'react'
 import type { AddressWords } from '@/desk/addressWords'
 import { addressOfReckoning, type ReckonDraft, reckonDraftOf } from '@/desk/reckonDraft'

@@ -1,5 +1,5 @@
 import '@/ui/report.css'
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { ReportOptions } from '@/desk/reportOptions'
 import { ReportChooser } from './ReportChooser'
 import { ReportPart, type ShownPart } from './ReportPart'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { takenRows, WITH_READING } from '@/intake/scale/rows'
 import { typedCells } from '@/intake/sheet/typedSheet'
 import { formatCount } from '@/words/figures'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useDeferredValue, useMemo, useState } from 'react'
 import type { DecimalMark } from '@/desk/typed'
 import { readSpecification, SPECIFICATION_HEADS } from '@/intake/specification/specification'

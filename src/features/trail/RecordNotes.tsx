@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import { instantWords } from '@/words/en/trailWords'
 import { TextLink } from '@/ui/TextLink'
 

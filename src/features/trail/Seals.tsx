@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import { useState } from 'react'
 import type { Seal } from '@/desk/trail/seal'
 import { formatCount } from '@/words/figures'

@@ -6,7 +6,7 @@ import { ACTION_WORDS } from '@/words/en/trailWords'
 import { Chooser } from '@/ui/Chooser'
 import { InlineChoice } from '@/ui/inline/InlineChoice'
 import { useChosen } from '@/ui/useChosen'
-import { type TrailChoice, trailQuery } from './trailView'
+import { type TrailChoice, trailQuery } from './trailChoice'
 
 const ACTION_CHOICES = {
   '': 'did anything',

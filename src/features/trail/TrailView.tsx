@@ -1,4 +1,5 @@
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import type { ReactNode } from 'react'
 import type { ChainedEntry, ChainVerdict } from '@/desk/trail/chain'
 import { changeOver } from '@/desk/trail/change'
@@ -15,7 +16,7 @@ import { runsOf } from '@/ui/oneGo'
 import { PageTitle } from '@/ui/PageTitle'
 import { TextLink } from '@/ui/TextLink'
 import { TrailChooser } from './TrailChooser'
-import { type TrailChoice, trailQuery } from './trailView'
+import { type TrailChoice, trailQuery } from './trailChoice'
 import { Main } from '@/ui/Main'
 
 const IDENTIFIER = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g

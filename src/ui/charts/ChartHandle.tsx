@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { KeyboardEvent, PointerEvent, RefObject } from 'react'
 
 const Knob = chakra('div', {

@@ -2,7 +2,7 @@
 
 import type { ChartOptions } from 'chart.js'
 import { memo, useMemo } from 'react'
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { formatCount } from '@/words/figures'
 import { axisWords, tickStyle } from './axisWords'
 import type { ClaimLineFigures } from '@/pictures/claimLine'

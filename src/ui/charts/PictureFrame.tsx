@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { Chart, ChartData, ChartOptions } from 'chart.js'
 import type { RefObject } from 'react'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ChartOptions } from 'chart.js'
 import { useMemo, useRef } from 'react'
 import type { DistributionShape } from '@/pictures/distributionShape'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ContentFigures } from '@/claims/terms/contentResult'
 import { CRITERIA_HEADS, CRITERION_STATES, criterionLines, type PackNames } from '@/words/en/contentWords'
 import { DataTable } from './DataTable'

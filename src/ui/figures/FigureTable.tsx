@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ReactNode } from 'react'
 
 export type FigureRow = Readonly<{ name: string; figure: ReactNode }>

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { InlineFrame, inlineControl } from './InlineFrame'
 
 const Select = chakra('select', { base: { ...inlineControl, '& option': { bg: 'surface', color: 'ink' } } })

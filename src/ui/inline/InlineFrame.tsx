@@ -1,4 +1,4 @@
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ReactNode } from 'react'
 
 /** The brass line under a word says that it can be changed. */

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { type KeyboardEvent, useId, useRef } from 'react'
 import { InlineFrame, inlineControl } from './InlineFrame'
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 
 /** What a page is about, as one sentence whose underlined words are the controls. */
 export const Sentence = chakra('h1', {

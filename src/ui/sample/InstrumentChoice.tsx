@@ -1,6 +1,6 @@
 'use client'
 
-import { Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
 import { useEffect, useState } from 'react'
 import { ofInstrument, type RegisteredInstrument } from '@/desk/instrument'
 import { InlineChoice } from '../inline/InlineChoice'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
 import { FieldLabel } from '../FieldLabel'
 import { type ReactNode, useState } from 'react'
 import { calendarDay } from '@/intake/reading/date'

@@ -1,6 +1,6 @@
 'use client'
 
-import { ChakraProvider } from '@chakra-ui/react'
+import { ChakraProvider } from '@chakra-ui/react/styled-system'
 import { ThemeProvider } from 'next-themes'
 import type { ReactNode } from 'react'
 import { StyleRegistry } from './StyleRegistry'

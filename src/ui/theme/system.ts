@@ -1,4 +1,5 @@
-import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react'
+import { defaultBaseConfig } from '@chakra-ui/react/preset-base'
+import { createSystem, defineConfig } from '@chakra-ui/react/styled-system'
 
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } })
 

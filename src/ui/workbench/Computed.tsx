@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { memo, type ReactNode, useDeferredValue } from 'react'
 import { NothingComputed } from './NothingComputed'
 import { type Checked, useWorkbench, WorkbenchContext } from './WorkbenchProvider'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useWorkbench } from './WorkbenchProvider'
 
 /** What keeps anything from being computed: what is missing, what can't be read, or why the check was refused. */

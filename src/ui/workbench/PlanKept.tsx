@@ -1,6 +1,7 @@
 'use client'
 
-import { chakra, Flex } from '@chakra-ui/react'
+import { Flex } from '@chakra-ui/react/flex'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { departures } from '@/desk/planKept'
 import { unitsNoted } from '@/intake/scale/rows'
 import type { PlanOnTrail } from '@/desk/trail/planOnTrail'

@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { SectionEntry } from './SectionNav'
 
 const Menu = chakra('details', { base: { position: 'relative' } })

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import { useMemo } from 'react'
 import { dateText } from '@/intake/reading/date'
 import type { Way } from '@/intake/reading/ways'

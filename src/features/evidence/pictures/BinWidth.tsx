@@ -1,4 +1,4 @@
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useState } from 'react'
 import { readTypedNumber } from '@/intake/reading/number'
 import { InlineText } from '@/ui/inline/InlineText'

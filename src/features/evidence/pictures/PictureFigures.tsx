@@ -1,6 +1,6 @@
 'use client'
 
-import { Grid } from '@chakra-ui/react'
+import { Grid } from '@chakra-ui/react/grid'
 import type { Look } from '@/pictures/readings'
 import { Figure } from '@/ui/figures/Figure'
 import { FigureTable } from '@/ui/figures/FigureTable'

@@ -1,6 +1,8 @@
 'use client'
 
-import { Box, chakra, Grid } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Grid } from '@chakra-ui/react/grid'
+import { chakra } from '@chakra-ui/react/styled-system'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { histogramWords, inUnitOf, readingsInFigures } from '@/words/en/histogramWords'
 import { formatReading, withUnit } from '@/words/figures'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
+import { Flex } from '@chakra-ui/react/flex'
 import { type ReactNode, useMemo, useState } from 'react'
 import { QuietButton } from '@/ui/Button'
 import { pointed, usePointed } from '@/ui/sample/pointed'

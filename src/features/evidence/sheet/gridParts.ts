@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { chakra } from '@chakra-ui/react/styled-system'
 import type { ColumnWords } from '@/desk/sampleDraft'
 
 export const ROW_HEIGHT = 24

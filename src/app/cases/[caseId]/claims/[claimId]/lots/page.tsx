@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react/box'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { LotChoice, Pooled } from '@/features/groups/Choices'

@@ -1,4 +1,4 @@
-import { Grid } from '@chakra-ui/react'
+import { Grid } from '@chakra-ui/react/grid'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { BenchPanel } from '@/features/finding/BenchPanel'

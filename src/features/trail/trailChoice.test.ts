@@ -1,4 +1,4 @@
-import { readTrailChoice, trailQuery } from './trailView'
+import { readTrailChoice, trailQuery } from './trailChoice'
 
 const ID = '0190163d-8694-739b-aea5-000000000001'
 const NOTHING = { text: '', action: '', about: '', page: 0 }

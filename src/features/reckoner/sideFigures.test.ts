@@ -1,4 +1,4 @@
-import { onTheSide, type SideTexts } from './onTheSide'
+import { onTheSide, type SideTexts } from './sideFigures'
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ').replaceAll('\u2212', '-')
 const figures = (texts: SideTexts) => onTheSide(texts).figures
