@@ -63,6 +63,8 @@ const config: NextConfig = {
     // A first build, which is the one that somebody waits for, is a tenth sooner without.
     turbopackFileSystemCacheForBuild: false,
     turbopackSourceMaps: false,
+    // Eleven pages come with a copy each of much the same code: making each small takes a quarter of the build, for 20 MB less of a server.
+    turbopackMinify: { server: false, edge: false, client: true },
   },
 }
 
