@@ -39,6 +39,10 @@ function patternsFor(floor, allowed) {
   return [
     forbidden(`^@/(${others})/`, `src/${floor} may import only: ${allowed.join(', ') || 'itself and zod'}.`),
     forbidden(`^(\\.\\./)+(${NAMES.join('|')})/`, 'Import another floor by its name: @/floor/file.'),
+    forbidden(
+      '^@chakra-ui/react$',
+      'Import what is used: @chakra-ui/react/box and the like; the whole is ten times as much to build.',
+    ),
   ]
 }
 

@@ -12,6 +12,7 @@ import type { Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { THOUSANDS } from '@/intake/reading/thousands'
+import { nearlyKept } from './alike'
 import { groupsOf } from './csvGroups'
 import { clustersOf, type CsvOptions, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
 import { marksOf } from './marksOf'
@@ -50,6 +51,8 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument | 
     stated: written.value,
   })
   if (!sheet.ok) return sheet
+  const near = nearlyKept(sheet.value, kept.value)
+  if (near) return failure(near)
   const limited = { ...claim.value, ...(limit.value ? { limit: limit.value } : {}) }
   const stated = { claim: { ...limited, wording: options.claim }, test: test.value }
   const from = { options, column, sheet: sheet.value, kept: kept.value, claim: limited }

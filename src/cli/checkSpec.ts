@@ -14,6 +14,7 @@ import { readSpecification, type SpecificationRow } from '@/intake/specification
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
+import { nearlyKept } from './alike'
 import { keptOf, statedOf } from './checkCsv'
 import type { CsvOptions } from './csvParts'
 import { readSheetFile } from './sheetFile'
@@ -50,6 +51,8 @@ export async function checkSpec({ csv, spec = '', ...options }: CsvOptions): Pro
     wanted: undefined,
   })
   if (!sheet.ok) return { ok: false, error: sheet.problem }
+  const near = nearlyKept(sheet.value, kept.value)
+  if (near) return { ok: false, error: near }
   const { columns, rowCount } = sheet.value
   const text = await textOf(spec)
   if (!text.ok) return { ok: false, error: text.problem }

@@ -1,8 +1,8 @@
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import { readEntry, type Writing } from '@/intake/reading/entry'
-import { readNumber } from '@/intake/reading/number'
+import type { Writing } from '@/intake/reading/entry'
 import { trimmed } from '@/intake/reading/trimmed'
 import { cellText, type Column } from '@/intake/sheet/columns'
+import { bare, numberIn } from './alike'
 import { needed, readingAt } from './csvParts'
 
 /**
@@ -35,16 +35,6 @@ export function marksOf(
   if (alike >= 0)
     return failure(nearly(marked, cellText(column, alike), `row ${alike + 2} of “${column.name}”`))
   return success((row) => (cellText(column, row) === '' ? undefined : cellText(column, row) === marked))
-}
-
-/** What a text comes to, however it is written. */
-const bare = (text: string, writing: Writing) =>
-  numberIn(text, writing) ?? trimmed(text).normalize('NFKC').replace(/\s+/g, ' ').toLowerCase()
-
-function numberIn(text: string, writing: Writing): number | undefined {
-  for (const read of [readEntry(text, writing), readNumber(text, 'point')])
-    if (read.ok && !Number.isNaN(read.value)) return read.value
-  return undefined
 }
 
 const notOfNumbers = (marked: string, column: string) => ({

@@ -71,6 +71,35 @@ test.each([
   expect(late(entries, success, '--by', 'depot').error.code).toBe('two-ways')
 })
 
+const kept = (entries: readonly string[], ...where: readonly string[]) =>
+  toMean(
+    `late,mass\n${entries.map((entry, at) => `${entry},${15 + at}\n`).join('')}`,
+    ...where.flatMap((one) => ['--where', one]),
+  )
+
+test.each([
+  [['yes', 'Yes', 'no'], 'late = yes', '“Yes” in the column “late” is the “yes” of --where but for how'],
+  [['yes', 'no', 'NO'], 'late is not no', '“NO”'],
+  [['yes', 'no', 'NO'], 'late one of maybe; no', '“late one of no; NO” takes both'],
+  [['"north  east"', 'x', 'x'], 'late = north east or late = x', '“north  east”'],
+])('rows of %j where “%s” are asked about', (entries, where, told) => {
+  expect(kept(entries, where).error).toMatchObject({
+    code: 'two-ways',
+    path: '--where',
+    message: expect.stringContaining(told),
+  })
+})
+
+test('an entry that a condition names, or that is told apart by none, is not asked about', () => {
+  const n = (...where: readonly string[]) => kept(['yes', 'Yes', 'no', 'no'], ...where).sample?.n
+  expect(n('late one of yes; Yes')).toBe(2)
+  expect(n('late = no')).toBe(2)
+  expect(n('late is not yes', 'late is not Yes')).toBe(2)
+  expect(n('late one of yes; no', 'late is not Yes')).toBe(3)
+  expect(n('late is not empty')).toBe(4)
+  expect(kept(['7', '07', '8', 'x'], 'late = 7').sample.n).toBe(2)
+})
+
 test('an entry that is left out by a condition is not asked about, and none may count', () => {
   expect(late(['Yes', 'no', 'no', 'yes'], 'yes', '--where', 'depot = 1').sample).toMatchObject({
     n: 2,

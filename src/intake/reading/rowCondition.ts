@@ -12,6 +12,11 @@ export type CellTest = Readonly<{
   holdsText: (text: string) => boolean
   /** Days since 1970-01-01. */
   holdsDate: (days: number) => boolean
+  /** What it compares with that is no number, and so holds for none or all of a column of numbers; likewise for dates. */
+  noNumber?: string | undefined
+  noDate?: string | undefined
+  /** The texts that a cell has to be one of, or none of. */
+  among?: readonly string[]
 }>
 
 const WORDS: readonly (readonly [RegExp, ConditionRelation])[] = [
@@ -54,10 +59,12 @@ export function readRowConditions(text: string): Outcome<KeptRows> {
     const parts = alternative.replace(BETWEEN_AND, '$1\u0000').split(AND)
     const list: RowCondition[] = []
     for (const part of parts) {
-      const condition = conditionIn(part.replace('\u0000', ' and '))
-      const test = condition && testCells(condition, 'point')
-      if (!test?.ok) return failure(notRead(part.replace('\u0000', ' and ')))
-      list.push(condition!)
+      const words = part.replace('\u0000', ' and ')
+      const condition = conditionIn(words)
+      if (!condition) return failure(notRead(words))
+      const test = testCells(condition, 'point')
+      if (!test.ok) return test
+      list.push(condition)
     }
     lists.push(list)
   }
@@ -128,10 +135,15 @@ export function testCells(condition: RowCondition, mark: DecimalMark): Outcome<C
       holdsText: (seen) => (seen === '') === wanted,
     })
   }
+  const unread = (texts: readonly string[]) => ({
+    noNumber: texts.find((text) => read(text).number === undefined),
+    noDate: texts.find((text) => read(text).date === undefined),
+  })
   if (relation === 'is' || relation === 'is-not' || relation === 'one-of') {
-    const texts = relation === 'one-of' ? listed(value) : [value.trim()]
+    const texts = relation === 'one-of' ? listed(value, mark) : [value.trim()]
+    if (texts === undefined) return failure(separatedTwoWays(value))
     if (texts.length === 0 || texts.includes('')) return failure(open(condition))
-    return success(equality(column, texts, texts.map(read), relation !== 'is-not'))
+    return success({ ...equality(column, texts, texts.map(read), relation !== 'is-not'), ...unread(texts) })
   }
   if (value.trim() === '' || (relation === 'between' && upTo.trim() === '')) return failure(open(condition))
   const [from, to] = [read(value.trim()), read(upTo.trim())]
@@ -146,7 +158,8 @@ export function testCells(condition: RowCondition, mark: DecimalMark): Outcome<C
     const number = readNumber(seen, 'point')
     return number.ok && holdsNumber(number.value)
   }
-  return success({ column, holdsNumber, holdsDate: compare('date'), holdsText })
+  const compared = relation === 'between' ? [value, upTo] : [value]
+  return success({ column, holdsNumber, holdsDate: compare('date'), holdsText, ...unread(compared) })
 }
 
 function equality(
@@ -155,7 +168,7 @@ function equality(
   wanted: readonly Order[],
   holdsWhereEqual: boolean,
 ): CellTest {
-  const among = (key: keyof Order) => {
+  const oneOf = (key: keyof Order) => {
     const values = wanted.map((one) => one[key]).filter((one) => one !== undefined)
     const [only] = values
     // To look through a list for each cell takes more than twice as long.
@@ -163,14 +176,14 @@ function equality(
       ? (seen: number) => (seen === only) === holdsWhereEqual
       : (seen: number) => values.includes(seen) === holdsWhereEqual
   }
-  const holdsNumber = among('number')
+  const holdsNumber = oneOf('number')
   const known = new Set(texts)
   const holdsText = (seen: string) => {
     if (known.has(seen)) return holdsWhereEqual
     const number = readNumber(seen, 'point')
     return number.ok ? holdsNumber(number.value) : !holdsWhereEqual
   }
-  return { column, holdsNumber, holdsDate: among('date'), holdsText }
+  return { column, holdsNumber, holdsDate: oneOf('date'), holdsText, among: texts }
 }
 
 /** No comparison holds for NaN. */
@@ -189,9 +202,19 @@ function comparison(relation: ConditionRelation, from: number, to: number): (see
   }
 }
 
-function listed(text: string): readonly string[] {
+/** What a list names; undefined where what separates it could as well be a part of what it names. */
+function listed(text: string, mark: DecimalMark): readonly string[] | undefined {
+  const hasDecimals = mark === 'comma' && /\d,\d/.test(text)
+  const bySemicolons = text.includes(';')
+  if (bySemicolons ? text.includes(',') && !hasDecimals : hasDecimals) return undefined
   return text
-    .split(/[,;]/)
+    .split(bySemicolons ? ';' : ',')
     .map((one) => one.trim())
     .filter((one) => one !== '')
 }
+
+const separatedTwoWays = (text: string) => ({
+  code: 'condition-not-read',
+  path: 'where',
+  message: `“${beginningOf(text, LONGEST_SHOWN)}” can be read in more than one way. Separate what is listed by semicolons alone, such as 7; 8.`,
+})

@@ -1,7 +1,9 @@
 import type { Problem } from '@/claims/terms/outcome'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import type { KeptRows } from '@/desk/rowCondition'
+import type { KeptRows, RowCondition } from '@/desk/rowCondition'
 import type { DecimalMark } from '@/desk/typed'
+import { wordsOf } from '@/words/en/rowConditionWords'
+import { plainSpellings } from '../reading/number'
 import { type CellTest, testCells } from '../reading/rowCondition'
 import { CHUNK_LENGTH, type Column } from './columns'
 
@@ -27,6 +29,8 @@ export function keptRows(
       if (!column) return failure(columnNotFound(condition.column, columns))
       const test = testCells(condition, mark)
       if (!test.ok) return test
+      const problem = notComparable(column, condition, test.value, mark)
+      if (problem) return failure(problem)
       dropRows(one, column, test.value)
     }
     if (all) for (let row = 0; row < rowCount; row += 1) all[row]! |= one[row]!
@@ -42,6 +46,22 @@ export function columnNotFound(name: string, columns: readonly Readonly<{ name: 
     path: 'where',
     message: `There is no column “${name}”. There are: ${names}.`,
   }
+}
+
+/** What would keep no row or all of them: numbers compared with what is no number, or dates with what is none. */
+function notComparable(
+  { kind }: Column,
+  condition: RowCondition,
+  { noNumber, noDate }: CellTest,
+  mark: DecimalMark,
+): Problem | undefined {
+  if (kind !== 'number' && kind !== 'date') return undefined
+  const unread = kind === 'number' ? noNumber : noDate
+  if (unread === undefined) return undefined
+  const spellings = plainSpellings(unread, mark).join(' or ')
+  const number = spellings === '' ? 'a number, such as 7' : `${spellings}, whichever is meant`
+  const message = `“${condition.column}” is a column of ${kind}s, and “${wordsOf(condition)}” compares it with “${unread}”, which is not read as one. State ${kind === 'date' ? 'a date as 2026-01-14' : number}.`
+  return { code: 'condition-not-read', path: 'where', message }
 }
 
 function dropRows(kept: Uint8Array, column: Column, { holdsNumber, holdsText, holdsDate }: CellTest): void {

@@ -80,6 +80,24 @@ test.each([
   ['mass', 'shift < north', 'condition-not-read', /Only numbers and dates/],
   ['mass', 'line = 3', 'column-not-found', /“line”.*depot, mass, shift, late/],
   ['mass', 'day above north', 'condition-not-read', /2026-01-14/],
+  [
+    'mass',
+    'depot is not seven',
+    'condition-not-read',
+    /“depot” is a column of numbers, and “depot is not seven”.*“seven”.*such as 7/,
+  ],
+  ['mass', 'depot one of 7, eight', 'condition-not-read', /“eight”/],
+  ['mass', 'depot = 7 or depot = 1,008', 'condition-not-read', /State 1008 or 1.008, whichever is meant/],
+  ['mass', 'mass above 2026-01-14', 'condition-not-read', /column of numbers.*“2026-01-14”/],
+  ['mass', 'mass between 14 and 2026-01-14', 'condition-not-read', /Only numbers and dates/],
+  [
+    'mass',
+    'day is not 14.01.2026',
+    'condition-not-read',
+    /“day” is a column of dates.*“14.01.2026”.*State a date as 2026-01-14/,
+  ],
+  ['mass', 'day above 14', 'condition-not-read', /column of dates.*“14”/],
+  ['mass', 'shift one of north; south, east', 'condition-not-read', /by semicolons alone/],
   ['shift', '', 'not-numbers', /“shift” is a column of categories, such as “north” in row 1/],
 ])('%s where “%s” is refused', async (column, where, code, message) => {
   const refused = await taken(column, where)
@@ -95,6 +113,26 @@ test.each([
   const relation = upTo === '' ? 'above' : 'between'
   const test = testCells({ column: 'mass', relation, value, upTo }, 'point')
   expect(!test.ok && test.problem.message).toContain(message)
+})
+
+test('what a list names is separated by commas or by semicolons, and a comma within a number is asked about', () => {
+  const among = (value: string, mark: 'comma' | 'point') => {
+    const test = testCells({ column: 'mass', relation: 'one-of', value, upTo: '' }, mark)
+    return test.ok ? test.value.among : test.problem.message
+  }
+  expect(among('1,5; 2,5;', 'comma')).toEqual(['1,5', '2,5'])
+  expect(among('7, 8', 'comma')).toEqual(['7', '8'])
+  expect(among('1.5,2.5', 'point')).toEqual(['1.5', '2.5'])
+  expect(among('a b;c', 'point')).toEqual(['a b', 'c'])
+  for (const [value, mark] of [
+    ['7,8', 'comma'],
+    ['1,5, 2', 'comma'],
+    ['1,5; 2', 'point'],
+    ['a, b; c', 'comma'],
+  ] as const)
+    expect(among(value, mark)).toBe(
+      `“${value}” can be read in more than one way. Separate what is listed by semicolons alone, such as 7; 8.`,
+    )
 })
 
 test('a sheet is shown by its first rows and what is missing', async () => {
