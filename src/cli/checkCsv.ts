@@ -12,9 +12,17 @@ import type { Column } from '@/intake/sheet/columns'
 import { keptNumbers, keptRows } from '@/intake/sheet/keepRows'
 import { DATE_ORDERS } from '@/intake/reading/date'
 import { THOUSANDS } from '@/intake/reading/thousands'
-import { nearlyKept } from './alike'
 import { groupsOf } from './csvGroups'
-import { clustersOf, type CsvOptions, type From, needed, noRows, notOneOf, numbersOf } from './csvParts'
+import {
+  clustersOf,
+  type CsvOptions,
+  type From,
+  needed,
+  noRows,
+  notOneOf,
+  nearlyKept,
+  numbersOf,
+} from './csvParts'
 import { marksOf } from './marksOf'
 import { readSheetFile, type SheetFileQuestion, type WrittenSheet } from './sheetFile'
 

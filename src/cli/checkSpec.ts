@@ -14,9 +14,8 @@ import { readSpecification, type SpecificationRow } from '@/intake/specification
 import { claimTitle } from '@/words/en/claimTitle'
 import { formatPValue } from '@/words/figures'
 import { OUTCOME_WORDS } from '@/words/en/findingWords'
-import { nearlyKept } from './alike'
 import { keptOf, statedOf } from './checkCsv'
-import type { CsvOptions } from './csvParts'
+import { type CsvOptions, nearlyKept } from './csvParts'
 import { readSheetFile } from './sheetFile'
 
 /** One characteristic of a specification: its answer, or why there is none. */

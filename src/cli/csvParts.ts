@@ -1,10 +1,11 @@
 import type { Claim } from '@/claims/terms/claim'
-import { failure, type Outcome, success } from '@/claims/terms/outcome'
+import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
 import type { KeptRows } from '@/desk/rowCondition'
 import type { Writing } from '@/intake/reading/entry'
 import { asNumbers, isOfTexts } from '@/intake/sheet/asNumbers'
 import { cellText, type Column, numberAt, type NumberColumn } from '@/intake/sheet/columns'
+import { nearEntry } from '@/intake/sheet/nearEntry'
 import type { Sheet } from '@/intake/sheet/readSheet'
 import type { WrittenSheet } from './sheetFile'
 
@@ -78,6 +79,15 @@ export function numbersOf(column: Column, kept: Uint8Array, writing: Writing): O
   const others = more === 0 ? '' : more === 1 ? ', nor is one more entry' : `, nor are ${more} more entries`
   const seen = `“${text.slice(0, 60)}” in row ${line + 1} of the column “${column.name}” is not a number${others}, so the column is one of texts.`
   return failure(notNumbers(`${seen} Correct ${more === 0 ? 'it' : 'them'}, or name another column.`))
+}
+
+/** An entry that the conditions tell from what they state only by how it is written: it may be meant or not. */
+export function nearlyKept({ columns, writing }: WrittenSheet, kept: KeptRows): Problem | undefined {
+  const near = nearEntry(columns, kept.flat(), 'point', writing)
+  if (!near) return undefined
+  const { column, seen, text } = near
+  const message = `“${seen}” in the column “${column}” is the “${text}” of --where but for how it is written, and whether it is meant can't be told. Write them alike, or name both: “${column} one of ${text}; ${seen}” takes both, a further condition “${column} is not ${seen}” only one.`
+  return { code: 'two-ways', path: '--where', message }
 }
 
 /** The reading of a row; nothing where it has none. */

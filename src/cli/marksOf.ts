@@ -2,7 +2,7 @@ import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { Writing } from '@/intake/reading/entry'
 import { trimmed } from '@/intake/reading/trimmed'
 import { cellText, type Column } from '@/intake/sheet/columns'
-import { bare, numberIn } from './alike'
+import { bare, numberIn } from '@/intake/sheet/nearEntry'
 import { needed, readingAt } from './csvParts'
 
 /**

@@ -8,6 +8,7 @@ import { asNumbers, hasDigits, isOfTexts } from './sheet/asNumbers'
 import { cellText, type Column } from './sheet/columns'
 import { sourcesOf, withMade } from './sheet/madeColumns'
 import { columnNotFound } from './sheet/keepRows'
+import { type NearEntry, nearEntry } from './sheet/nearEntry'
 import { notNumbers, type TakenReadings, takeReadings } from './sheet/takeReadings'
 import type { Writing } from './reading/entry'
 import { READINGS_COLUMN, type TypedSheet, writingOf } from './sheet/typedSheet'
@@ -20,6 +21,8 @@ export type Taken = TakenReadings &
     groups?: readonly string[]
     /** The first line of a typed list, where it names the column. */
     header?: string
+    /** An entry that the conditions tell from what they state only by how it is written. */
+    near?: NearEntry
   }>
 
 /** What of a claim says where its evidence comes from. */
@@ -149,7 +152,8 @@ export function takeWanted(
   if (!compared.ok) return compared
   const { columns, unread, said } = compared.value
   const { header, rowCount } = sheet
-  const named = header === undefined ? {} : { header }
+  const near = nearEntry(columns, conditionsOf(wanted), mark, { mark, rules: [] })
+  const named = { ...(header === undefined ? {} : { header }), ...(near ? { near } : {}) }
   const labels = labelsIn(columns, wanted.group)
   if (!labels.ok) return labels
   if (!countsRows(wanted)) {

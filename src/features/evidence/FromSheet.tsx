@@ -106,7 +106,10 @@ function Counted() {
 function TakenWords({ rowCount }: Readonly<{ rowCount: number }>) {
   const { taken } = useSource()
   if (!taken?.ok) return null
-  const { keptCount, values, count } = taken.value
+  const { keptCount, values, count, near } = taken.value
+  const told = near
+    ? ` The conditions tell “${near.seen}” in ${near.column} from “${near.text}”, which may mean the same: name both, or correct one.`
+    : ''
   const rows = `${formatCount(keptCount)} of ${formatCount(rowCount)} rows`
   if (count) {
     const missing =
@@ -115,6 +118,7 @@ function TakenWords({ rowCount }: Readonly<{ rowCount: number }>) {
       <>
         {rows}
         {missing}; {formatCount(count.successes)} of {formatCount(count.n)} count.
+        {told}
       </>
     )
   }
@@ -122,7 +126,7 @@ function TakenWords({ rowCount }: Readonly<{ rowCount: number }>) {
   return (
     <>
       {rows}
-      {missing > 0 && `, ${formatCount(missing)} of them without a reading`}.
+      {missing > 0 && `, ${formatCount(missing)} of them without a reading`}.{told}
     </>
   )
 }
