@@ -11,7 +11,6 @@ import {
   rmSync,
 } from 'node:fs'
 import path from 'node:path'
-import { pathToFileURL } from 'node:url'
 import { loadServerCode } from './bundle.mjs'
 import { ROOT, run } from './install.mjs'
 
