@@ -20,8 +20,8 @@ import {
   needed,
   noRows,
   notOneOf,
-  nearlyKept,
   numbersOf,
+  rowsKept,
 } from './csvParts'
 import { marksOf } from './marksOf'
 import { readSheetFile, type SheetFileQuestion, type WrittenSheet } from './sheetFile'
@@ -59,11 +59,11 @@ async function documentOf(options: CsvOptions): Promise<Outcome<CheckDocument | 
     stated: written.value,
   })
   if (!sheet.ok) return sheet
-  const near = nearlyKept(sheet.value, kept.value)
-  if (near) return failure(near)
+  const rows = rowsKept(sheet.value, kept.value)
+  if (!rows.ok) return rows
   const limited = { ...claim.value, ...(limit.value ? { limit: limit.value } : {}) }
   const stated = { claim: { ...limited, wording: options.claim }, test: test.value }
-  const from = { options, column, sheet: sheet.value, kept: kept.value, claim: limited }
+  const from = { options, column, sheet: sheet.value, kept: rows.value, claim: limited }
   if (options.by !== undefined) return groupsOf(from, stated)
   if (options.adjust !== undefined)
     return failure(needed('--by', 'the column of the groups that --adjust is for'))
@@ -115,22 +115,20 @@ export function keptOf(where: readonly string[]): Outcome<KeptRows> {
 }
 
 function evidenceOf(input: From): Outcome<CheckDocument['evidence']> {
-  const { options, sheet, claim } = input
+  const { options, sheet, kept, claim } = input
   const column = sheet.columns.find(({ name }) => name === input.column)!
-  const kept = keptRows(sheet, input.kept, 'point')
-  if (!kept.ok) return kept
   const lot = options.lot === undefined ? undefined : readOption('evidence.lotSize', options.lot)
   if (lot && !lot.ok) return lot
   const lotSize = lot ? { lotSize: lot.value } : {}
   if (parameterOf(claim.parameter).sample === 'counted' && !claim.limit)
-    return countOf(column, { sheet, kept: kept.value, options, lotSize })
-  const numbers = numbersOf(column, kept.value, sheet.writing)
+    return countOf(column, { sheet, kept, options, lotSize })
+  const numbers = numbersOf(column, kept, sheet.writing)
   if (!numbers.ok) return numbers
-  const { values, rows } = keptNumbers(numbers.value, kept.value)
+  const { values, rows } = keptNumbers(numbers.value, kept)
   if (values.length === 0) return failure(noRows(column.name, sheet.rowCount))
   const clusters = clustersOf(sheet, options.cluster, rows)
   if (!clusters.ok) return clusters
-  const blank = blankOf(kept.value, values.length)
+  const blank = blankOf(kept, values.length)
   return success({ kind: 'readings', values: [...values], ...clusters.value, ...blank, ...lotSize })
 }
 

@@ -4,7 +4,6 @@ import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
 import { cellText } from '@/intake/sheet/columns'
-import { keptRows } from '@/intake/sheet/keepRows'
 import { type Adjustment, ADJUSTMENTS } from '@/statistics/adjust/adjust'
 import { clustersOf, type From, noRows, notOneOf, numbersOf, readingAt } from './csvParts'
 import { marksOf } from './marksOf'
@@ -18,14 +17,12 @@ export function groupsOf(
   if (lot !== undefined) return failure(notWithGroups('--lot', 'the size of one lot'))
   if (adjust !== undefined && !ADJUSTMENTS.some((one) => one === adjust))
     return failure(notOneOf('--adjust', adjust, ADJUSTMENTS))
-  const all = keptRows(sheet, kept, 'point')
-  if (!all.ok) return all
   const column = sheet.columns.find((one) => one.name === name)!
   const isMarked = parameterOf(claim.parameter).sample === 'counted' && !claim.limit
-  const from = { column, kept: all.value, writing: sheet.writing }
+  const from = { column, kept, writing: sheet.writing }
   const value = isMarked ? marksOf(from, options.success) : readingsOf(from)
   if (!value.ok) return value
-  const rows = Array.from(all.value.keys()).filter((row) => all.value[row] === 1)
+  const rows = Array.from(kept.keys()).filter((row) => kept[row] === 1)
   if (rows.length === 0) return failure(noRows(name, sheet.rowCount))
   const clusters = clustersOf(sheet, cluster, rows)
   if (!clusters.ok) return clusters

@@ -1,10 +1,11 @@
 import type { Claim } from '@/claims/terms/claim'
 import { failure, type Outcome, type Problem, success } from '@/claims/terms/outcome'
 import type { CheckDocument } from '@/claims/terms/request'
-import type { KeptRows } from '@/desk/rowCondition'
+import { type KeptRows, ORDERED } from '@/desk/rowCondition'
 import type { Writing } from '@/intake/reading/entry'
 import { asNumbers, isOfTexts } from '@/intake/sheet/asNumbers'
 import { cellText, type Column, numberAt, type NumberColumn } from '@/intake/sheet/columns'
+import { keptRows } from '@/intake/sheet/keepRows'
 import { nearEntry } from '@/intake/sheet/nearEntry'
 import type { Sheet } from '@/intake/sheet/readSheet'
 import type { WrittenSheet } from './sheetFile'
@@ -38,7 +39,8 @@ export type From = Readonly<{
   options: CsvOptions
   column: string
   sheet: WrittenSheet
-  kept: KeptRows
+  /** A mark a row: 1 for one that is kept. */
+  kept: Uint8Array
   claim: Claim
 }>
 
@@ -79,6 +81,25 @@ export function numbersOf(column: Column, kept: Uint8Array, writing: Writing): O
   const others = more === 0 ? '' : more === 1 ? ', nor is one more entry' : `, nor are ${more} more entries`
   const seen = `“${text.slice(0, 60)}” in row ${line + 1} of the column “${column.name}” is not a number${others}, so the column is one of texts.`
   return failure(notNumbers(`${seen} Correct ${more === 0 ? 'it' : 'them'}, or name another column.`))
+}
+
+/**
+ * Which rows the conditions keep; refused where one compares an entry that is no number with a number, or tells it from what
+ * it states only by how it is written.
+ */
+export function rowsKept(sheet: WrittenSheet, kept: KeptRows): Outcome<Uint8Array> {
+  const near = nearlyKept(sheet, kept)
+  if (near) return failure(near)
+  const compared = kept.flat().filter(({ relation }) => ORDERED.includes(relation))
+  const columns: Column[] = []
+  for (const column of sheet.columns) {
+    const isCompared = isOfTexts(column) && compared.some((condition) => condition.column === column.name)
+    const every = () => new Uint8Array(column.length).fill(1)
+    const read = isCompared ? numbersOf(column, every(), sheet.writing) : success(column)
+    if (!read.ok) return read
+    columns.push(read.value)
+  }
+  return keptRows({ ...sheet, columns }, kept, 'point')
 }
 
 /** An entry that the conditions tell from what they state only by how it is written: it may be meant or not. */

@@ -14,6 +14,8 @@ export const CONDITION_RELATIONS = [
   'is-not-empty',
 ] as const
 export type ConditionRelation = (typeof CONDITION_RELATIONS)[number]
+/** Those that hold of numbers and dates only. */
+export const ORDERED: readonly ConditionRelation[] = ['above', 'at-least', 'below', 'at-most', 'between']
 
 const MAX_CONDITIONS = 50
 

@@ -1,6 +1,6 @@
 import { type ClaimDraft, countsRows } from '@/desk/claimDraft'
 import { failure, type Outcome, success } from '@/claims/terms/outcome'
-import type { ConditionRelation, KeptRows, RowCondition } from '@/desk/rowCondition'
+import { type KeptRows, ORDERED, type RowCondition } from '@/desk/rowCondition'
 import type { ColumnWords, SampleDraft } from '@/desk/sampleDraft'
 import { takeCount, type TakenCount } from './sheet/takeCount'
 import { readNumber } from './reading/number'
@@ -203,8 +203,6 @@ const writingFor = ({ written }: SettledWanted, name: string): Writing =>
     written.decimalMark,
     written.columns.find((one) => one.name === name),
   )
-
-const ORDERED: readonly ConditionRelation[] = ['above', 'at-least', 'below', 'at-most', 'between']
 
 /** A row that is kept where another lies above a value can't be told of an entry that is a limit itself. */
 const beyondOrder = (name: string) => ({

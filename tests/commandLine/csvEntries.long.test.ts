@@ -100,6 +100,21 @@ test('an entry that a condition names, or that is told apart by none, is not ask
   expect(kept(['7', '07', '8', 'x'], 'late = 7').sample.n).toBe(2)
 })
 
+test('an entry that is no number is named where a condition compares it with one, not left out', () => {
+  const where = (text: string, condition: string, ...more: readonly string[]) =>
+    toMean(text, '--where', condition, ...more)
+  const text = 'hours,mass,depot\n12,15,7\nabout 15,14,7\n9,13,8\n8,12,8\n'
+  for (const more of [[], ['--by', 'depot']])
+    expect(where(text, 'hours at least 9', ...more).error).toMatchObject({
+      code: 'not-a-number',
+      message: expect.stringContaining('“about 15” in row 3 of the column “hours”'),
+    })
+  expect(where(text, 'hours is not empty').sample.n).toBe(4)
+  expect(where(text, 'hours at least 9', '--missing', 'about 15').sample).toMatchObject({ n: 2, mean: 14 })
+  const padded = 'hours;mass\n"12,5 ";15\n9,5;14\n10,5;13\n'
+  expect(where(padded, 'hours above 10').sample).toMatchObject({ n: 2, mean: 14 })
+})
+
 test('an entry that is left out by a condition is not asked about, and none may count', () => {
   expect(late(['Yes', 'no', 'no', 'yes'], 'yes', '--where', 'depot = 1').sample).toMatchObject({
     n: 2,
