@@ -158,8 +158,8 @@ export function testCells(condition: RowCondition, mark: DecimalMark): Outcome<C
     const number = readNumber(seen, 'point')
     return number.ok && holdsNumber(number.value)
   }
-  const compared = relation === 'between' ? [value, upTo] : [value]
-  return success({ column, holdsNumber, holdsDate: compare('date'), holdsText, ...unread(compared) })
+  // The upper end is of the same kind, or there was no order.
+  return success({ column, holdsNumber, holdsDate: compare('date'), holdsText, ...unread([value]) })
 }
 
 function equality(
