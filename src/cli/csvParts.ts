@@ -93,9 +93,11 @@ export function rowsKept(sheet: WrittenSheet, kept: KeptRows): Outcome<Uint8Arra
   const compared = kept.flat().filter(({ relation }) => ORDERED.includes(relation))
   const columns: Column[] = []
   for (const column of sheet.columns) {
-    const isCompared = isOfTexts(column) && compared.some((condition) => condition.column === column.name)
-    const every = () => new Uint8Array(column.length).fill(1)
-    const read = isCompared ? numbersOf(column, every(), sheet.writing) : success(column)
+    if (!isOfTexts(column) || !compared.some((condition) => condition.column === column.name)) {
+      columns.push(column)
+      continue
+    }
+    const read = numbersOf(column, new Uint8Array(column.length).fill(1), sheet.writing)
     if (!read.ok) return read
     columns.push(read.value)
   }

@@ -34,7 +34,7 @@ export function nearEntry(
     const named = tests.flatMap(({ among }) => among ?? [])
     if (named.length === 0) continue
     const stated = new Map(named.map((text) => [bare(text, writing), text]))
-    for (const seen of column.kind === 'text' ? new Set(column.texts) : column.dictionary) {
+    for (const seen of column.kind === 'text' ? column.texts : column.dictionary) {
       const text = stated.get(bare(seen, writing))
       if (text === undefined || named.includes(seen)) continue
       const isToldApart = ({ holdsText }: CellTest) => holdsText(seen) !== holdsText(text)
@@ -49,7 +49,8 @@ export const bare = (text: string, writing: Writing): number | string =>
   numberIn(text, writing) ?? trimmed(text).normalize('NFKC').replace(/\s+/g, ' ').toLowerCase()
 
 export function numberIn(text: string, writing: Writing): number | undefined {
-  if (!/\d/.test(text)) return undefined
+  // No number is written without a digit, or with a letter but an e; to read a code takes ten times as long as to see that.
+  if (!/\d/.test(text) || /[a-df-z]/i.test(text)) return undefined
   for (const read of [readEntry(text, writing), readNumber(text, 'point')])
     if (read.ok && !Number.isNaN(read.value)) return read.value
   return undefined
