@@ -6,6 +6,13 @@ import ownTemporaryFolder from '../scripts/temporary.mjs'
 import { settleRatios } from './ratios.mjs'
 
 const OPTIONS = ['--tiny', '--record', '--check', '--but']
+const swallowed = OPTIONS.find((option) => `npm_config_${option.slice(2)}` in process.env)
+if (swallowed) {
+  console.error(
+    `npm took ${swallowed} for an option of its own. Write it behind --, as in: npm run bench -- ${swallowed}`,
+  )
+  process.exit(2)
+}
 ownTemporaryFolder()
 ensureInstalled('all')
 const { BENCHES } = await import('./benches.mjs')

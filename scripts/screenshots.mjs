@@ -2,9 +2,7 @@
 import { spawn } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { By, until } from 'selenium-webdriver'
-import { withWorkbench } from '../bench/workbench.mjs'
-import { ROOT } from './install.mjs'
+import { ensureInstalled, ROOT } from './install.mjs'
 import ownTemporaryFolder from './temporary.mjs'
 
 const SIZE = { width: 1280, height: 800, deviceScaleFactor: 1, mobile: false }
@@ -13,6 +11,9 @@ const SETTLING_MS = 1200
 const PATIENCE_MS = 30_000
 
 ownTemporaryFolder()
+ensureInstalled('all')
+const { By, until } = await import('selenium-webdriver')
+const { withWorkbench } = await import('../bench/workbench.mjs')
 await withWorkbench(async (driver) => {
   const colours = (value) =>
     driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {

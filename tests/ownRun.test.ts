@@ -16,3 +16,17 @@ test('a run of tests or benches has a temporary folder of its own, and never the
   expect(existsSync(folder)).toBe(false)
   expect(database).toBe('none')
 })
+
+// npm says in the environment what it took: without a word to the bench, all others would be run in place of those left out.
+test('a bench is not run without an option that npm took for its own', () => {
+  const run = (...args: readonly string[]) =>
+    spawnSync('npm', ['run', '--silent', 'bench:tiny', ...args], { encoding: 'utf8' })
+  expect(run('--but', 'none-such')).toMatchObject({
+    status: 2,
+    stderr: expect.stringContaining('npm took --but for an option of its own. Write it behind --'),
+  })
+  expect(run('--', '--but', 'none-such')).toMatchObject({
+    status: 2,
+    stderr: expect.stringContaining('There is no bench “none-such”'),
+  })
+})

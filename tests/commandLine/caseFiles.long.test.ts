@@ -53,6 +53,7 @@ test('a claim against each group of a column, and a whole specification against 
     [[...claimed, '--by', 'depot', '--lot', '40'], '--lot'],
     [['--spec', spec, '--lot', '40'], '--lot'],
     [['--spec', spec, '--column', 'mass'], '--column'],
+    [['--spec', spec, '--where', 'ok = Yes'], '--where'],
     [['--spec', path.join(folder, 'none.csv')], '--spec'],
   ] as const)
     expect(asked(...args)).toMatchObject({ status: 1, answer: { ok: false, error: { path: where } } })
